@@ -1,0 +1,288 @@
+package pied.core.solid;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A triangle mesh with named finish parts. Immutable by agreement: the arrays are shared, not
+ * copied, and nobody writes to them. Triangles turn counter-clockwise seen from outside. Vertices
+ * may stand doubled where the shading has a crease; for closedness they are welded by place.
+ */
+public final class Mesh {
+  private final double[] xyz;
+  private final float[] normals;
+  private final int[] corners;
+  private final int[] partOf;
+  private final List<String> parts;
+  private final Box box;
+  private volatile MeshTree tree;
+  private volatile Topology topology;
+
+  /**
+   * @param xyz three coordinates a vertex, metres
+   * @param normals three a vertex, of length 1, or null where only the geometry matters
+   * @param corners three vertex numbers a triangle
+   * @param partOf for every triangle the number of its finish part, or null for one part
+   * @param parts names of the finish parts, at least one
+   * @throws IllegalArgumentException if there is no triangle, a corner is out of range or a
+   *     coordinate is not a number
+   */
+  public Mesh(double[] xyz, float[] normals, int[] corners, int[] partOf, List<String> parts) {
+    if (corners.length == 0 || corners.length % 3 != 0 || xyz.length % 3 != 0) {
+      throw new IllegalArgumentException("A mesh needs whole triangles, at least one");
+    }
+    for (int c : corners) {
+      if (c < 0 || c >= xyz.length / 3) {
+        throw new IllegalArgumentException("A triangle names vertex " + c + ", which is not there");
+      }
+    }
+    for (double v : xyz) {
+      if (!Double.isFinite(v)) {
+        throw new IllegalArgumentException("A coordinate is not a number");
+      }
+    }
+    this.xyz = xyz;
+    this.normals = normals;
+    this.corners = corners;
+    this.partOf = partOf == null ? new int[corners.length / 3] : partOf;
+    this.parts = List.copyOf(parts);
+    this.box = Box.around(xyz);
+  }
+
+  /** Geometry only, one unnamed part. */
+  public static Mesh of(double[] xyz, int[] corners) {
+    return new Mesh(xyz, null, corners, null, List.of("body"));
+  }
+
+  /** A closed box between two corners. */
+  public static Mesh ofBox(Vec a, Vec b) {
+    double[] p = new double[24];
+    for (int i = 0; i < 8; i++) {
+      p[3 * i] = (i & 1) == 0 ? a.x() : b.x();
+      p[3 * i + 1] = (i & 2) == 0 ? a.y() : b.y();
+      p[3 * i + 2] = (i & 4) == 0 ? a.z() : b.z();
+    }
+    int[] c = {
+      0, 4, 6, 0, 6, 2, 1, 3, 7, 1, 7, 5, 0, 1, 5, 0, 5, 4, 2, 6, 7, 2, 7, 3, 0, 2, 3, 0, 3, 1, 4, 5,
+      7, 4, 7, 6
+    };
+    return of(p, c);
+  }
+
+  public double[] xyz() {
+    return xyz;
+  }
+
+  /** Vertex normals, or null. */
+  public float[] normals() {
+    return normals;
+  }
+
+  public int[] corners() {
+    return corners;
+  }
+
+  public int[] partOf() {
+    return partOf;
+  }
+
+  public List<String> parts() {
+    return parts;
+  }
+
+  public Box box() {
+    return box;
+  }
+
+  public int triangles() {
+    return corners.length / 3;
+  }
+
+  public Vec vertex(int v) {
+    return new Vec(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]);
+  }
+
+  /** The tree over this mesh, built when first asked for. */
+  public MeshTree tree() {
+    MeshTree t = tree;
+    if (t == null) {
+      synchronized (this) {
+        if (tree == null) {
+          tree = new MeshTree(this);
+        }
+        t = tree;
+      }
+    }
+    return t;
+  }
+
+  /** The same mesh with left and right exchanged. */
+  public Mesh mirrored() {
+    double[] p = xyz.clone();
+    float[] n = normals == null ? null : normals.clone();
+    for (int i = 0; i < p.length; i += 3) {
+      p[i] = -p[i];
+      if (n != null) {
+        n[i] = -n[i];
+      }
+    }
+    int[] c = corners.clone();
+    for (int i = 0; i < c.length; i += 3) {
+      int k = c[i + 1];
+      c[i + 1] = c[i + 2];
+      c[i + 2] = k;
+    }
+    return new Mesh(p, n, c, partOf, parts);
+  }
+
+  /** The same mesh standing elsewhere. */
+  public Mesh at(Pose pose) {
+    double[] p = new double[xyz.length];
+    float[] n = normals == null ? null : new float[xyz.length];
+    for (int i = 0; i < xyz.length; i += 3) {
+      Vec v = pose.apply(new Vec(xyz[i], xyz[i + 1], xyz[i + 2]));
+      p[i] = v.x();
+      p[i + 1] = v.y();
+      p[i + 2] = v.z();
+      if (n != null) {
+        Vec d = pose.direct(new Vec(normals[i], normals[i + 1], normals[i + 2]));
+        n[i] = (float) d.x();
+        n[i + 1] = (float) d.y();
+        n[i + 2] = (float) d.z();
+      }
+    }
+    return new Mesh(p, n, corners, partOf, parts);
+  }
+
+  /** Several meshes as one; parts of the same name become one part. */
+  public static Mesh join(List<Mesh> meshes) {
+    int nv = 0;
+    int nt = 0;
+    boolean shaded = true;
+    for (Mesh m : meshes) {
+      nv += m.xyz.length;
+      nt += m.triangles();
+      shaded &= m.normals != null;
+    }
+    double[] p = new double[nv];
+    float[] n = shaded ? new float[nv] : null;
+    int[] c = new int[3 * nt];
+    int[] part = new int[nt];
+    List<String> names = new ArrayList<>();
+    int v = 0;
+    int t = 0;
+    for (Mesh m : meshes) {
+      System.arraycopy(m.xyz, 0, p, v, m.xyz.length);
+      if (n != null) {
+        System.arraycopy(m.normals, 0, n, v, m.xyz.length);
+      }
+      for (int i = 0; i < m.corners.length; i++) {
+        c[3 * t + i] = m.corners[i] + v / 3;
+      }
+      for (int i = 0; i < m.triangles(); i++) {
+        String name = m.parts.get(m.partOf[i]);
+        if (!names.contains(name)) {
+          names.add(name);
+        }
+        part[t + i] = names.indexOf(name);
+      }
+      v += m.xyz.length;
+      t += m.triangles();
+    }
+    return new Mesh(p, n, c, part, names);
+  }
+
+  /** Whether every edge is shared by triangles that run along it in opposite directions. */
+  public boolean isClosed() {
+    return topology().closed;
+  }
+
+  /** One vertex of every connected piece of the mesh. */
+  int[] representatives() {
+    return topology().representatives;
+  }
+
+  /** The volume enclosed, m³; meaningful for a closed mesh only. */
+  public double volume() {
+    double six = 0;
+    for (int t = 0; t < corners.length; t += 3) {
+      six += vertex(corners[t]).dot(vertex(corners[t + 1]).cross(vertex(corners[t + 2])));
+    }
+    return six / 6;
+  }
+
+  /**
+   * For every vertex the first vertex at the same place (within a hundredth of a millimetre), so
+   * that a crease in the shading is not a gap.
+   */
+  public int[] welded() {
+    int n = xyz.length / 3;
+    int[] first = new int[n];
+    Map<Long, Integer> seen = new HashMap<>(n * 2);
+    for (int v = 0; v < n; v++) {
+      long key = Math.round(xyz[3 * v] * 1e5);
+      key = key * 4_000_037L + Math.round(xyz[3 * v + 1] * 1e5);
+      key = key * 4_000_037L + Math.round(xyz[3 * v + 2] * 1e5);
+      Integer before = seen.putIfAbsent(key, v);
+      first[v] = before == null ? v : before;
+    }
+    return first;
+  }
+
+  private Topology topology() {
+    Topology t = topology;
+    if (t == null) {
+      t = new Topology(this);
+      topology = t;
+    }
+    return t;
+  }
+
+  private static final class Topology {
+    final boolean closed;
+    final int[] representatives;
+
+    Topology(Mesh m) {
+      int[] weld = m.welded();
+      int[] root = new int[weld.length];
+      for (int i = 0; i < root.length; i++) {
+        root[i] = i;
+      }
+      Map<Long, Integer> edges = new HashMap<>(m.corners.length * 2);
+      for (int t = 0; t < m.corners.length; t += 3) {
+        for (int k = 0; k < 3; k++) {
+          int a = weld[m.corners[t + k]];
+          int b = weld[m.corners[t + (k + 1) % 3]];
+          if (a == b) {
+            continue;
+          }
+          root[find(root, a)] = find(root, b);
+          edges.merge(((long) Math.min(a, b) << 32) | Math.max(a, b), a < b ? 1 : -1, Integer::sum);
+        }
+      }
+      closed = edges.values().stream().allMatch(n -> n == 0);
+      boolean[] taken = new boolean[root.length];
+      int[] found = new int[root.length];
+      int n = 0;
+      for (int c : m.corners) {
+        int r = find(root, weld[c]);
+        if (!taken[r]) {
+          taken[r] = true;
+          found[n++] = c;
+        }
+      }
+      representatives = Arrays.copyOf(found, n);
+    }
+
+    private static int find(int[] root, int a) {
+      while (root[a] != a) {
+        root[a] = root[root[a]];
+        a = root[a];
+      }
+      return a;
+    }
+  }
+}

@@ -1,0 +1,273 @@
+package pied.core.solid;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * How far one mesh can move in a direction until it touches another: the one question on which
+ * settling, stopping, reach lines, butting and pushing out are built. Exact for triangle meshes.
+ *
+ * <p>What only slides past, sharing less than {@link #GRAZE} seen along the direction, is no
+ * contact; neither is what touches at the start and moves apart. Two meshes that share more than
+ * {@link #TOUCH} along the direction at the start overlap.
+ */
+public final class Travel {
+  /** Sideways overlap that still counts as sliding past, metres: rounding of poses, no more. */
+  public static final double GRAZE = 1e-6;
+
+  /** Overlap along the direction that still counts as touching at the start, metres. */
+  public static final double TOUCH = 1e-5;
+
+  /** No space is as wide as this, metres. */
+  static final double FAR = 1e9;
+
+  private Travel() {}
+
+  /**
+   * What a mesh meets on its way.
+   *
+   * @param distance metres it can move, 0 or more; infinite if it meets nothing within the limit
+   * @param point where they touch then, in the frame of the space; null if they do not
+   * @param normal of the touched surface there, against the direction; null likewise
+   * @param overlapping the two overlap at the start; distance is then 0 and point and normal null
+   */
+  public record Stop(double distance, Vec point, Vec normal, boolean overlapping) {
+    static final Stop NONE = new Stop(Double.POSITIVE_INFINITY, null, null, false);
+    static final Stop OVERLAPPING = new Stop(0, null, null, true);
+
+    public boolean meets() {
+      return point != null;
+    }
+  }
+
+  /** A stretch of the way on which two meshes overlap, metres along the direction. */
+  record Stretch(double from, double to) {}
+
+  /**
+   * How far a can move before it touches b.
+   *
+   * @param direction of length 1, in the frame of the space
+   * @param limit contacts farther than this do not count, metres
+   */
+  public static Stop of(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
+    Forward walk = new Forward(a, pa, b, pb, direction, limit);
+    walk.run();
+    if (walk.overlapping || contained(a, pa, b, pb)) {
+      return Stop.OVERLAPPING;
+    }
+    return walk.stop(pb);
+  }
+
+  /**
+   * How far a must move along the direction to be free of b, metres: 0 if it is free where it is.
+   * The nearest free place counts, so a cup in a shelf board comes out above that board, not above
+   * the shelf.
+   */
+  public static double toFree(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction) {
+    return toFree(a, pa, List.of(new Body("", b, pb)), direction);
+  }
+
+  /** As {@link #toFree(Mesh, Pose, Mesh, Pose, Vec)}, free of all of several bodies at once. */
+  public static double toFree(Mesh a, Pose pa, List<Body> bodies, Vec direction) {
+    List<Stretch> blocked = new ArrayList<>();
+    for (Body body : bodies) {
+      new Stretches(a, pa, body.mesh(), body.pose(), direction, blocked).run();
+    }
+    blocked.sort(Comparator.comparingDouble(Stretch::from));
+    double at = 0;
+    while (true) {
+      double next = at;
+      for (Stretch s : blocked) {
+        if (s.from < next - TOUCH && s.to > next + TOUCH) {
+          next = s.to;
+        }
+      }
+      if (next == at) {
+        Pose there = pa.moved(direction.times(at));
+        if (bodies.stream().noneMatch(o -> contained(a, there, o.mesh(), o.pose()))) {
+          return at;
+        }
+        double from = at;
+        next =
+            blocked.stream().mapToDouble(Stretch::to).filter(t -> t > from + TOUCH).min().orElse(at);
+        if (next == at) {
+          return at; // not closed after all: there is no way out to be found
+        }
+      }
+      at = next;
+    }
+  }
+
+  /** Whether one of the two lies wholly inside the other without touching it. */
+  static boolean contained(Mesh a, Pose pa, Mesh b, Pose pb) {
+    return holdsPartOf(b, pb, a, pa) || holdsPartOf(a, pa, b, pb);
+  }
+
+  private static boolean holdsPartOf(Mesh outer, Pose po, Mesh inner, Pose pi) {
+    if (!po.box(outer.box()).overlaps(pi.box(inner.box()), 0) || !outer.isClosed()) {
+      return false;
+    }
+    for (int v : inner.representatives()) {
+      Vec p = po.unapply(pi.apply(inner.vertex(v)));
+      if (outer.box().holds(p, -TOUCH) && outer.tree().winding(p) > 0 && clear(outer, p)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** A point on the surface is neither inside nor outside; only what is well inside counts. */
+  private static boolean clear(Mesh outer, Vec p) {
+    Mesh dot =
+        Mesh.of(
+            new double[] {p.x(), p.y(), p.z(), p.x() + 1e-9, p.y(), p.z(), p.x(), p.y(), p.z() + 1e-9},
+            new int[] {0, 1, 2});
+    return Nearness.distance(dot, Pose.HERE, outer, Pose.HERE, 2 * TOUCH) > TOUCH;
+  }
+
+  /** When the moving box first shares something with the resting one; infinite for never. */
+  static double enters(double[] a, double[] b, double dx, double dy, double dz, double[] out) {
+    double in = Double.NEGATIVE_INFINITY;
+    double leave = Double.POSITIVE_INFINITY;
+    for (int k = 0; k < 3; k++) {
+      double d = k == 0 ? dx : k == 1 ? dy : dz;
+      double lo = b[k] - a[k + 3];
+      double hi = b[k + 3] - a[k];
+      if (Math.abs(d) < 1e-12) {
+        if (lo >= -GRAZE || hi <= GRAZE) {
+          return Double.POSITIVE_INFINITY;
+        }
+      } else if (d > 0) {
+        in = Math.max(in, lo / d);
+        leave = Math.min(leave, hi / d);
+      } else {
+        in = Math.max(in, hi / d);
+        leave = Math.min(leave, lo / d);
+      }
+    }
+    out[0] = leave;
+    return in <= leave + 1e-9 ? in : Double.POSITIVE_INFINITY;
+  }
+
+  private static final class Forward extends PairWalk {
+    final double dx;
+    final double dy;
+    final double dz;
+    final double limit;
+    final double[] leave = new double[1];
+    double best = Double.POSITIVE_INFINITY;
+    double nx;
+    double ny;
+    double nz;
+    int triA;
+    int triB;
+    boolean overlapping;
+
+    Forward(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
+      super(a, pa, b, pb);
+      Vec d = pb.undirect(direction);
+      dx = d.x();
+      dy = d.y();
+      dz = d.z();
+      this.limit = Math.min(limit, FAR);
+    }
+
+    @Override
+    double key(double[] a, double[] b) {
+      double in = enters(a, b, dx, dy, dz, leave);
+      return leave[0] < -TOUCH ? Double.POSITIVE_INFINITY : in;
+    }
+
+    @Override
+    double bound() {
+      return Math.min(best, limit);
+    }
+
+    @Override
+    boolean triangles(int a, int b) {
+      if (!pair.sweep(dx, dy, dz, GRAZE)) {
+        return true;
+      }
+      double in = pair.in;
+      if (in < -TOUCH) {
+        overlapping = pair.out > TOUCH;
+        return !overlapping;
+      }
+      if (in <= TOUCH) {
+        boolean flat = pair.out - in < TOUCH;
+        if (flat ? !pair.facesMeet(dx, dy, dz) : pair.out <= TOUCH) {
+          return true; // touching, and moving apart
+        }
+        in = Math.max(in, 0);
+      }
+      if (in < best && in <= limit) {
+        best = in;
+        nx = pair.nx;
+        ny = pair.ny;
+        nz = pair.nz;
+        triA = a;
+        triB = b;
+      }
+      return true;
+    }
+
+    Stop stop(Pose pb) {
+      if (best == Double.POSITIVE_INFINITY) {
+        return Stop.NONE;
+      }
+      cornersOfA(triA);
+      cornersOfB(triB);
+      for (int k = 0; k < 9; k += 3) {
+        pair.a[k] += dx * best;
+        pair.a[k + 1] += dy * best;
+        pair.a[k + 2] += dz * best;
+      }
+      pair.edges();
+      pair.distance();
+      double[] p = pair.nearest;
+      return new Stop(
+          best,
+          pb.apply(new Vec(p[3], p[4], p[5])),
+          pb.direct(new Vec(nx, ny, nz)),
+          false);
+    }
+  }
+
+  /** Collects where along the way pairs of triangles overlap. */
+  private static final class Stretches extends PairWalk {
+    final double dx;
+    final double dy;
+    final double dz;
+    final double[] leave = new double[1];
+    final List<Stretch> found;
+
+    Stretches(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, List<Stretch> found) {
+      super(a, pa, b, pb);
+      Vec d = pb.undirect(direction);
+      dx = d.x();
+      dy = d.y();
+      dz = d.z();
+      this.found = found;
+    }
+
+    @Override
+    double key(double[] a, double[] b) {
+      double in = enters(a, b, dx, dy, dz, leave);
+      return leave[0] < TOUCH ? Double.POSITIVE_INFINITY : in;
+    }
+
+    @Override
+    double bound() {
+      return Double.MAX_VALUE;
+    }
+
+    @Override
+    boolean triangles(int a, int b) {
+      if (pair.sweep(dx, dy, dz, GRAZE) && pair.out > TOUCH && pair.out - pair.in > TOUCH) {
+        found.add(new Stretch(pair.in, pair.out));
+      }
+      return true;
+    }
+  }
+}

@@ -1,0 +1,266 @@
+package pied.core.solid;
+
+/**
+ * Two triangles in one frame, the first moving along a direction: when do they meet, when do they
+ * part, how near are they, do they cross. Scratch object, one a query; holds nine coordinates each.
+ *
+ * <p>The moving triangle a and the resting one b meet at shift t exactly if t·d lies in the
+ * Minkowski difference b ⊖ a, which is convex; its facets are the two triangles' own planes and
+ * those spanned by one edge of each. Clipping the line t·d by these slabs gives the interval [in,
+ * out] of contact, exactly and without a case distinction (separating axes, after Gottschalk 1996).
+ */
+final class TrianglePair {
+  final double[] a = new double[9];
+  final double[] b = new double[9];
+  private final double[] ea = new double[9];
+  private final double[] eb = new double[9];
+
+  /** The interval of contact, metres along d, and the axis that limits its beginning. */
+  double in;
+
+  double out;
+  double nx;
+  double ny;
+  double nz;
+
+  private double lo;
+  private double hi;
+
+  void edges() {
+    edgesOf(a, ea);
+    edgesOf(b, eb);
+  }
+
+  static void edgesOf(double[] p, double[] e) {
+    for (int k = 0; k < 3; k++) {
+      e[k] = p[3 + k] - p[k];
+      e[3 + k] = p[6 + k] - p[3 + k];
+      e[6 + k] = p[k] - p[6 + k];
+    }
+  }
+
+  /** Sets lo..hi to the range of x·b − x·a over both triangles, for a direction x. */
+  private void range(double x, double y, double z) {
+    double a0 = x * a[0] + y * a[1] + z * a[2];
+    double a1 = x * a[3] + y * a[4] + z * a[5];
+    double a2 = x * a[6] + y * a[7] + z * a[8];
+    double b0 = x * b[0] + y * b[1] + z * b[2];
+    double b1 = x * b[3] + y * b[4] + z * b[5];
+    double b2 = x * b[6] + y * b[7] + z * b[8];
+    lo = Math.min(b0, Math.min(b1, b2)) - Math.max(a0, Math.max(a1, a2));
+    hi = Math.max(b0, Math.max(b1, b2)) - Math.min(a0, Math.min(a1, a2));
+  }
+
+  /**
+   * Whether the two share more than {@code graze} metres seen along d; the rest only slides past.
+   * Sides of the shared region are shadows of edges, so six directions decide.
+   */
+  private boolean shadowsOverlap(double dx, double dy, double dz, double graze) {
+    for (int i = 0; i < 18; i += 3) {
+      double[] e = i < 9 ? ea : eb;
+      int k = i < 9 ? i : i - 9;
+      double x = dy * e[k + 2] - dz * e[k + 1];
+      double y = dz * e[k] - dx * e[k + 2];
+      double z = dx * e[k + 1] - dy * e[k];
+      double l2 = x * x + y * y + z * z;
+      if (l2 < 1e-24) {
+        continue; // an edge along d has no shadow
+      }
+      range(x, y, z);
+      double depth = Math.min(hi, -lo);
+      if (depth <= 0 || depth * depth <= graze * graze * l2) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /**
+   * When a, moving along the unit vector d, meets b. {@link #edges()} was called.
+   *
+   * @return whether they ever meet (also at negative shifts) by more than a graze; then in, out and
+   *     the axis are set
+   */
+  boolean sweep(double dx, double dy, double dz, double graze) {
+    if (!shadowsOverlap(dx, dy, dz, graze)) {
+      return false;
+    }
+    in = Double.NEGATIVE_INFINITY;
+    out = Double.POSITIVE_INFINITY;
+    // the resting face first, then the moving one, then edges: the plainest normal wins a tie
+    clip(cross(eb, 0, eb, 3, 0), cross(eb, 0, eb, 3, 1), cross(eb, 0, eb, 3, 2), dx, dy, dz);
+    clip(cross(ea, 0, ea, 3, 0), cross(ea, 0, ea, 3, 1), cross(ea, 0, ea, 3, 2), dx, dy, dz);
+    for (int i = 0; i < 9; i += 3) {
+      for (int j = 0; j < 9; j += 3) {
+        double x = ea[i + 1] * eb[j + 2] - ea[i + 2] * eb[j + 1];
+        double y = ea[i + 2] * eb[j] - ea[i] * eb[j + 2];
+        double z = ea[i] * eb[j + 1] - ea[i + 1] * eb[j];
+        clip(x, y, z, dx, dy, dz);
+      }
+    }
+    return in <= out + 1e-9 && in > Double.NEGATIVE_INFINITY;
+  }
+
+  private static double cross(double[] e, int i, double[] f, int j, int k) {
+    int u = (k + 1) % 3;
+    int v = (k + 2) % 3;
+    return e[i + u] * f[j + v] - e[i + v] * f[j + u];
+  }
+
+  private void clip(double x, double y, double z, double dx, double dy, double dz) {
+    double l = Math.sqrt(x * x + y * y + z * z);
+    double s = x * dx + y * dy + z * dz;
+    if (l < 1e-14 || Math.abs(s) < 1e-9 * l) {
+      return; // parallel edges, or a facet along d: the shadows have decided that one
+    }
+    range(x, y, z);
+    double t0 = s > 0 ? lo / s : hi / s;
+    double t1 = s > 0 ? hi / s : lo / s;
+    if (t0 > in + 1e-12) {
+      in = t0;
+      double sign = s > 0 ? -1 / l : 1 / l;
+      nx = x * sign;
+      ny = y * sign;
+      nz = z * sign;
+    }
+    out = Math.min(out, t1);
+  }
+
+  /** For a flat meeting: whether a's outer side runs into b's outer side along d. */
+  boolean facesMeet(double dx, double dy, double dz) {
+    double da =
+        cross(ea, 0, ea, 3, 0) * dx + cross(ea, 0, ea, 3, 1) * dy + cross(ea, 0, ea, 3, 2) * dz;
+    double db =
+        cross(eb, 0, eb, 3, 0) * dx + cross(eb, 0, eb, 3, 1) * dy + cross(eb, 0, eb, 3, 2) * dz;
+    return da > 0 && db < 0;
+  }
+
+  /** How deep the two cross as they are: metres along the best separating axis, negative if apart. */
+  double depth() {
+    double least = Double.POSITIVE_INFINITY;
+    least = Math.min(least, depthAlong(cross(eb, 0, eb, 3, 0), cross(eb, 0, eb, 3, 1), cross(eb, 0, eb, 3, 2)));
+    if (least <= 0) {
+      return least;
+    }
+    least = Math.min(least, depthAlong(cross(ea, 0, ea, 3, 0), cross(ea, 0, ea, 3, 1), cross(ea, 0, ea, 3, 2)));
+    for (int i = 0; i < 9 && least > 0; i += 3) {
+      for (int j = 0; j < 9 && least > 0; j += 3) {
+        double x = ea[i + 1] * eb[j + 2] - ea[i + 2] * eb[j + 1];
+        double y = ea[i + 2] * eb[j] - ea[i] * eb[j + 2];
+        double z = ea[i] * eb[j + 1] - ea[i + 1] * eb[j];
+        least = Math.min(least, depthAlong(x, y, z));
+      }
+    }
+    return least;
+  }
+
+  private double depthAlong(double x, double y, double z) {
+    double l = Math.sqrt(x * x + y * y + z * z);
+    if (l < 1e-14) {
+      return Double.POSITIVE_INFINITY;
+    }
+    range(x, y, z);
+    return Math.min(hi, -lo) / l;
+  }
+
+  /** Nearest points found by {@link #distance}: on a, then on b. */
+  final double[] nearest = new double[6];
+
+  /** The distance of the two triangles as they are, metres; 0 where they cross. */
+  double distance() {
+    double best = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < 9; i += 3) {
+      for (int j = 0; j < 9; j += 3) {
+        best = segments(a, i, ea, b, j, eb, best);
+      }
+    }
+    for (int i = 0; i < 9; i += 3) {
+      best = cornerToFace(a, i, b, true, best);
+      best = cornerToFace(b, i, a, false, best);
+    }
+    if (best > 0 && depth() > 0) {
+      return 0;
+    }
+    return Math.sqrt(best);
+  }
+
+  /** Squared distance of two edges (after Ericson 2005, 5.1.9), kept if it is the best so far. */
+  private double segments(
+      double[] p, int i, double[] u, double[] q, int j, double[] v, double best) {
+    double rx = p[i] - q[j];
+    double ry = p[i + 1] - q[j + 1];
+    double rz = p[i + 2] - q[j + 2];
+    double uu = u[i] * u[i] + u[i + 1] * u[i + 1] + u[i + 2] * u[i + 2];
+    double vv = v[j] * v[j] + v[j + 1] * v[j + 1] + v[j + 2] * v[j + 2];
+    double uv = u[i] * v[j] + u[i + 1] * v[j + 1] + u[i + 2] * v[j + 2];
+    double ur = u[i] * rx + u[i + 1] * ry + u[i + 2] * rz;
+    double vr = v[j] * rx + v[j + 1] * ry + v[j + 2] * rz;
+    double den = uu * vv - uv * uv;
+    double s = den > 1e-14 * uu * vv ? clamp((uv * vr - ur * vv) / den) : 0;
+    double t = vv > 0 ? (uv * s + vr) / vv : 0;
+    if (t < 0) {
+      t = 0;
+      s = uu > 0 ? clamp(-ur / uu) : 0;
+    } else if (t > 1) {
+      t = 1;
+      s = uu > 0 ? clamp((uv - ur) / uu) : 0;
+    }
+    double x = rx + s * u[i] - t * v[j];
+    double y = ry + s * u[i + 1] - t * v[j + 1];
+    double z = rz + s * u[i + 2] - t * v[j + 2];
+    double d = x * x + y * y + z * z;
+    if (d < best) {
+      for (int k = 0; k < 3; k++) {
+        nearest[k] = p[i + k] + s * u[i + k];
+        nearest[3 + k] = q[j + k] + t * v[j + k];
+      }
+      return d;
+    }
+    return best;
+  }
+
+  private static double clamp(double s) {
+    return s < 0 ? 0 : Math.min(s, 1);
+  }
+
+  /** Squared distance of a corner to the inside of a face; edges are {@link #segments}' business. */
+  private double cornerToFace(double[] p, int i, double[] f, boolean pIsA, double best) {
+    double[] e = pIsA ? eb : ea;
+    double x = cross(e, 0, e, 3, 0);
+    double y = cross(e, 0, e, 3, 1);
+    double z = cross(e, 0, e, 3, 2);
+    double l2 = x * x + y * y + z * z;
+    if (l2 < 1e-28) {
+      return best;
+    }
+    double h = (p[i] - f[0]) * x + (p[i + 1] - f[1]) * y + (p[i + 2] - f[2]) * z;
+    double d = h * h / l2;
+    if (d >= best) {
+      return best;
+    }
+    double fx = p[i] - x * h / l2;
+    double fy = p[i + 1] - y * h / l2;
+    double fz = p[i + 2] - z * h / l2;
+    for (int k = 0; k < 9; k += 3) {
+      double wx = fx - f[k];
+      double wy = fy - f[k + 1];
+      double wz = fz - f[k + 2];
+      double side =
+          x * (e[k + 1] * wz - e[k + 2] * wy)
+              + y * (e[k + 2] * wx - e[k] * wz)
+              + z * (e[k] * wy - e[k + 1] * wx);
+      if (side < 0) {
+        return best;
+      }
+    }
+    int own = pIsA ? 0 : 3;
+    int other = 3 - own;
+    for (int k = 0; k < 3; k++) {
+      nearest[own + k] = p[i + k];
+    }
+    nearest[other] = fx;
+    nearest[other + 1] = fy;
+    nearest[other + 2] = fz;
+    return d;
+  }
+}

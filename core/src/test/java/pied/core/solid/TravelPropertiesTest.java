@@ -1,0 +1,115 @@
+package pied.core.solid;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.joml.Quaterniond;
+
+/** What must hold for any two meshes. */
+class TravelPropertiesTest {
+  private record Pair(Mesh a, Pose pa, Mesh b, Pose pb, Vec d) {
+    Travel.Stop travel() {
+      return Travel.of(a, pa, b, pb, d, 100);
+    }
+  }
+
+  /** Two lumps apart, the first heading roughly for the second. */
+  private static Pair apart(long seed) {
+    Random r = new Random(seed);
+    Mesh a = Shapes.lump(r, 0.1 + r.nextDouble());
+    Mesh b = Shapes.lump(r, 0.1 + r.nextDouble());
+    Vec d = Shapes.direction(r);
+    Vec aside = Shapes.direction(r).times(0.8 * r.nextDouble());
+    return new Pair(
+        a,
+        Pose.of(d.times(-4).plus(aside), Shapes.rotation(r)),
+        b,
+        Pose.of(Vec.ZERO, Shapes.rotation(r)),
+        d);
+  }
+
+  @Property(tries = 300)
+  void movedByItsTravelItTouchesAndDoesNotOverlap(@ForAll long seed) {
+    Pair p = apart(seed);
+    Travel.Stop stop = p.travel();
+    if (!stop.meets()) {
+      assertThat(Travel.of(p.b, p.pb, p.a, p.pa, p.d.times(-1), 100).meets()).isFalse();
+      return;
+    }
+    Pose there = p.pa.moved(p.d.times(stop.distance()));
+    assertThat(Nearness.distance(p.a, there, p.b, p.pb, 10)).isLessThan(1e-4);
+    assertThat(Nearness.overlap(p.a, there, p.b, p.pb, 2e-6)).isFalse();
+    assertThat(stop.normal().dot(p.d)).isNegative();
+    assertThat(stop.normal().length()).isCloseTo(1, within(1e-9));
+  }
+
+  @Property(tries = 200)
+  void movedByLessItIsFreeAndByMoreItOverlaps(@ForAll long seed) {
+    Pair p = apart(seed);
+    Travel.Stop stop = p.travel();
+    if (!stop.meets()) {
+      return;
+    }
+    Random r = new Random(seed + 1);
+    Pose less = p.pa.moved(p.d.times(stop.distance() * r.nextDouble()));
+    assertThat(Nearness.overlap(p.a, less, p.b, p.pb, 1e-6)).isFalse();
+    Pose more = p.pa.moved(p.d.times(stop.distance() + 1e-3));
+    assertThat(Travel.of(p.a, more, p.b, p.pb, p.d, 100).overlapping()).isTrue();
+  }
+
+  @Property(tries = 150)
+  void theOtherOneComingTheOtherWayMeetsAtTheSameDistance(@ForAll long seed) {
+    Pair p = apart(seed);
+    double one = p.travel().distance();
+    double other = Travel.of(p.b, p.pb, p.a, p.pa, p.d.times(-1), 100).distance();
+    assertSame(one, other);
+  }
+
+  @Property(tries = 150)
+  void independentOfTriangleOrderAndOfACommonRotation(@ForAll long seed) {
+    Pair p = apart(seed);
+    double plain = p.travel().distance();
+    Random r = new Random(seed + 2);
+    Mesh a = Shapes.shuffled(p.a, r);
+    Mesh b = Shapes.shuffled(p.b, r);
+    assertSame(Travel.of(a, p.pa, b, p.pb, p.d, 100).distance(), plain);
+    Quaterniond q = Shapes.rotation(r);
+    Pose turn = Pose.of(Shapes.direction(r), q);
+    // the rotation goes into the meshes, so the poses are plain and the trees are others
+    Mesh ra = p.a.at(p.pa).at(turn);
+    Mesh rb = p.b.at(p.pb).at(turn);
+    assertSame(
+        Travel.of(ra, Pose.HERE, rb, Pose.HERE, turn.direct(p.d), 100).distance(), plain);
+  }
+
+  @Property(tries = 150)
+  void theWayBackLeadsToAFreePlaceThatTouches(@ForAll long seed) {
+    Pair p = apart(seed);
+    Travel.Stop stop = p.travel();
+    if (!stop.meets()) {
+      return;
+    }
+    Random r = new Random(seed + 3);
+    Pose sunk = p.pa.moved(p.d.times(stop.distance() + 0.02 + 0.1 * r.nextDouble()));
+    Vec out = Shapes.direction(r);
+    double back = Travel.toFree(p.a, sunk, p.b, p.pb, out);
+    if (back == 0) {
+      assertThat(Nearness.overlap(p.a, sunk, p.b, p.pb, 2e-5)).isFalse();
+      return;
+    }
+    Pose free = sunk.moved(out.times(back));
+    assertThat(Nearness.overlap(p.a, free, p.b, p.pb, 2e-5)).isFalse();
+    assertThat(Nearness.distance(p.a, free, p.b, p.pb, 10)).isLessThan(1e-4);
+  }
+
+  private static void assertSame(double a, double b) {
+    if (Double.isInfinite(b)) {
+      assertThat(a).isInfinite();
+    } else {
+      assertThat(a).isCloseTo(b, within(1e-7));
+    }
+  }
+}
