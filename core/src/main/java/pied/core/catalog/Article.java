@@ -1,0 +1,46 @@
+package pied.core.catalog;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import pied.core.recipe.Recipe;
+import pied.core.size.Size;
+
+/**
+ * One entry of the catalog.
+ *
+ * @param kind branches from the general to the particular, with slashes
+ * @param words other words people look for it by
+ * @param about a rule of thumb about its size or use; may be empty
+ * @param standsOn for what stands: "floor", "tops" or both
+ * @param carries whether its upper faces may carry other pieces
+ * @param usualUnderside for what is fixed to a wall: height of its underside above the floor at
+ *     natural size, metres
+ * @param usualMiddle likewise of its middle; the one that is not given is NaN
+ * @param finishes its finish parts by key, in order
+ */
+public record Article(
+    String id,
+    String name,
+    String kind,
+    List<String> words,
+    String about,
+    Mounting mounting,
+    Set<String> standsOn,
+    boolean carries,
+    double usualUnderside,
+    double usualMiddle,
+    Size size,
+    Sizing sizing,
+    Map<String, Finish> finishes,
+    Recipe recipe) {
+
+  public boolean standsOnTops() {
+    return standsOn.contains("tops");
+  }
+
+  /** Height of the underside above the floor when fixed to a wall at this height, metres. */
+  public double usualHeight(double height) {
+    return Double.isNaN(usualMiddle) ? usualUnderside : Math.max(0, usualMiddle - height / 2);
+  }
+}

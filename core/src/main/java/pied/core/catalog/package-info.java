@@ -1,0 +1,2 @@
+/** Articles: what can be placed, how it is mounted, what sizes it comes in. */
+package pied.core.catalog;

@@ -1,0 +1,151 @@
+package pied.core.recipe;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import pied.core.solid.Mesh;
+import pied.core.solid.Vec;
+
+/** Points and triangles of one part under construction; shading is worked out at the end. */
+final class Soup {
+  /** Faces that meet more gently than this are shaded as one curve, degrees. */
+  private static final double CREASE = Math.cos(Math.toRadians(38));
+
+  private final List<Vec> points = new ArrayList<>();
+  private final List<int[]> faces = new ArrayList<>();
+
+  int point(double x, double y, double z) {
+    points.add(new Vec(x, y, z));
+    return points.size() - 1;
+  }
+
+  int point(Vec p) {
+    points.add(p);
+    return points.size() - 1;
+  }
+
+  void triangle(int a, int b, int c) {
+    if (a != b && b != c && c != a) {
+      faces.add(new int[] {a, b, c});
+    }
+  }
+
+  /** Four corners, counter-clockwise seen from outside. */
+  void quad(int a, int b, int c, int d) {
+    triangle(a, b, c);
+    triangle(a, c, d);
+  }
+
+  /** A closed skin over rings of equally many points, with flat ends; rings run along the outside. */
+  void skin(List<int[]> rings, boolean closeEnds) {
+    for (int r = 0; r + 1 < rings.size(); r++) {
+      int[] a = rings.get(r);
+      int[] b = rings.get(r + 1);
+      for (int i = 0; i < a.length; i++) {
+        int j = (i + 1) % a.length;
+        quad(a[i], a[j], b[j], b[i]);
+      }
+    }
+    if (closeEnds) {
+      fan(rings.get(0), true);
+      fan(rings.get(rings.size() - 1), false);
+    }
+  }
+
+  private void fan(int[] ring, boolean backwards) {
+    for (int i = 1; i + 1 < ring.length; i++) {
+      if (backwards) {
+        triangle(ring[0], ring[i + 1], ring[i]);
+      } else {
+        triangle(ring[0], ring[i], ring[i + 1]);
+      }
+    }
+  }
+
+  /** The mesh, with normals smoothed up to the crease and triangles of no area left out. */
+  Mesh mesh(String finish) {
+    int[] same = weld();
+    List<int[]> kept = new ArrayList<>();
+    List<Vec> normals = new ArrayList<>();
+    for (int[] f : faces) {
+      int a = same[f[0]];
+      int b = same[f[1]];
+      int c = same[f[2]];
+      if (a == b || b == c || c == a) {
+        continue;
+      }
+      Vec n = points.get(b).minus(points.get(a)).cross(points.get(c).minus(points.get(a)));
+      kept.add(new int[] {a, b, c});
+      normals.add(n);
+    }
+    Map<Integer, List<Integer>> around = new HashMap<>();
+    for (int t = 0; t < kept.size(); t++) {
+      for (int v : kept.get(t)) {
+        around.computeIfAbsent(v, k -> new ArrayList<>()).add(t);
+      }
+    }
+    record Shaded(int point, int nx, int ny, int nz) {}
+    Map<Shaded, Integer> vertices = new HashMap<>();
+    List<Vec> place = new ArrayList<>();
+    List<Vec> shade = new ArrayList<>();
+    int[] corners = new int[3 * kept.size()];
+    for (int t = 0; t < kept.size(); t++) {
+      for (int k = 0; k < 3; k++) {
+        int v = kept.get(t)[k];
+        Vec n = smooth(normals.get(t), around.get(v), normals);
+        Shaded key =
+            new Shaded(
+                v, (int) Math.round(n.x() * 500), (int) Math.round(n.y() * 500), (int) Math.round(n.z() * 500));
+        Integer at = vertices.get(key);
+        if (at == null) {
+          at = place.size();
+          vertices.put(key, at);
+          place.add(points.get(v));
+          shade.add(n);
+        }
+        corners[3 * t + k] = at;
+      }
+    }
+    double[] xyz = new double[3 * place.size()];
+    float[] ns = new float[3 * place.size()];
+    for (int i = 0; i < place.size(); i++) {
+      xyz[3 * i] = place.get(i).x();
+      xyz[3 * i + 1] = place.get(i).y();
+      xyz[3 * i + 2] = place.get(i).z();
+      ns[3 * i] = (float) shade.get(i).x();
+      ns[3 * i + 1] = (float) shade.get(i).y();
+      ns[3 * i + 2] = (float) shade.get(i).z();
+    }
+    return new Mesh(xyz, ns, corners, null, List.of(finish));
+  }
+
+  private static Vec smooth(Vec own, List<Integer> neighbours, List<Vec> normals) {
+    double length = own.length();
+    if (length < 1e-18) {
+      return Vec.UP;
+    }
+    Vec unit = own.times(1 / length);
+    Vec sum = Vec.ZERO;
+    for (int t : neighbours) {
+      Vec n = normals.get(t);
+      double l = n.length();
+      if (l > 1e-18 && n.dot(unit) / l > CREASE) {
+        sum = sum.plus(n);
+      }
+    }
+    return sum.unit();
+  }
+
+  private int[] weld() {
+    Map<String, Integer> seen = new HashMap<>();
+    int[] same = new int[points.size()];
+    for (int i = 0; i < same.length; i++) {
+      Vec p = points.get(i);
+      String key = Math.round(p.x() * 1e7) + "," + Math.round(p.y() * 1e7) + "," + Math.round(p.z() * 1e7);
+      Integer before = seen.putIfAbsent(key, i);
+      same[i] = before == null ? i : before;
+    }
+    return same;
+  }
+}

@@ -1,0 +1,17 @@
+package pied.core.size;
+
+/**
+ * The finished outside size of a piece, metres: along its own x (width), z (depth) and y (height).
+ */
+public record Size(double width, double depth, double height) {
+  /** Smallest and largest measure anything may have, metres. */
+  public static final double LEAST = 0.001;
+
+  public static final double MOST = 100;
+
+  public boolean sameAs(Size o) {
+    return Math.abs(width - o.width) < 1e-7
+        && Math.abs(depth - o.depth) < 1e-7
+        && Math.abs(height - o.height) < 1e-7;
+  }
+}

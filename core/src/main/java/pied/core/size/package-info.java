@@ -1,0 +1,2 @@
+/** What a size is: the finished outside measures, over everything that sticks out. */
+package pied.core.size;
