@@ -5,12 +5,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
 import pied.core.Refusal;
+import pied.core.solid.MeshMaker;
+import pied.core.solid.Prism;
 import pied.core.solid.Vec;
 
 /** The forms recipes are made of. Each is a closed skin; lengths in metres. */
@@ -20,10 +20,10 @@ final class Forms {
   private Forms() {}
 
   /** A board between two corners, its edges eased (cut at 45°) by so much. */
-  static Soup board(Vec a, Vec b, double ease) {
+  static MeshMaker board(Vec a, Vec b, double ease) {
     double e =
         Math.min(ease, 0.45 * Math.min(b.x() - a.x(), Math.min(b.y() - a.y(), b.z() - a.z())));
-    Soup s = new Soup();
+    MeshMaker s = new MeshMaker();
     if (e <= 1e-6) {
       int[] v = new int[8];
       for (int i = 0; i < 8; i++) {
@@ -73,13 +73,13 @@ final class Forms {
   }
 
   /** A padded block between two corners: round corners, its top swelling by {@code crown}. */
-  static Soup cushion(Vec a, Vec b, double corner, double crown) {
+  static MeshMaker cushion(Vec a, Vec b, double corner, double crown) {
     Vec half = b.minus(a).times(0.5);
     Vec mid = a.plus(b).times(0.5);
     double body = half.y() - crown / 2;
     double r = Math.min(corner, 0.999 * Math.min(half.x(), Math.min(body, half.z())));
     int n = 8;
-    Soup s = new Soup();
+    MeshMaker s = new MeshMaker();
     Map<String, Integer> at = new HashMap<>();
     for (int side = 0; side < 6; side++) {
       int[][] grid = new int[n + 1][n + 1];
@@ -142,8 +142,8 @@ final class Forms {
   }
 
   /** A profile of (radius, height) pairs turned about the vertical through {@code at}. */
-  static Soup turned(Vec at, List<double[]> profile, int around) {
-    Soup s = new Soup();
+  static MeshMaker turned(Vec at, List<double[]> profile, int around) {
+    MeshMaker s = new MeshMaker();
     List<int[]> rings = new ArrayList<>();
     for (double[] p : profile) {
       int[] ring = new int[around];
@@ -167,8 +167,8 @@ final class Forms {
    * @param radii one a point of the path
    * @param flat thickness across the path's own plane as a share of the width, 1 for round
    */
-  static Soup tube(List<Vec> path, double[] radii, double flat, int around) {
-    Soup s = new Soup();
+  static MeshMaker tube(List<Vec> path, double[] radii, double flat, int around) {
+    MeshMaker s = new MeshMaker();
     List<int[]> rings = new ArrayList<>();
     Vec side = null;
     for (int i = 0; i < path.size(); i++) {
@@ -209,33 +209,14 @@ final class Forms {
    * An outline in the plane across {@code axis} (0 x, 1 y, 2 z), drawn out from one place to another.
    * The outline's two coordinates are the directions after the axis, in the order x, y, z, x.
    */
-  static Soup extrude(List<double[]> outline, List<List<double[]>> holes, int axis, double from, double to) {
+  static MeshMaker extrude(List<double[]> outline, List<List<double[]>> holes, int axis, double from, double to) {
     Polygon polygon = PLANE.createPolygon(ring(outline), holes.stream().map(Forms::ring).toArray(LinearRing[]::new));
     if (!polygon.isValid()) {
       throw new Refusal("An extruded outline crosses itself");
     }
-    Soup s = new Soup();
-    Map<Coordinate, int[]> at = new HashMap<>();
-    Geometry flat = PolygonTriangulator.triangulate(polygon);
-    for (int i = 0; i < flat.getNumGeometries(); i++) {
-      Coordinate[] c = flat.getGeometryN(i).getCoordinates();
-      int[][] v = new int[3][];
-      for (int k = 0; k < 3; k++) {
-        v[k] = at.computeIfAbsent(c[k], p -> both(s, p, axis, from, to));
-      }
-      boolean left = org.locationtech.jts.algorithm.Orientation.index(c[0], c[1], c[2]) > 0;
-      s.triangle(v[0][1], v[left ? 1 : 2][1], v[left ? 2 : 1][1]);
-      s.triangle(v[0][0], v[left ? 2 : 1][0], v[left ? 1 : 2][0]);
-    }
-    sides(s, polygon.getExteriorRing(), true, at);
-    for (int i = 0; i < polygon.getNumInteriorRing(); i++) {
-      sides(s, polygon.getInteriorRingN(i), false, at);
-    }
+    MeshMaker s = new MeshMaker();
+    Prism.add(s, polygon, (c, far) -> place(c, axis, far ? to : from));
     return s;
-  }
-
-  private static int[] both(Soup s, Coordinate c, int axis, double from, double to) {
-    return new int[] {s.point(place(c, axis, from)), s.point(place(c, axis, to))};
   }
 
   private static Vec place(Coordinate c, int axis, double at) {
@@ -244,16 +225,6 @@ final class Forms {
       case 1 -> new Vec(c.y, at, c.x);
       default -> new Vec(c.x, c.y, at);
     };
-  }
-
-  private static void sides(Soup s, LinearRing ring, boolean outer, Map<Coordinate, int[]> at) {
-    Coordinate[] c = ring.getCoordinates();
-    boolean forward = org.locationtech.jts.algorithm.Orientation.isCCW(c) == outer;
-    for (int i = 0; i + 1 < c.length; i++) {
-      int[] p = at.get(c[forward ? i : i + 1]);
-      int[] q = at.get(c[forward ? i + 1 : i]);
-      s.quad(p[0], q[0], q[1], p[1]);
-    }
   }
 
   private static LinearRing ring(List<double[]> points) {
@@ -266,11 +237,11 @@ final class Forms {
   }
 
   /** Cloth hanging in folds between x and y ranges, waving within the z range; closed. */
-  static Soup drape(Vec a, Vec b, int folds, double thick) {
+  static MeshMaker drape(Vec a, Vec b, int folds, double thick) {
     int n = Math.max(2, folds * 8);
     double mid = (a.z() + b.z()) / 2;
     double amplitude = (b.z() - a.z() - thick) / 2;
-    Soup s = new Soup();
+    MeshMaker s = new MeshMaker();
     List<int[]> rings = new ArrayList<>();
     for (int i = 0; i <= n; i++) {
       double t = (double) i / n;

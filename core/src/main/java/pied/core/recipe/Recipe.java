@@ -12,6 +12,7 @@ import pied.core.Refusal;
 import pied.core.size.Size;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
+import pied.core.solid.MeshMaker;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 
@@ -99,7 +100,7 @@ public final class Recipe {
     all(n.path("parts"), scope, made);
   }
 
-  private Soup form(String word, JsonNode n, Scope s) {
+  private MeshMaker form(String word, JsonNode n, Scope s) {
     return switch (word) {
       case "board" -> Forms.board(low(n, s), high(n, s), s.number(n.get("ease"), 0.002));
       case "cushion" ->
@@ -127,7 +128,7 @@ public final class Recipe {
     return Math.max(3, Math.min(96, (int) s.number(n.get("around"), otherwise)));
   }
 
-  private static Soup tube(JsonNode n, Scope s) {
+  private static MeshMaker tube(JsonNode n, Scope s) {
     JsonNode r = n.path("radius");
     List<double[]> line = new ArrayList<>();
     JsonNode path = n.path("path");
@@ -150,7 +151,7 @@ public final class Recipe {
         around(n, s, 14));
   }
 
-  private static Soup extrude(JsonNode n, Scope s) {
+  private static MeshMaker extrude(JsonNode n, Scope s) {
     List<List<double[]>> holes = new ArrayList<>();
     for (JsonNode hole : n.path("holes")) {
       holes.add(pairs(hole, s));

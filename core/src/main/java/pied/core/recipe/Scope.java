@@ -29,6 +29,9 @@ final class Scope {
   }
 
   void let(String name, double value) {
+    if (PLAIN.getDefaultConstants().keySet().stream().anyMatch(name::equalsIgnoreCase)) {
+      throw new Refusal("A recipe cannot use the name “" + name + "”; it is a constant");
+    }
     values.put(name, value);
   }
 

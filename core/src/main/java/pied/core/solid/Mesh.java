@@ -200,6 +200,11 @@ public final class Mesh {
     return topology().closed;
   }
 
+  /** Every place where the mesh has a corner, once. */
+  int[] places() {
+    return topology().places;
+  }
+
   /** One vertex of every connected piece of the mesh. */
   int[] representatives() {
     return topology().representatives;
@@ -244,9 +249,11 @@ public final class Mesh {
   private static final class Topology {
     final boolean closed;
     final int[] representatives;
+    final int[] places;
 
     Topology(Mesh m) {
       int[] weld = m.welded();
+      places = Arrays.stream(m.corners).map(c -> weld[c]).distinct().toArray();
       int[] root = new int[weld.length];
       for (int i = 0; i < root.length; i++) {
         root[i] = i;

@@ -25,7 +25,7 @@ public final class Nearness {
     }
     Crossing walk = new Crossing(a, pa, b, pb, depth);
     walk.run();
-    return walk.found || Travel.contained(a, pa, b, pb);
+    return walk.found || Travel.sunk(a, pa, b, pb);
   }
 
   private static double gap(double[] a, double[] b, int k) {

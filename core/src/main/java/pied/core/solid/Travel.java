@@ -79,13 +79,15 @@ public final class Travel {
     while (true) {
       double next = at;
       for (Stretch s : blocked) {
-        if (s.from < next - TOUCH && s.to > next + TOUCH) {
+        // stretches that adjoin leave no room between them: a corner passes through a surface there
+        double reached = next == 0 ? -TOUCH : next + TOUCH;
+        if (s.from < reached && s.to > next + TOUCH) {
           next = s.to;
         }
       }
       if (next == at) {
         Pose there = pa.moved(direction.times(at));
-        if (bodies.stream().noneMatch(o -> contained(a, there, o.mesh(), o.pose()))) {
+        if (bodies.stream().noneMatch(o -> sunk(a, there, o.mesh(), o.pose()))) {
           return at;
         }
         double from = at;
@@ -99,17 +101,23 @@ public final class Travel {
     }
   }
 
-  /** Whether one of the two lies wholly inside the other without touching it. */
+  /** Whether one of the two, or a connected part of it, lies inside the other without crossing it. */
   static boolean contained(Mesh a, Pose pa, Mesh b, Pose pb) {
-    return holdsPartOf(b, pb, a, pa) || holdsPartOf(a, pa, b, pb);
+    return holds(b, pb, a, pa, a.representatives()) || holds(a, pa, b, pb, b.representatives());
   }
 
-  private static boolean holdsPartOf(Mesh outer, Pose po, Mesh inner, Pose pi) {
-    if (!po.box(outer.box()).overlaps(pi.box(inner.box()), 0) || !outer.isClosed()) {
+  /** Whether any corner of one lies inside the other; surfaces need not cross between corners. */
+  static boolean sunk(Mesh a, Pose pa, Mesh b, Pose pb) {
+    return holds(b, pb, a, pa, a.places()) || holds(a, pa, b, pb, b.places());
+  }
+
+  private static boolean holds(Mesh outer, Pose po, Mesh inner, Pose pi, int[] vertices) {
+    if (!po.box(outer.box()).overlaps(pi.box(inner.box()), TOUCH) || !outer.isClosed()) {
       return false;
     }
-    for (int v : inner.representatives()) {
-      Vec p = po.unapply(pi.apply(inner.vertex(v)));
+    Pose rel = pi.within(po);
+    for (int v : vertices) {
+      Vec p = rel.apply(inner.vertex(v));
       if (outer.box().holds(p, -TOUCH) && outer.tree().winding(p) > 0 && clear(outer, p)) {
         return true;
       }

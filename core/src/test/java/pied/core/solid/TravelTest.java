@@ -189,6 +189,18 @@ class TravelTest {
   }
 
   @Test
+  void cornersLyingExactlyInASurfaceAreNoWayOut() {
+    // sunk so that a ring of corners lies in the plane of the top: no triangles cross there
+    Mesh pointed = Shapes.turned(16, 0, 0, 0.1, 0.05, 0.1, 0.1);
+    Mesh block = box(-1, -1, -1, 1, 0, 1);
+    Pose sunk = Pose.of(new Vec(0, -0.05, 0), 0);
+    assertThat(Nearness.overlap(pointed, sunk, block, Pose.HERE, 1e-4)).isTrue();
+    assertThat(Travel.toFree(pointed, sunk, block, Pose.HERE, Vec.UP)).isCloseTo(0.05, within(1e-9));
+    Pose deeper = Pose.of(new Vec(0, -0.08, 0), 0);
+    assertThat(Travel.toFree(pointed, deeper, block, Pose.HERE, Vec.UP)).isCloseTo(0.08, within(1e-9));
+  }
+
+  @Test
   void limitHides() {
     Mesh cube = box(0, 0, 0, 1, 1, 1);
     Mesh floor = box(-3, -0.2, -3, 3, 0, 3);

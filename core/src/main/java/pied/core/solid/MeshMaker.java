@@ -1,44 +1,42 @@
-package pied.core.recipe;
+package pied.core.solid;
 
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import pied.core.solid.Mesh;
-import pied.core.solid.Vec;
 
 /** Points and triangles of one part under construction; shading is worked out at the end. */
-final class Soup {
+public final class MeshMaker {
   /** Faces that meet more gently than this are shaded as one curve, degrees. */
   private static final double CREASE = Math.cos(Math.toRadians(38));
 
   private final List<Vec> points = new ArrayList<>();
   private final List<int[]> faces = new ArrayList<>();
 
-  int point(double x, double y, double z) {
+  public int point(double x, double y, double z) {
     points.add(new Vec(x, y, z));
     return points.size() - 1;
   }
 
-  int point(Vec p) {
+  public int point(Vec p) {
     points.add(p);
     return points.size() - 1;
   }
 
-  void triangle(int a, int b, int c) {
+  public void triangle(int a, int b, int c) {
     if (a != b && b != c && c != a) {
       faces.add(new int[] {a, b, c});
     }
   }
 
   /** Four corners, counter-clockwise seen from outside. */
-  void quad(int a, int b, int c, int d) {
+  public void quad(int a, int b, int c, int d) {
     triangle(a, b, c);
     triangle(a, c, d);
   }
 
   /** A closed skin over rings of equally many points, with flat ends; rings run along the outside. */
-  void skin(List<int[]> rings, boolean closeEnds) {
+  public void skin(List<int[]> rings, boolean closeEnds) {
     for (int r = 0; r + 1 < rings.size(); r++) {
       int[] a = rings.get(r);
       int[] b = rings.get(r + 1);
@@ -64,7 +62,7 @@ final class Soup {
   }
 
   /** The mesh, with normals smoothed up to the crease and triangles of no area left out. */
-  Mesh mesh(String finish) {
+  public Mesh mesh(String finish) {
     int[] same = weld();
     List<int[]> kept = new ArrayList<>();
     List<Vec> normals = new ArrayList<>();

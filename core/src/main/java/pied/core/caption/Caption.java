@@ -1,0 +1,205 @@
+package pied.core.caption;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import pied.core.catalog.Article;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/** Writes the caption. Lengths in the chosen unit, without repeating the unit. */
+public final class Caption {
+  private static final List<Side> ROUND = List.of(Side.back, Side.left, Side.right, Side.front);
+
+  private final Space space;
+  private final LengthUnit unit;
+  private final List<Phrase> out = new ArrayList<>();
+
+  private Caption(Space space, LengthUnit unit) {
+    this.space = space;
+    this.unit = unit;
+  }
+
+  /**
+   * The caption of a selection.
+   *
+   * @param title name of the space
+   * @param ids pieces selected, the lead last; may be empty
+   * @throws pied.core.Refusal if one is not there
+   */
+  public static List<Phrase> of(Space space, String title, List<String> ids, LengthUnit unit) {
+    Caption c = new Caption(space, unit);
+    List<Piece> pieces = ids.stream().map(space::piece).toList();
+    if (pieces.isEmpty()) {
+      c.room(title);
+    } else if (pieces.size() == 1) {
+      c.one(pieces.get(0));
+    } else {
+      c.several(pieces);
+    }
+    return c.out;
+  }
+
+  private void room(String title) {
+    var extent = space.shell().extent();
+    int n = space.pieces().size();
+    out.add(Phrase.word(title, null));
+    text(" — " + unit.text(extent.x()) + " across × " + unit.text(extent.z()) + " deep × "
+        + unit.text(space.shell().height()) + " high, "
+        + String.format(Locale.ROOT, "%.1f", space.shell().area()) + " m² of floor, with "
+        + (n == 0 ? "nothing in it yet" : n == 1 ? "one piece" : n + " pieces") + ". ");
+    text(
+        n == 0
+            ? "Drag something in from the catalog, or press Enter on a card and click where it goes."
+            : "Click a piece to read and change its size and place; drag another one in from the catalog.");
+  }
+
+  private void one(Piece p) {
+    List<String> self = List.of(p.id());
+    out.add(Phrase.field(p.name(), "Name", "name", Map.of("do", "rename", "piece", p.id())));
+    text(" — ");
+    sizes(self, p, unit::fine);
+    text(", " + preposition(p) + " ");
+    carrier(p);
+    if (p.on().kind() != On.Kind.floor) {
+      text(", underside at ");
+      place(p, "y", "Height of the underside above the floor", p.at().y());
+    }
+    for (Side side : ROUND) {
+      Reach r = Reach.of(space, p, side);
+      if (r == null) {
+        continue;
+      }
+      text(", ");
+      if (r.distance() < 0) {
+        text("overlapping ");
+        out.add(Phrase.word(r.toName(), space.has(r.to()) ? r.to() : null));
+        break;
+      }
+      out.add(
+          Phrase.field(
+              unit.fine(r.distance()),
+              "Distance " + side.words(),
+              "distance",
+              Map.of("do", "setDistance", "piece", p.id(), "side", side.name())));
+      text(" " + side.words() + " to ");
+      out.add(Phrase.word(r.toName(), space.has(r.to()) ? r.to() : null));
+    }
+    text(", facing ");
+    turn(self, p);
+    text(", at ");
+    place(p, "x", "Across from the datum, to the middle", p.at().x());
+    text(" across, ");
+    place(p, "z", "Deep from the datum, to the middle", p.at().z());
+    text(" deep. ");
+    swatches(self, p);
+  }
+
+  private void several(List<Piece> pieces) {
+    List<String> ids = pieces.stream().map(Piece::id).toList();
+    Piece lead = pieces.get(pieces.size() - 1);
+    out.add(Phrase.word(pieces.size() + " pieces", null));
+    text(", the lead is ");
+    out.add(Phrase.word(lead.name(), lead.id()));
+    text(" — ");
+    sizesOfSeveral(pieces, ids);
+    text(", facing ");
+    boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);
+    out.add(
+        Phrase.field(
+            same ? angle(lead.turn()) : "various",
+            "Turn, degrees",
+            "to",
+            Map.of("do", "turn", "pieces", ids)));
+    text(". A number typed here is given to all of them. ");
+    if (pieces.stream().allMatch(p -> p.article().equals(lead.article()))) {
+      swatches(ids, lead);
+    }
+  }
+
+  private void sizesOfSeveral(List<Piece> pieces, List<String> ids) {
+    Map<String, Object> edit = Map.of("do", "size", "pieces", ids);
+    shared(pieces, p -> p.size().width(), "Width", "size.width", edit);
+    text(" wide × ");
+    shared(pieces, p -> p.size().depth(), "Depth", "size.depth", edit);
+    text(" deep × ");
+    shared(pieces, p -> p.size().height(), "Height", "size.height", edit);
+    text(" high");
+  }
+
+  private void shared(
+      List<Piece> pieces, Function<Piece, Double> of, String label, String slot, Map<String, Object> edit) {
+    double first = of.apply(pieces.get(0));
+    boolean same = pieces.stream().allMatch(p -> Math.abs(of.apply(p) - first) < 1e-7);
+    out.add(Phrase.field(same ? unit.fine(first) : "various", label, slot, edit));
+  }
+
+  private void sizes(List<String> ids, Piece p, Function<Double, String> print) {
+    Map<String, Object> edit = Map.of("do", "size", "pieces", ids);
+    out.add(Phrase.field(print.apply(p.size().width()), "Width", "size.width", edit));
+    text(" wide × ");
+    out.add(Phrase.field(print.apply(p.size().depth()), "Depth", "size.depth", edit));
+    text(" deep × ");
+    out.add(Phrase.field(print.apply(p.size().height()), "Height", "size.height", edit));
+    text(" high");
+  }
+
+  private void turn(List<String> ids, Piece p) {
+    out.add(
+        Phrase.field(angle(p.turn()), "Turn, degrees", "to", Map.of("do", "turn", "pieces", ids)));
+  }
+
+  private static String angle(double turn) {
+    double t = Math.round(turn * 10) / 10.0;
+    return (t == Math.rint(t) ? String.valueOf((int) t) : String.valueOf(t)) + "°";
+  }
+
+  private void place(Piece p, String direction, String label, double value) {
+    out.add(
+        Phrase.field(
+            unit.fine(value), label, "to." + direction, Map.of("do", "moveTo", "piece", p.id())));
+  }
+
+  private static String preposition(Piece p) {
+    return switch (p.on().kind()) {
+      case ceiling -> "hanging from";
+      case nothing -> "touching";
+      default -> "on";
+    };
+  }
+
+  private void carrier(Piece p) {
+    String words =
+        switch (p.on().kind()) {
+          case floor -> "the floor";
+          case ceiling -> "the ceiling";
+          case wall -> "wall " + p.on().id();
+          case piece -> space.piece(p.on().id()).name();
+          case nothing -> "nothing";
+        };
+    out.add(Phrase.word(words, p.on().kind() == On.Kind.piece ? p.on().id() : null));
+  }
+
+  private void swatches(List<String> ids, Piece p) {
+    Article article = space.article(p);
+    article
+        .finishes()
+        .forEach(
+            (part, finish) ->
+                out.add(
+                    Phrase.swatch(
+                        finish.name(),
+                        p.finishes().getOrDefault(part, finish.colour()),
+                        Map.of("do", "recolour", "pieces", ids, "part", part))));
+  }
+
+  private void text(String s) {
+    out.add(Phrase.text(s));
+  }
+}

@@ -1,0 +1,2 @@
+/** What is wrong in a space: snags. */
+package pied.core.check;

@@ -1,0 +1,2 @@
+/** Line drawings of bodies: what one sees from above or from the front. */
+package pied.core.drawing;

@@ -1,0 +1,53 @@
+package pied.core.edit;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonValue;
+import com.fasterxml.jackson.databind.JsonNode;
+import pied.core.Refusal;
+import pied.core.units.Entry;
+import pied.core.units.LengthUnit;
+
+/**
+ * A length or an angle in an edit: a number (metres, degrees), or a text as a person typed it.
+ *
+ * @param text what was typed, or null
+ * @param number otherwise
+ */
+public record Amount(String text, double number) {
+  public static Amount of(double number) {
+    return new Amount(null, number);
+  }
+
+  @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+  static Amount read(JsonNode node) {
+    if (node.isNumber()) {
+      return of(node.doubleValue());
+    }
+    if (node.isTextual()) {
+      return new Amount(node.textValue(), 0);
+    }
+    throw new Refusal("A measure is a number in metres or a text such as \"140cm\", not " + node.getNodeType());
+  }
+
+  @JsonValue
+  Object write() {
+    return text == null ? (Object) number : text;
+  }
+
+  /** The length meant, metres, given the one that stands there. */
+  double length(LengthUnit unit, double current) {
+    return finite(text == null ? number : Entry.length(text, unit).from(current));
+  }
+
+  /** The angle meant, degrees, given the one that stands there. */
+  double angle(double current) {
+    return finite(text == null ? number : Entry.angle(text).from(current));
+  }
+
+  private static double finite(double v) {
+    if (!Double.isFinite(v) || Math.abs(v) > 1e5) {
+      throw new Refusal("That number is out of all measure.");
+    }
+    return v;
+  }
+}

@@ -1,0 +1,58 @@
+package pied.core.edit;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import pied.core.piece.Piece;
+import pied.core.space.Space;
+
+/** What was added, altered and removed. Reversed, it undoes itself. */
+public record Change(List<Piece> added, List<Altered> altered, List<Piece> removed) {
+  /** One piece before and after. */
+  public record Altered(Piece before, Piece after) {}
+
+  /** What turns one space into another. */
+  public static Change between(Space before, Space after) {
+    List<Piece> added = new ArrayList<>();
+    List<Altered> altered = new ArrayList<>();
+    List<Piece> removed = new ArrayList<>();
+    for (Piece p : after.pieces()) {
+      if (!before.has(p.id())) {
+        added.add(p);
+      } else if (!before.piece(p.id()).equals(p)) {
+        altered.add(new Altered(before.piece(p.id()), p));
+      }
+    }
+    for (Piece p : before.pieces()) {
+      if (!after.has(p.id())) {
+        removed.add(p);
+      }
+    }
+    return new Change(added, altered, removed);
+  }
+
+  public Change reversed() {
+    return new Change(
+        removed, altered.stream().map(a -> new Altered(a.after, a.before)).toList(), added);
+  }
+
+  public Space apply(Space space) {
+    List<Piece> in = new ArrayList<>(added);
+    altered.forEach(a -> in.add(a.after));
+    return space.without(removed.stream().map(Piece::id).toList()).with(in);
+  }
+
+  public boolean isEmpty() {
+    return added.isEmpty() && altered.isEmpty() && removed.isEmpty();
+  }
+
+  /** Pieces as they are afterwards: added and altered. */
+  public Collection<Piece> changed() {
+    Map<String, Piece> all = new TreeMap<>();
+    added.forEach(p -> all.put(p.id(), p));
+    altered.forEach(a -> all.put(a.after.id(), a.after));
+    return all.values();
+  }
+}

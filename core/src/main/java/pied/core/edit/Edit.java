@@ -1,0 +1,92 @@
+package pied.core.edit;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
+import java.util.Map;
+import pied.core.measure.Side;
+import pied.core.solid.Vec;
+
+/** One thing done to a space, as data. Pieces are named by id. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "do")
+@JsonSubTypes({
+  @JsonSubTypes.Type(value = Edit.Place.class, name = "place"),
+  @JsonSubTypes.Type(value = Edit.MoveBy.class, name = "moveBy"),
+  @JsonSubTypes.Type(value = Edit.MoveTo.class, name = "moveTo"),
+  @JsonSubTypes.Type(value = Edit.SetDistance.class, name = "setDistance"),
+  @JsonSubTypes.Type(value = Edit.Settle.class, name = "settle"),
+  @JsonSubTypes.Type(value = Edit.Turn.class, name = "turn"),
+  @JsonSubTypes.Type(value = Edit.Resize.class, name = "size"),
+  @JsonSubTypes.Type(value = Edit.Rename.class, name = "rename"),
+  @JsonSubTypes.Type(value = Edit.Recolour.class, name = "recolour"),
+  @JsonSubTypes.Type(value = Edit.Copy.class, name = "copy"),
+  @JsonSubTypes.Type(value = Edit.Remove.class, name = "remove"),
+})
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public sealed interface Edit {
+  /** A line of sight. */
+  record Sight(Vec from, Vec along) {}
+
+  /** A point of the plan, metres. */
+  record PlanPoint(Amount x, Amount z) {}
+
+  /** New measures; what is missing stays. */
+  record Measures(Amount width, Amount depth, Amount height) {}
+
+  /** A place read from the datum; what is missing stays. */
+  record Place3(Amount x, Amount y, Amount z) {}
+
+  /**
+   * Puts an article into the space, by its mounting, at a point of the plan or where a sight meets
+   * something.
+   *
+   * @param piece id for the new piece, or null to have one made
+   * @param turn degrees, or null for the usual
+   */
+  record Place(
+      String piece,
+      String article,
+      Measures size,
+      PlanPoint at,
+      Sight ray,
+      Amount turn,
+      String name,
+      Map<String, String> finishes)
+      implements Edit {}
+
+  /** Moves pieces across (x), up (y) and deep (z); what they carry goes along. */
+  record MoveBy(List<String> pieces, Place3 by) implements Edit {}
+
+  /** Moves one piece to a place read from the datum. */
+  record MoveTo(String piece, Place3 to) implements Edit {}
+
+  /** Moves one piece so that a side of it is so far from what is next that way. */
+  record SetDistance(String piece, Side side, Amount distance) implements Edit {}
+
+  /** Lets pieces come to rest: down onto what is beneath, or up out of what they are sunk in. */
+  record Settle(List<String> pieces) implements Edit {}
+
+  /** Turns pieces about their own middles, to an angle or by one. */
+  record Turn(List<String> pieces, Amount to, Amount by) implements Edit {}
+
+  /**
+   * Gives pieces a size.
+   *
+   * @param hold the side that stays where it is; null: a side that touches something stays, else the
+   *     middle; and the underside (of what hangs, the top)
+   */
+  record Resize(List<String> pieces, Measures size, Side hold) implements Edit {}
+
+  /** Names a piece. */
+  record Rename(String piece, String name) implements Edit {}
+
+  /** Gives a finish part of pieces a colour, or with null its own again. */
+  record Recolour(List<String> pieces, String part, String colour) implements Edit {}
+
+  /** Copies pieces with all they carry; null for the usual place beside. */
+  record Copy(List<String> pieces, Place3 by) implements Edit {}
+
+  /** Removes pieces; what they carried comes to rest on what is beneath. */
+  record Remove(List<String> pieces) implements Edit {}
+}

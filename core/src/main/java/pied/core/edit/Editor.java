@@ -1,0 +1,579 @@
+package pied.core.edit;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import pied.core.Refusal;
+import pied.core.catalog.Article;
+import pied.core.catalog.Mounting;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.place.Target;
+import pied.core.size.Size;
+import pied.core.solid.Body;
+import pied.core.solid.Pose;
+import pied.core.solid.Vec;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.units.LengthUnit;
+
+/**
+ * Applies edits to a space: what comes out is a new space and what there is to say about it, or a
+ * {@link Refusal}, and then nothing has happened.
+ */
+public final class Editor {
+  /** Longest name of a piece, letters. */
+  public static final int LONGEST_NAME = 120;
+
+  /** Most pieces a space may hold. */
+  public static final int MOST_PIECES = 20_000;
+
+  private final LengthUnit unit;
+  private final Supplier<String> newId;
+  private final List<String> said = new ArrayList<>();
+  private Space space;
+
+  private Editor(Space space, LengthUnit unit, Supplier<String> newId) {
+    this.space = space;
+    this.unit = unit;
+    this.newId = newId;
+  }
+
+  /** The space after, the change, and remarks for the person, in sentences. */
+  public record Outcome(Space space, Change change, List<String> said) {}
+
+  /**
+   * Applies several edits as one.
+   *
+   * @param unit what a bare number in a typed text means
+   * @param newId makes ids for new pieces
+   * @throws Refusal if one of them cannot be done; it names which if there are several
+   */
+  public static Outcome apply(
+      Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId) {
+    if (edits.isEmpty()) {
+      throw new Refusal("There is no edit in this request.");
+    }
+    Editor editor = new Editor(space, unit, newId);
+    for (int i = 0; i < edits.size(); i++) {
+      try {
+        editor.apply(edits.get(i));
+      } catch (Refusal e) {
+        throw edits.size() == 1 ? e : new Refusal("Edit " + (i + 1) + ": " + e.getMessage());
+      }
+    }
+    return new Outcome(editor.space, Change.between(space, editor.space), editor.said);
+  }
+
+  private void apply(Edit edit) {
+    if (edit instanceof Edit.Place e) {
+      place(e);
+    } else if (edit instanceof Edit.MoveBy e) {
+      moveBy(some(e.pieces()), e.by());
+    } else if (edit instanceof Edit.MoveTo e) {
+      moveTo(e);
+    } else if (edit instanceof Edit.SetDistance e) {
+      setDistance(e);
+    } else if (edit instanceof Edit.Settle e) {
+      settle(some(e.pieces()), true);
+    } else if (edit instanceof Edit.Turn e) {
+      turn(e);
+    } else if (edit instanceof Edit.Resize e) {
+      some(e.pieces()).forEach(id -> size(id, need(e.size(), "size"), e.hold()));
+    } else if (edit instanceof Edit.Rename e) {
+      space = space.with(space.piece(e.piece()).withName(name(e.name())));
+    } else if (edit instanceof Edit.Recolour e) {
+      some(e.pieces()).forEach(id -> recolour(id, e.part(), e.colour()));
+    } else if (edit instanceof Edit.Copy e) {
+      copy(some(e.pieces()), e.by());
+    } else if (edit instanceof Edit.Remove e) {
+      remove(some(e.pieces()));
+    } else {
+      throw new Refusal("This edit is not known.");
+    }
+  }
+
+  // ---- placing
+
+  private void place(Edit.Place e) {
+    Article article = space.shapes().catalog().article(e.article());
+    if (space.pieces().size() >= MOST_PIECES) {
+      throw new Refusal("The space holds " + MOST_PIECES + " pieces; no more fit into one space.");
+    }
+    Size size = article.size();
+    if (e.size() != null) {
+      size = measured(size, e.size(), article);
+      article.sizing().check(article.name(), size);
+    }
+    String id = e.piece() == null ? newId.get() : e.piece();
+    if (id.isBlank() || id.length() > 64) {
+      throw new Refusal("An id for a piece has 1 to 64 letters.");
+    }
+    if (space.has(id)) {
+      throw new Refusal("There is a piece with the id “" + id + "” already.");
+    }
+    Target target;
+    if (e.ray() != null) {
+      Vec along = need(e.ray().along(), "ray.along");
+      Vec from = need(e.ray().from(), "ray.from");
+      if (!along.isFinite() || !from.isFinite() || along.length() < 1e-9) {
+        throw new Refusal("The line of sight points nowhere.");
+      }
+      target = new Target.Sight(from, along.unit());
+    } else {
+      Edit.PlanPoint p = need(e.at(), "at");
+      target =
+          new Target.OnPlan(
+              new Spot(need(p.x(), "at.x").length(unit, 0), need(p.z(), "at.z").length(unit, 0)));
+    }
+    Double turn = e.turn() == null ? null : e.turn().angle(0);
+    Rest rest = new Resting(space, article, size, Set.of()).at(target, turn);
+    String name = e.name() == null ? freeName(article.name()) : name(e.name());
+    Map<String, String> finishes = new HashMap<>();
+    if (e.finishes() != null) {
+      e.finishes().forEach((part, colour) -> finishes.put(part(article, part), colour(colour)));
+    }
+    Piece piece =
+        new Piece(id, article.id(), name, size, rest.at(), 0, rest.on(), finishes)
+            .withTurn(rest.turn());
+    space = space.with(piece);
+    if (rest.aside() > 0.005) {
+      said.add(name + " was set " + unit.fine(rest.aside()) + " aside, where it is free.");
+    }
+    sayOverlaps(List.of(id));
+  }
+
+  /** The name itself, or with the first free number behind it. */
+  private String freeName(String name) {
+    Set<String> taken = new HashSet<>();
+    space.pieces().forEach(p -> taken.add(p.name()));
+    if (!taken.contains(name)) {
+      return name;
+    }
+    int n = 2;
+    while (taken.contains(name + " " + n)) {
+      n++;
+    }
+    return name + " " + n;
+  }
+
+  private static String name(String name) {
+    if (name == null || name.isBlank()) {
+      throw new Refusal("A piece needs a name of at least one letter.");
+    }
+    if (name.length() > LONGEST_NAME) {
+      throw new Refusal(
+          "A name may have up to " + LONGEST_NAME + " letters; this one has " + name.length() + ".");
+    }
+    return name.strip().replaceAll("\\p{Cntrl}", " ");
+  }
+
+  // ---- moving
+
+  private void moveBy(List<String> ids, Edit.Place3 by) {
+    need(by, "by");
+    Vec v = new Vec(length(by.x(), 0), length(by.y(), 0), length(by.z(), 0));
+    shift(ids, v);
+    if (v.y() == 0) {
+      settle(tops(ids), false);
+    } else {
+      carriers(ids);
+    }
+    sayOverlaps(ids);
+  }
+
+  private void moveTo(Edit.MoveTo e) {
+    Piece p = space.piece(e.piece());
+    Edit.Place3 to = need(e.to(), "to");
+    Vec at =
+        new Vec(
+            length(to.x(), p.at().x()), length(to.y(), p.at().y()), length(to.z(), p.at().z()));
+    shift(List.of(p.id()), at.minus(p.at()));
+    if (to.y() == null) {
+      settle(List.of(p.id()), false);
+    } else {
+      carriers(List.of(p.id()));
+    }
+    sayOverlaps(List.of(p.id()));
+  }
+
+  private void setDistance(Edit.SetDistance e) {
+    Piece p = space.piece(e.piece());
+    Side side = need(e.side(), "side");
+    Reach reach = Reach.of(space, p, side);
+    if (reach == null) {
+      throw new Refusal("There is nothing " + side.words() + " of " + p.name() + " to be at a distance from.");
+    }
+    double wanted = need(e.distance(), "distance").length(unit, reach.distance());
+    if (wanted < 0) {
+      throw new Refusal(
+          "A distance is 0 or more; " + unit.fine(wanted) + " would push " + p.name() + " into "
+              + reach.toName() + ".");
+    }
+    Vec way = p.pose().direct(side.outward());
+    double by = reach.distance() - wanted;
+    if (by < 0) {
+      Reach behind = Reach.of(space, p, side.opposite());
+      if (behind != null && behind.distance() >= 0 && behind.distance() < -by - 1e-9) {
+        throw new Refusal(
+            "Only " + unit.fine(reach.distance() + behind.distance()) + " is free between "
+                + reach.toName() + " and " + behind.toName() + "; " + unit.fine(wanted)
+                + " does not fit.");
+      }
+    }
+    shift(List.of(p.id()), way.times(by));
+    if (side == Side.top || side == Side.under) {
+      carriers(List.of(p.id()));
+    } else {
+      settle(List.of(p.id()), false);
+    }
+    sayOverlaps(List.of(p.id()));
+  }
+
+  /** Moves pieces and all they carry by a vector. */
+  private void shift(Collection<String> ids, Vec by) {
+    alter(withCarried(ids), p -> p.withAt(p.at().plus(by)));
+  }
+
+  private Set<String> withCarried(Collection<String> ids) {
+    Set<String> all = new LinkedHashSet<>(ids);
+    all.addAll(space.carriedBy(ids));
+    return all;
+  }
+
+  private void alter(Collection<String> ids, UnaryOperator<Piece> how) {
+    List<Piece> next = new ArrayList<>();
+    for (String id : ids) {
+      Piece p = how.apply(space.piece(id));
+      if (!p.at().isFinite() || p.at().length() > 1e5) {
+        throw new Refusal("That is too far away.");
+      }
+      next.add(p);
+    }
+    space = space.with(next);
+  }
+
+  /** Of some pieces those that are not carried by others of them. */
+  private List<String> tops(List<String> ids) {
+    Set<String> carried = space.carriedBy(ids);
+    List<String> tops = new ArrayList<>(ids);
+    tops.removeIf(
+        id -> {
+          On on = space.piece(id).on();
+          return on.kind() == On.Kind.piece && (ids.contains(on.id()) || carried.contains(on.id()));
+        });
+    return tops;
+  }
+
+  // ---- resting
+
+  /**
+   * Lets pieces come to rest, the lowest first, each with what it carries.
+   *
+   * @param always also those that touch their carrier are tried again
+   */
+  private void settle(Collection<String> ids, boolean always) {
+    List<String> order = new ArrayList<>(ids);
+    order.sort(Comparator.comparingDouble(id -> space.piece(id).at().y()));
+    for (String id : order) {
+      Piece p = space.piece(id);
+      Article article = space.article(p);
+      Resting resting = Resting.of(space, p);
+      On touched = resting.carrier(p.pose());
+      if (article.mounting() != Mounting.STANDS) {
+        if (!touched.equals(On.NOTHING)) {
+          space = space.with(p.withOn(touched));
+        } else {
+          rehang(p, resting, article);
+        }
+        continue;
+      }
+      Rest rest = resting.settle(p.at(), p.turn());
+      if (rest.on().equals(On.NOTHING)) {
+        said.add(p.name() + " is outside; there is no floor beneath it.");
+        space = space.with(p.withOn(On.NOTHING));
+        continue;
+      }
+      double by = rest.at().y() - p.at().y();
+      if (Math.abs(by) <= (always ? 0 : Resting.CONTACT)) {
+        space = space.with(p.withOn(rest.on()));
+        continue;
+      }
+      shift(List.of(id), new Vec(0, by, 0));
+      space = space.with(space.piece(id).withOn(rest.on()));
+      if (Math.abs(by) > 0.001) {
+        said.add(p.name() + " came to rest on " + carrierName(rest.on()) + ".");
+      }
+    }
+  }
+
+  private void rehang(Piece p, Resting resting, Article article) {
+    if (!space.shell().holds(new Spot(p.at().x(), p.at().z()))) {
+      space = space.with(p.withOn(On.NOTHING));
+      return;
+    }
+    Rest rest = resting.at(new Target.OnPlan(new Spot(p.at().x(), p.at().z())), p.turn());
+    Vec at = rest.at();
+    if (article.mounting() == Mounting.WALL) {
+      at = new Vec(at.x(), p.at().y(), at.z()); // back to the wall, at its own height
+    }
+    space = space.with(p.withAt(at).withTurn(rest.turn()).withOn(rest.on()));
+    said.add(p.name() + " went to " + carrierName(rest.on()) + ".");
+  }
+
+  private String carrierName(On on) {
+    return switch (on.kind()) {
+      case floor -> "the floor";
+      case ceiling -> "the ceiling";
+      case wall -> "wall " + on.id();
+      case piece -> space.piece(on.id()).name();
+      case nothing -> "nothing";
+    };
+  }
+
+  /** Works out anew what carries pieces that were put exactly somewhere. */
+  private void carriers(Collection<String> ids) {
+    for (String id : ids) {
+      Piece p = space.piece(id);
+      On on = Resting.of(space, p).carrier(p.pose());
+      space = space.with(p.withOn(on));
+      if (on.equals(On.NOTHING)) {
+        said.add(p.name() + " touches nothing that could carry it.");
+      }
+    }
+  }
+
+  // ---- turning
+
+  private void turn(Edit.Turn e) {
+    List<String> ids = tops(some(e.pieces()));
+    if ((e.to() == null) == (e.by() == null)) {
+      throw new Refusal("Say what to turn to, or what by.");
+    }
+    for (String id : ids) {
+      Piece p = space.piece(id);
+      double to = e.to() != null ? e.to().angle(p.turn()) : p.turn() + e.by().angle(0);
+      double by = to - p.turn();
+      Pose about = Pose.of(Vec.ZERO, by);
+      Vec middle = p.at();
+      alter(
+          withCarried(List.of(id)),
+          q -> {
+            Vec at = q.id().equals(id) ? q.at() : middle.plus(about.direct(q.at().minus(middle)));
+            return q.withAt(at).withTurn(q.id().equals(id) ? to : q.turn() + by);
+          });
+    }
+    if (ids.stream().allMatch(id -> space.article(space.piece(id)).mounting() == Mounting.STANDS)) {
+      settle(ids, false);
+    } else {
+      carriers(ids);
+    }
+    sayOverlaps(ids);
+  }
+
+  // ---- sizing
+
+  private Size measured(Size now, Edit.Measures m, Article article) {
+    double w = length(m.width(), now.width());
+    double d = length(m.depth(), now.depth());
+    double h = length(m.height(), now.height());
+    Set<String> tied = article.sizing().tied();
+    if (tied.contains("width") && tied.contains("depth")) {
+      if (m.width() != null) {
+        d = w;
+      } else if (m.depth() != null) {
+        w = d;
+      }
+    }
+    for (double v : new double[] {w, d, h}) {
+      if (v <= 0) {
+        throw new Refusal("A size must be more than zero; " + unit.fine(v) + " was asked for.");
+      }
+      if (v > Size.MOST) {
+        throw new Refusal("Nothing here is larger than 100 m.");
+      }
+    }
+    return new Size(w, d, h);
+  }
+
+  private void size(String id, Edit.Measures m, Side hold) {
+    Piece p = space.piece(id);
+    Article article = space.article(p);
+    Size size = measured(p.size(), m, article);
+    article.sizing().check(p.name(), size);
+    Vec shift =
+        new Vec(
+            held(p, hold, Side.left, Side.right, size.width() - p.size().width()),
+            0,
+            held(p, hold, Side.back, Side.front, size.depth() - p.size().depth()));
+    double up = size.height() - p.size().height();
+    boolean fromTop = hold == Side.top || hold == null && article.mounting() == Mounting.HANGS;
+    boolean fromMiddle = hold == null && article.mounting() == Mounting.WALL && !Double.isNaN(article.usualMiddle());
+    double rise = fromTop ? -up : fromMiddle ? -up / 2 : 0;
+    Vec at = p.at().plus(p.pose().direct(shift)).plus(new Vec(0, rise, 0));
+    Set<String> carried = space.carriedBy(id);
+    space = space.with(p.withSize(size).withAt(at));
+    if (!carried.isEmpty()) { // what stands on it stays over its place and comes to rest again
+      if (up > 0) {
+        alter(carried, q -> q.withAt(q.at().plus(new Vec(0, up, 0))));
+      }
+      settle(carried, true);
+    }
+    carriers(List.of(id));
+    sayOverlaps(List.of(id));
+  }
+
+  /**
+   * How far the middle moves along one of the piece's own directions when it grows by so much: half
+   * of it away from the side that holds.
+   */
+  private double held(Piece p, Side hold, Side low, Side high, double growth) {
+    if (growth == 0) {
+      return 0;
+    }
+    boolean holdsLow = hold == low;
+    boolean holdsHigh = hold == high;
+    if (hold == null) {
+      holdsLow = touches(p, low);
+      holdsHigh = !holdsLow && touches(p, high);
+      if (space.article(p).mounting() == Mounting.WALL && low == Side.back) {
+        holdsLow = true;
+        holdsHigh = false;
+      }
+    }
+    return holdsLow ? growth / 2 : holdsHigh ? -growth / 2 : 0;
+  }
+
+  private boolean touches(Piece p, Side side) {
+    Reach r = Reach.of(space, p, side);
+    return r != null && r.distance() < Resting.CONTACT;
+  }
+
+  // ---- finishes
+
+  private void recolour(String id, String part, String colour) {
+    Piece p = space.piece(id);
+    Map<String, String> next = new HashMap<>(p.finishes());
+    String key = part(space.article(p), part);
+    if (colour == null) {
+      next.remove(key);
+    } else {
+      next.put(key, colour(colour));
+    }
+    space = space.with(p.withFinishes(next));
+  }
+
+  private static String part(Article article, String part) {
+    if (part == null || !article.finishes().containsKey(part)) {
+      throw new Refusal(
+          article.name() + " has no part “" + part + "”; it has " + String.join(", ", article.finishes().keySet()) + ".");
+    }
+    return part;
+  }
+
+  private static String colour(String colour) {
+    if (colour == null || !colour.matches("#[0-9A-Fa-f]{6}")) {
+      throw new Refusal("A colour is written as #RRGGBB, such as #B4674B.");
+    }
+    return colour.toUpperCase(java.util.Locale.ROOT);
+  }
+
+  // ---- copying and removing
+
+  private void copy(List<String> ids, Edit.Place3 by) {
+    List<String> tops = tops(ids);
+    Map<String, String> twin = new HashMap<>();
+    Set<String> all = withCarried(tops);
+    all.forEach(id -> twin.put(id, newId.get()));
+    if (space.pieces().size() + all.size() > MOST_PIECES) {
+      throw new Refusal("The space holds at most " + MOST_PIECES + " pieces.");
+    }
+    double beside = tops.stream().mapToDouble(id -> space.piece(id).size().width()).max().orElse(0) + 0.1;
+    List<Piece> made = new ArrayList<>();
+    for (String id : all) {
+      Piece p = space.piece(id);
+      Vec v =
+          by == null
+              ? p.pose().direct(new Vec(beside, 0, 0))
+              : new Vec(length(by.x(), 0), length(by.y(), 0), length(by.z(), 0));
+      if (by == null && !tops.contains(id)) {
+        Piece top = topOf(p, tops);
+        v = top.pose().direct(new Vec(beside, 0, 0));
+      }
+      On on = p.on().kind() == On.Kind.piece && twin.containsKey(p.on().id())
+          ? On.piece(twin.get(p.on().id()))
+          : p.on();
+      made.add(p.withId(twin.get(id)).withAt(p.at().plus(v)).withOn(on));
+    }
+    for (Piece p : made) {
+      space = space.with(p.withName(freeName(p.name().replaceAll(" \\d+$", ""))));
+    }
+    List<String> copies = tops.stream().map(twin::get).toList();
+    settle(copies, false);
+    sayOverlaps(copies);
+  }
+
+  private Piece topOf(Piece p, List<String> tops) {
+    Piece q = p;
+    while (!tops.contains(q.id())) {
+      q = space.piece(q.on().id());
+    }
+    return q;
+  }
+
+  private void remove(List<String> ids) {
+    Set<String> left = space.carriedBy(ids);
+    left.removeAll(Set.copyOf(ids));
+    List<String> bereft =
+        left.stream().filter(id -> ids.contains(space.piece(id).on().id())).toList();
+    space = space.without(ids);
+    settle(bereft, true);
+  }
+
+  // ---- words
+
+  private void sayOverlaps(Collection<String> ids) {
+    for (String id : ids) {
+      Piece p = space.piece(id);
+      Set<String> own = new HashSet<>(space.carriedBy(id));
+      own.add(id);
+      List<Body> met =
+          space.bodies().overlapping(
+              space.shapes().mesh(p), p.pose(), Resting.CONTACT, b -> !own.contains(b.id()));
+      if (!met.isEmpty()) {
+        said.add(p.name() + " overlaps " + space.nameOf(met.get(0).id()) + ".");
+      }
+    }
+  }
+
+  private List<String> some(List<String> ids) {
+    if (ids == null || ids.isEmpty()) {
+      throw new Refusal("No piece was named.");
+    }
+    ids.forEach(space::piece);
+    return List.copyOf(new LinkedHashSet<>(ids));
+  }
+
+  private double length(Amount amount, double current) {
+    return amount == null ? current : amount.length(unit, current);
+  }
+
+  private static <T> T need(T value, String name) {
+    if (value == null) {
+      throw new Refusal("The edit lacks “" + name + "”.");
+    }
+    return value;
+  }
+}

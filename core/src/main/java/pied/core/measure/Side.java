@@ -1,0 +1,50 @@
+package pied.core.measure;
+
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+
+/** The six sides of a piece, by its own directions; left and right as one stands behind it. */
+public enum Side {
+  left(-1, 0, 0, "on its left"),
+  right(1, 0, 0, "on its right"),
+  front(0, 0, 1, "in front"),
+  back(0, 0, -1, "behind"),
+  top(0, 1, 0, "above"),
+  under(0, -1, 0, "below");
+
+  private final Vec outward;
+  private final String words;
+
+  Side(double x, double y, double z, String words) {
+    outward = new Vec(x, y, z);
+    this.words = words;
+  }
+
+  /** Direction out of this side, in the piece's own frame. */
+  public Vec outward() {
+    return outward;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  public Side opposite() {
+    return switch (this) {
+      case left -> right;
+      case right -> left;
+      case front -> back;
+      case back -> front;
+      case top -> under;
+      case under -> top;
+    };
+  }
+
+  /** Middle of this side of a box of this size standing at zero. */
+  public Vec middle(Size s) {
+    return new Vec(
+        outward.x() * s.width() / 2,
+        s.height() / 2 * (1 + outward.y()),
+        outward.z() * s.depth() / 2);
+  }
+}

@@ -1,0 +1,30 @@
+package pied.core.piece;
+
+/**
+ * What a piece stands on, hangs from or is fixed to.
+ *
+ * @param kind what sort of carrier
+ * @param id the piece or the wall; null for floor, ceiling and nothing
+ */
+public record On(Kind kind, String id) {
+  /** Sorts of carriers. */
+  public enum Kind {
+    floor,
+    piece,
+    wall,
+    ceiling,
+    nothing
+  }
+
+  public static final On FLOOR = new On(Kind.floor, null);
+  public static final On CEILING = new On(Kind.ceiling, null);
+  public static final On NOTHING = new On(Kind.nothing, null);
+
+  public static On piece(String id) {
+    return new On(Kind.piece, id);
+  }
+
+  public static On wall(String name) {
+    return new On(Kind.wall, name);
+  }
+}

@@ -1,0 +1,50 @@
+package pied.core.piece;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import pied.core.catalog.Article;
+import pied.core.catalog.Catalog;
+import pied.core.size.Size;
+import pied.core.solid.Mesh;
+
+/** Meshes of articles at sizes, built once and kept while they are in use. Safe for threads. */
+public final class Shapes {
+  private static final int KEPT = 2000;
+
+  private record Key(String article, Size size) {}
+
+  private final Catalog catalog;
+  private final Map<Key, Mesh> meshes =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(64, 0.75f, true) {
+            private static final long serialVersionUID = 1;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Key, Mesh> eldest) {
+              return size() > KEPT;
+            }
+          });
+
+  public Shapes(Catalog catalog) {
+    this.catalog = catalog;
+  }
+
+  public Catalog catalog() {
+    return catalog;
+  }
+
+  public Article article(Piece p) {
+    return catalog.article(p.article());
+  }
+
+  /** The mesh of an article at a size, in its own frame. */
+  public Mesh mesh(String article, Size size) {
+    return meshes.computeIfAbsent(
+        new Key(article, size), k -> catalog.article(article).recipe().build(size));
+  }
+
+  public Mesh mesh(Piece p) {
+    return mesh(p.article(), p.size());
+  }
+}

@@ -1,0 +1,2 @@
+/** Pieces: articles placed in a space. */
+package pied.core.piece;

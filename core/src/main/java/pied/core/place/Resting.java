@@ -1,0 +1,320 @@
+package pied.core.place;
+
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import pied.core.Refusal;
+import pied.core.catalog.Article;
+import pied.core.catalog.Mounting;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.size.Size;
+import pied.core.solid.Bodies;
+import pied.core.solid.Body;
+import pied.core.solid.Mesh;
+import pied.core.solid.Pose;
+import pied.core.solid.Travel;
+import pied.core.solid.Vec;
+import pied.core.space.ShellBodies;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+
+/**
+ * Finds where a piece of some article and size comes to rest in a space, by its mounting. What
+ * stands settles on the highest surface that may carry it; what is fixed to a wall goes with its
+ * back flat on the wall; what hangs goes up to the ceiling. All by {@link Travel} of true meshes.
+ */
+public final class Resting {
+  /** A gap or an overlap smaller than this is contact, metres: a tenth of a millimetre. */
+  public static final double CONTACT = 1e-4;
+
+  /** Nothing is moved farther aside than this to find a free place, metres. */
+  private static final double ASIDE = 1.5;
+
+  private static final int WAYS = 16;
+
+  private final Space space;
+  private final Bodies bodies;
+  private final Article article;
+  private final Size size;
+  private final Mesh mesh;
+  private final Set<String> ignored;
+
+  /**
+   * @param ignored pieces that are not there for this question: the piece itself and what it carries
+   */
+  public Resting(Space space, Article article, Size size, Set<String> ignored) {
+    this.space = space;
+    this.bodies = space.bodies();
+    this.article = article;
+    this.size = size;
+    this.mesh = space.shapes().mesh(article.id(), size);
+    this.ignored = ignored;
+  }
+
+  /** For a piece that is in the space already. */
+  public static Resting of(Space space, Piece piece) {
+    Set<String> own = new java.util.HashSet<>(space.carriedBy(piece.id()));
+    own.add(piece.id());
+    return new Resting(space, space.article(piece), piece.size(), own);
+  }
+
+  /**
+   * Where a new piece comes to rest.
+   *
+   * @param turn asked for, or null to face the foot of the plan (on a wall: into the room)
+   * @throws Refusal if there is nothing there that may carry it
+   */
+  public Rest at(Target target, Double turn) {
+    return switch (article.mounting()) {
+      case STANDS -> stand(target, turn == null ? 0 : turn);
+      case WALL -> fix(target);
+      case HANGS -> hang(target, turn == null ? 0 : turn);
+    };
+  }
+
+  // ---- standing
+
+  private Rest stand(Target target, double turn) {
+    Vec from = surface(target);
+    Rest rest = settle(from, turn);
+    return cleared(rest);
+  }
+
+  /** The point of a carrying surface that is meant. */
+  private Vec surface(Target target) {
+    if (target instanceof Target.OnPlan plan) {
+      return below(plan.spot().at(space.shell().height() - 1e-3))
+          .orElseThrow(() -> new Refusal("There is no floor under that point; choose one inside the room."));
+    }
+    Target.Sight sight = (Target.Sight) target;
+    Bodies.RayMet met = bodies.ray(sight.from(), sight.along(), 1e4, this::mayCarry);
+    if (met == null) {
+      throw new Refusal("Nothing there can carry the " + article.name().toLowerCase(java.util.Locale.ROOT) + "; point at the floor or at a top.");
+    }
+    if (met.normal().y() > 0.5) {
+      return met.point();
+    }
+    // the side of a carrier: what is meant is its top, a little way in
+    Vec in = met.point().along(sight.along(), 0.02);
+    return below(new Vec(in.x(), met.body().box().max().y() + 1e-3, in.z()))
+        .or(() -> below(met.point()))
+        .orElse(met.point());
+  }
+
+  private Optional<Vec> below(Vec from) {
+    Bodies.RayMet met = bodies.ray(from, Vec.DOWN, 1e4, this::mayCarry);
+    return Optional.ofNullable(met).map(Bodies.RayMet::point);
+  }
+
+  private boolean mayCarry(Body body) {
+    if (body.id().equals(ShellBodies.FLOOR)) {
+      return true;
+    }
+    return article.standsOnTops()
+        && space.has(body.id())
+        && !ignored.contains(body.id())
+        && space.article(space.piece(body.id())).carries();
+  }
+
+  /**
+   * Comes to rest from a place: up out of what it is sunk in, or down onto what is beneath.
+   *
+   * @param from where the middle of its underside would be
+   */
+  public Rest settle(Vec from, double turn) {
+    Pose pose = Pose.of(from, turn);
+    double up = bodies.toFree(mesh, pose, Vec.UP, this::mayCarry);
+    if (up > 0) {
+      pose = pose.moved(Vec.UP.times(up));
+    }
+    // from a hair above, so that it comes down exactly onto what it only nearly touches
+    Pose above = pose.moved(Vec.UP.times(CONTACT));
+    Bodies.Met met = bodies.travel(mesh, above, Vec.DOWN, 1e4, this::mayCarry);
+    if (met.stop().meets()) {
+      pose = above;
+    } else {
+      met = bodies.travel(mesh, pose, Vec.DOWN, 1e4, this::mayCarry);
+    }
+    if (!met.stop().meets()) {
+      return new Rest(pose.at(), turn, On.NOTHING, 0);
+    }
+    Vec at = pose.at().along(Vec.DOWN, met.stop().distance());
+    if (met.body().id().equals(ShellBodies.FLOOR)) {
+      at = new Vec(at.x(), Math.abs(at.y()) < 1e-9 ? 0 : at.y(), at.z());
+    }
+    return new Rest(at, turn, on(met.body()), 0);
+  }
+
+  private On on(Body body) {
+    return body.id().equals(ShellBodies.FLOOR) ? On.FLOOR : On.piece(body.id());
+  }
+
+  /** Moved aside, at the same height, if it overlaps something there; unmoved if nothing is free. */
+  private Rest cleared(Rest rest) {
+    Pose pose = Pose.of(rest.at(), rest.turn());
+    if (bodies.overlapping(mesh, pose, CONTACT, this::isThere).isEmpty()) {
+      return rest;
+    }
+    return java.util.stream.IntStream.range(0, WAYS)
+        .mapToObj(i -> aside(rest, pose, new Vec(cos(i), 0, sin(i)), true))
+        .flatMap(Optional::stream)
+        .min(Comparator.comparingDouble(Rest::aside))
+        .orElse(rest);
+  }
+
+  private static double cos(int i) {
+    return i % (WAYS / 2) == WAYS / 4 ? 0 : Math.cos(2 * Math.PI * i / WAYS);
+  }
+
+  private static double sin(int i) {
+    return i % (WAYS / 2) == 0 ? 0 : Math.sin(2 * Math.PI * i / WAYS);
+  }
+
+  private Optional<Rest> aside(Rest rest, Pose pose, Vec way, boolean mustBeCarried) {
+    double distance = bodies.toFree(mesh, pose, way, this::isThere);
+    if (distance > ASIDE) {
+      return Optional.empty();
+    }
+    Vec at = rest.at().along(way, distance);
+    if (!space.shell().holds(new Spot(at.x(), at.z()))) {
+      return Optional.empty();
+    }
+    if (mustBeCarried) {
+      Bodies.Met met =
+          bodies.travel(mesh, Pose.of(at, rest.turn()), Vec.DOWN, CONTACT, this::mayCarry);
+      if (!met.stop().meets()) {
+        return Optional.empty();
+      }
+      return Optional.of(new Rest(at, rest.turn(), on(met.body()), distance));
+    }
+    return Optional.of(new Rest(at, rest.turn(), rest.on(), distance));
+  }
+
+  private boolean isThere(Body body) {
+    return !ignored.contains(body.id());
+  }
+
+  // ---- fixed to a wall
+
+  private Rest fix(Target target) {
+    Wall wall = wall(target);
+    Vec t = wall.along();
+    Spot spot = spot(target, wall);
+    double half = Math.min(size.width(), wall.length()) / 2;
+    double s = Math.max(half, Math.min(wall.length() - half, wall.station(spot)));
+    double y =
+        Math.max(0, Math.min(article.usualHeight(size.height()), space.shell().height() - size.height()));
+    Vec at = wall.from().at(y).along(t, s).along(wall.inward(), size.depth() / 2);
+    Rest rest = new Rest(at, wall.turn(), On.wall(wall.name()), 0);
+    Pose pose = Pose.of(at, wall.turn());
+    if (bodies.overlapping(mesh, pose, CONTACT, this::isThere).isEmpty()) {
+      return rest;
+    }
+    return java.util.stream.Stream.of(t, t.times(-1))
+        .map(way -> aside(rest, pose, way, false))
+        .flatMap(Optional::stream)
+        .min(Comparator.comparingDouble(Rest::aside))
+        .orElse(rest);
+  }
+
+  private Wall wall(Target target) {
+    if (target instanceof Target.Sight sight) {
+      // only walls one looks at from inside: the near ones are faded
+      Bodies.RayMet met =
+          bodies.ray(
+              sight.from(),
+              sight.along(),
+              1e4,
+              b ->
+                  b.id().startsWith(ShellBodies.WALL)
+                      && wallOf(b).inward().dot(sight.along()) < 0);
+      if (met != null) {
+        return wallOf(met.body());
+      }
+    }
+    Spot spot = spot(target, null);
+    return space.shell().walls().stream()
+        .min(
+            Comparator.comparingDouble(
+                w -> {
+                  double s = Math.max(0, Math.min(w.length(), w.station(spot)));
+                  Vec near = w.from().at(0).along(w.along(), s);
+                  return Math.hypot(near.x() - spot.x(), near.z() - spot.z());
+                }))
+        .orElseThrow(() -> new Refusal("There is no wall to fix it to."));
+  }
+
+  private Wall wallOf(Body body) {
+    return space.shell().wall(body.id().substring(ShellBodies.WALL.length()));
+  }
+
+  /** The point of the plan that is meant: on the wall, or where the sight meets the floor. */
+  private Spot spot(Target target, Wall wall) {
+    if (target instanceof Target.OnPlan plan) {
+      return plan.spot();
+    }
+    Target.Sight sight = (Target.Sight) target;
+    Vec d = sight.along();
+    double distance;
+    if (wall != null) {
+      Vec n = wall.inward();
+      double rate = n.dot(d);
+      distance = Math.abs(rate) < 1e-9 ? 0 : -wall.off(new Spot(sight.from().x(), sight.from().z())) / rate;
+    } else {
+      distance = Math.abs(d.y()) < 1e-9 ? 0 : -sight.from().y() / d.y();
+    }
+    Vec p = sight.from().along(d, distance);
+    return new Spot(p.x(), p.z());
+  }
+
+  // ---- hanging
+
+  private Rest hang(Target target, double turn) {
+    Spot spot;
+    if (target instanceof Target.Sight sight) {
+      Bodies.RayMet met =
+          bodies.ray(
+              sight.from(),
+              sight.along(),
+              1e4,
+              b -> b.id().equals(ShellBodies.FLOOR) || space.has(b.id()) && isThere(b));
+      if (met == null) {
+        throw new Refusal("Point at a place in the room; it goes up to the ceiling above that.");
+      }
+      spot = new Spot(met.point().x(), met.point().z());
+    } else {
+      spot = ((Target.OnPlan) target).spot();
+    }
+    if (!space.shell().holds(spot)) {
+      throw new Refusal("There is no ceiling above that point; choose one inside the room.");
+    }
+    double y = space.shell().height() - size.height();
+    if (y < 0) {
+      throw new Refusal("It is longer than the room is high.");
+    }
+    return new Rest(spot.at(y), turn, On.CEILING, 0);
+  }
+
+  /**
+   * What carries a piece at a place, without moving it: the floor or the piece it touches from
+   * above, the wall at its back, the ceiling over it, or nothing.
+   */
+  public On carrier(Pose pose) {
+    if (article.mounting() == Mounting.STANDS) {
+      Bodies.Met met = bodies.travel(mesh, pose, Vec.DOWN, CONTACT, this::mayCarry);
+      return met.stop().meets() ? on(met.body()) : On.NOTHING;
+    }
+    boolean hangs = article.mounting() == Mounting.HANGS;
+    Vec way = hangs ? Vec.UP : pose.direct(new Vec(0, 0, -1));
+    Predicate<Body> counts =
+        b -> hangs ? b.id().equals(ShellBodies.CEILING) : b.id().startsWith(ShellBodies.WALL);
+    Bodies.Met met = bodies.travel(mesh, pose, way, CONTACT, counts);
+    if (!met.stop().meets()) {
+      return On.NOTHING;
+    }
+    return hangs ? On.CEILING : On.wall(met.body().id().substring(ShellBodies.WALL.length()));
+  }
+}

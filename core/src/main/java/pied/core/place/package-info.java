@@ -1,0 +1,2 @@
+/** Where a piece comes to rest: on floors and tops, against walls, from ceilings. */
+package pied.core.place;

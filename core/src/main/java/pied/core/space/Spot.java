@@ -1,0 +1,10 @@
+package pied.core.space;
+
+import pied.core.solid.Vec;
+
+/** A point of the plan, metres: x across, z down the sheet. */
+public record Spot(double x, double z) {
+  public Vec at(double y) {
+    return new Vec(x, y, z);
+  }
+}

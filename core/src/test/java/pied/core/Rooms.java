@@ -1,0 +1,67 @@
+package pied.core;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import pied.core.catalog.Catalog;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.Editor;
+import pied.core.piece.Piece;
+import pied.core.piece.Shapes;
+import pied.core.space.Opening;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.units.LengthUnit;
+
+/** A room to edit in tests: 6 × 4 × 2.8 m, with a door in wall C, and short ways to say edits. */
+public final class Rooms {
+  public static final Shapes SHAPES = new Shapes(Catalog.shipped());
+
+  private final AtomicInteger ids = new AtomicInteger();
+  public Space space = empty();
+  public final List<String> said = new ArrayList<>();
+
+  public static Space empty() {
+    Shell shell =
+        new Shell(
+            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
+            2.8,
+            0.2,
+            List.of(
+                new Opening("d1", Opening.Kind.door, "C", 1.0, 0.9, 0, 2.05),
+                new Opening("w1", Opening.Kind.window, "B", 1.2, 1.4, 0.9, 1.3)),
+            Map.of());
+    return new Space(shell, List.of(), SHAPES);
+  }
+
+  public Editor.Outcome apply(Edit... edits) {
+    Editor.Outcome o =
+        Editor.apply(space, List.of(edits), LengthUnit.M, () -> "n" + ids.incrementAndGet());
+    space = o.space();
+    said.clear();
+    said.addAll(o.said());
+    return o;
+  }
+
+  public Piece put(String id, String article, double x, double z) {
+    return put(id, article, x, z, 0);
+  }
+
+  public Piece put(String id, String article, double x, double z, double turn) {
+    apply(
+        new Edit.Place(
+            id, article, null, new Edit.PlanPoint(Amount.of(x), Amount.of(z)), null, Amount.of(turn), null, null));
+    return space.piece(id);
+  }
+
+  public Piece piece(String id) {
+    return space.piece(id);
+  }
+
+  public static Amount typed(String text) {
+    return new Amount(text, 0);
+  }
+}
