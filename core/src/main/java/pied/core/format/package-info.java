@@ -1,0 +1,2 @@
+/** Open formats, written and read. */
+package pied.core.format;

@@ -1,0 +1,106 @@
+package pied.server.live;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.socket.CloseStatus;
+import org.springframework.web.socket.TextMessage;
+import org.springframework.web.socket.WebSocketSession;
+import org.springframework.web.socket.config.annotation.EnableWebSocket;
+import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
+import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
+import org.springframework.web.socket.handler.ConcurrentWebSocketSessionDecorator;
+import org.springframework.web.socket.handler.TextWebSocketHandler;
+import pied.server.api.Answers.Changed;
+import pied.server.store.SpaceStore;
+
+/** Sends every change of a space to all who look at it. */
+@Configuration
+@EnableWebSocket
+class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
+  private static final Logger LOG = LoggerFactory.getLogger(LiveChannel.class);
+  private static final String PATH = "/api/live/";
+  private static final int SLOWEST_MS = 5_000;
+  private static final int LONGEST_QUEUE = 8 << 20;
+
+  private final SpaceStore store;
+  private final ObjectMapper json;
+  private final Map<String, Set<WebSocketSession>> looking = new ConcurrentHashMap<>();
+  private final Map<String, WebSocketSession> safe = new ConcurrentHashMap<>();
+
+  LiveChannel(SpaceStore store, ObjectMapper json) {
+    this.store = store;
+    this.json = json;
+    store.listen(this::tell);
+  }
+
+  @Override
+  public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
+    // foreign origins are turned away by the gatekeeper before they come here
+    registry.addHandler(this, PATH + "*").setAllowedOriginPatterns("*");
+  }
+
+  @Override
+  public void afterConnectionEstablished(WebSocketSession session) throws IOException {
+    String space = space(session);
+    try {
+      WebSocketSession own =
+          new ConcurrentWebSocketSessionDecorator(session, SLOWEST_MS, LONGEST_QUEUE);
+      safe.put(session.getId(), own);
+      looking.computeIfAbsent(space, k -> ConcurrentHashMap.newKeySet()).add(own);
+      // what has happened since the page was read is seen by comparing the revision
+      own.sendMessage(new TextMessage("{\"revision\":" + store.view(space).revision() + "}"));
+    } catch (SpaceStore.Missing e) {
+      afterConnectionClosed(session, CloseStatus.NORMAL);
+      session.close(CloseStatus.POLICY_VIOLATION.withReason("There is no such space."));
+    }
+  }
+
+  @Override
+  public void afterConnectionClosed(WebSocketSession session, CloseStatus status) {
+    WebSocketSession own = safe.remove(session.getId());
+    Set<WebSocketSession> all = looking.get(space(session));
+    if (own != null && all != null) {
+      all.remove(own);
+    }
+  }
+
+  private static String space(WebSocketSession session) {
+    String path = session.getUri().getPath();
+    return path.substring(path.indexOf(PATH) + PATH.length());
+  }
+
+  private void tell(String space, Changed changed) {
+    Set<WebSocketSession> all = looking.get(space);
+    if (all == null || all.isEmpty()) {
+      return;
+    }
+    try {
+      TextMessage message = new TextMessage(json.writeValueAsString(changed));
+      for (WebSocketSession session : all) {
+        send(session, message);
+      }
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private void send(WebSocketSession session, TextMessage message) {
+    try {
+      session.sendMessage(message);
+    } catch (IOException | RuntimeException e) {
+      LOG.debug("A listener is gone: {}", e.getMessage());
+      try {
+        session.close(CloseStatus.SESSION_NOT_RELIABLE);
+      } catch (IOException ignored) {
+        // gone already
+      }
+    }
+  }
+}

@@ -1,0 +1,79 @@
+package pied.server.store;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EmbeddedId;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import java.io.Serializable;
+import java.util.Map;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+
+/** A piece as stored. */
+@Entity
+@Table(name = "piece")
+public class PieceRow {
+  /** A piece is known by its space and its id. */
+  @Embeddable
+  public record Key(@Column(name = "space_id") String space, @Column(name = "id") String id)
+      implements Serializable {}
+
+  @EmbeddedId private Key key;
+  private long place;
+  private String article;
+  private String name;
+  private double width;
+  private double depth;
+  private double height;
+  private double x;
+  private double y;
+  private double z;
+  private double turn;
+  private String onKind;
+  private String onId;
+  @Lob private String finishes;
+
+  protected PieceRow() {}
+
+  public PieceRow(String space, long place, Piece p) {
+    key = new Key(space, p.id());
+    this.place = place;
+    set(p);
+  }
+
+  public final void set(Piece p) {
+    article = p.article();
+    name = p.name();
+    width = p.size().width();
+    depth = p.size().depth();
+    height = p.size().height();
+    x = p.at().x();
+    y = p.at().y();
+    z = p.at().z();
+    turn = p.turn();
+    onKind = p.on().kind().name();
+    onId = p.on().id();
+    finishes = Json.write(p.finishes());
+  }
+
+  public Piece piece() {
+    Map<String, String> colours = Json.readMap(finishes);
+    return new Piece(
+        key.id(),
+        article,
+        name,
+        new Size(width, depth, height),
+        new Vec(x, y, z),
+        turn,
+        new On(On.Kind.valueOf(onKind), onId),
+        colours);
+  }
+
+  public long place() {
+    return place;
+  }
+}

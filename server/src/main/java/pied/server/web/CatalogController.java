@@ -1,0 +1,120 @@
+package pied.server.web;
+
+import java.time.Duration;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import pied.core.catalog.Article;
+import pied.core.drawing.LineDrawing;
+import pied.core.format.Glb;
+import pied.core.piece.Shapes;
+import pied.core.size.Size;
+import pied.core.units.LengthUnit;
+import pied.server.api.Answers.ArticleCard;
+import pied.server.api.Answers.CatalogPage;
+import pied.server.api.Answers.KindCount;
+
+/** The catalog, and the shapes of its articles at any size. */
+@RestController
+@RequestMapping("/api")
+class CatalogController {
+  private static final int KEPT = 2000;
+
+  private record Key(String article, Size size, LineDrawing.View view) {}
+
+  private final Shapes shapes;
+  private final Map<Key, LineDrawing> drawings =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(64, 0.75f, true) {
+            private static final long serialVersionUID = 1;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Key, LineDrawing> eldest) {
+              return size() > KEPT;
+            }
+          });
+
+  CatalogController(Shapes shapes) {
+    this.shapes = shapes;
+  }
+
+  @GetMapping("/catalog")
+  CatalogPage catalog(
+      @RequestParam(defaultValue = "") String text,
+      @RequestParam(defaultValue = "") String kind,
+      @RequestParam(defaultValue = "m") String unit) {
+    LengthUnit u = LengthUnit.of(unit);
+    List<ArticleCard> cards =
+        shapes.catalog().search(text, kind).stream().map(a -> card(a, u)).toList();
+    Map<String, Integer> counts = new TreeMap<>();
+    shapes.catalog().all().forEach(a -> counts.merge(a.kind().split("/")[0], 1, Integer::sum));
+    return new CatalogPage(
+        cards, counts.entrySet().stream().map(e -> new KindCount(e.getKey(), e.getValue())).toList());
+  }
+
+  private static ArticleCard card(Article a, LengthUnit u) {
+    Size s = a.size();
+    return new ArticleCard(
+        a.id(),
+        a.name(),
+        a.kind(),
+        a.about(),
+        a.mounting(),
+        a.standsOn(),
+        s,
+        u.fine(s.width()) + " × " + u.fine(s.depth()) + " × " + u.fine(s.height()),
+        a.finishes());
+  }
+
+  /** The mesh of an article at a size, its materials named like its finish parts. */
+  @GetMapping(value = "/shapes/{article}/mesh.glb", produces = "model/gltf-binary")
+  ResponseEntity<byte[]> mesh(
+      @PathVariable String article,
+      @RequestParam double width,
+      @RequestParam double depth,
+      @RequestParam double height) {
+    Size size = size(article, width, depth, height);
+    return kept(Glb.write(article, shapes.mesh(article, size), Map.of()));
+  }
+
+  /** The lines one sees of an article at a size, from above or from the front. */
+  @GetMapping("/shapes/{article}/lines")
+  ResponseEntity<LineDrawing> lines(
+      @PathVariable String article,
+      @RequestParam double width,
+      @RequestParam double depth,
+      @RequestParam double height,
+      @RequestParam(defaultValue = "plan") LineDrawing.View view) {
+    Size size = size(article, width, depth, height);
+    Key key = new Key(article, size, view);
+    LineDrawing d = drawings.get(key);
+    if (d == null) {
+      d = LineDrawing.of(shapes.mesh(article, size), view);
+      drawings.put(key, d);
+    }
+    return kept(d);
+  }
+
+  private Size size(String article, double width, double depth, double height) {
+    Size size = new Size(width, depth, height);
+    Article a = shapes.catalog().article(article);
+    a.sizing().check(a.name(), size);
+    return size;
+  }
+
+  /** A shape of a size never changes while the program runs. */
+  private static <T> ResponseEntity<T> kept(T body) {
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate())
+        .body(body);
+  }
+}

@@ -1,0 +1,142 @@
+package pied.server.web;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import pied.core.Refusal;
+import pied.core.caption.Caption;
+import pied.core.check.Snag;
+import pied.core.edit.Editor;
+import pied.core.format.Glb;
+import pied.core.measure.Reach;
+import pied.core.piece.Piece;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.units.LengthUnit;
+import pied.server.api.Answers.CaptionView;
+import pied.server.api.Answers.Changed;
+import pied.server.api.Answers.EditRequest;
+import pied.server.api.Answers.NewProject;
+import pied.server.api.Answers.NewSpace;
+import pied.server.api.Answers.ProjectView;
+import pied.server.api.Answers.ReachView;
+import pied.server.api.Answers.Snags;
+import pied.server.api.Answers.SpaceName;
+import pied.server.api.Answers.SpaceView;
+import pied.server.api.Answers.StepRequest;
+import pied.server.api.Answers.Trial;
+import pied.server.store.SpaceStore;
+
+/** Projects and spaces over HTTP. */
+@RestController
+@RequestMapping("/api")
+class SpaceController {
+  private final SpaceStore store;
+
+  SpaceController(SpaceStore store) {
+    this.store = store;
+  }
+
+  @GetMapping("/projects")
+  List<ProjectView> projects() {
+    return store.projects();
+  }
+
+  @PostMapping("/projects")
+  @ResponseStatus(HttpStatus.CREATED)
+  ProjectView newProject(@RequestBody NewProject request) {
+    return store.newProject(request.name());
+  }
+
+  /** Makes a rectangular room. */
+  @PostMapping("/projects/{project}/spaces")
+  @ResponseStatus(HttpStatus.CREATED)
+  SpaceName newSpace(@PathVariable String project, @RequestBody NewSpace r) {
+    for (double v : new double[] {r.width(), r.depth(), r.height()}) {
+      if (!(v >= 0.5 && v <= 100)) {
+        throw new Refusal("A room measures 0.5 to 100 m each way; " + v + " m was asked for.");
+      }
+    }
+    List<Spot> outline =
+        List.of(new Spot(0, 0), new Spot(r.width(), 0), new Spot(r.width(), r.depth()), new Spot(0, r.depth()));
+    return store.newSpace(project, r.name(), new Shell(outline, r.height(), 0.2, List.of(), Map.of()));
+  }
+
+  @GetMapping("/spaces/{id}")
+  SpaceView space(@PathVariable String id) {
+    return store.view(id);
+  }
+
+  @PostMapping("/spaces/{id}/edits")
+  Changed edit(@PathVariable String id, @RequestBody EditRequest request) {
+    return store.edit(id, request);
+  }
+
+  /** What edits would lead to, without making them: for showing a piece while it is placed. */
+  @PostMapping("/spaces/{id}/trial")
+  Trial trial(@PathVariable String id, @RequestBody EditRequest request) {
+    Editor.Outcome out = store.trial(id, request);
+    return new Trial(
+        out.change().changed(), out.change().removed().stream().map(Piece::id).toList(), out.said());
+  }
+
+  @PostMapping("/spaces/{id}/undo")
+  Changed undo(@PathVariable String id, @RequestBody(required = false) StepRequest request) {
+    return store.undo(id, request == null ? null : request.id());
+  }
+
+  @PostMapping("/spaces/{id}/redo")
+  Changed redo(@PathVariable String id, @RequestBody(required = false) StepRequest request) {
+    return store.redo(id, request == null ? null : request.id());
+  }
+
+  @GetMapping("/spaces/{id}/pieces/{piece}/reach")
+  List<ReachView> reach(
+      @PathVariable String id,
+      @PathVariable String piece,
+      @RequestParam(defaultValue = "m") String unit) {
+    Space space = store.space(id);
+    LengthUnit u = LengthUnit.of(unit);
+    return Reach.of(space, space.piece(piece)).stream()
+        .map(
+            r ->
+                new ReachView(
+                    r.side(), r.distance(), u.fine(r.distance()), r.to(), r.toName(), r.fromPoint(), r.toPoint()))
+        .toList();
+  }
+
+  @GetMapping("/spaces/{id}/snags")
+  Snags snags(@PathVariable String id) {
+    return new Snags(Snag.of(store.space(id)));
+  }
+
+  @GetMapping("/spaces/{id}/caption")
+  CaptionView caption(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") List<String> pieces,
+      @RequestParam(defaultValue = "m") String unit) {
+    return new CaptionView(
+        Caption.of(store.space(id), store.name(id), pieces, LengthUnit.of(unit)));
+  }
+
+  /** The bare room as a model: a node for the floor, the ceiling, every wall, door and window. */
+  @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
+  byte[] shell(@PathVariable String id) {
+    return Glb.write(store.space(id).shellBodies(), store.view(id).colours());
+  }
+
+  @GetMapping(value = "/status", produces = MediaType.APPLICATION_JSON_VALUE)
+  Map<String, String> status() {
+    return Map.of("name", "Pied", "status", "ready");
+  }
+}
