@@ -128,7 +128,7 @@ public final class Editor {
     if (e.ray() != null) {
       Vec along = need(e.ray().along(), "ray.along");
       Vec from = need(e.ray().from(), "ray.from");
-      if (!along.isFinite() || !from.isFinite() || along.length() < 1e-9) {
+      if (!along.finite() || !from.finite() || along.length() < 1e-9) {
         throw new Refusal("The line of sight points nowhere.");
       }
       target = new Target.Sight(from, along.unit());
@@ -257,7 +257,7 @@ public final class Editor {
     List<Piece> next = new ArrayList<>();
     for (String id : ids) {
       Piece p = how.apply(space.piece(id));
-      if (!p.at().isFinite() || p.at().length() > 1e5) {
+      if (!p.at().finite() || p.at().length() > 1e5) {
         throw new Refusal("That is too far away.");
       }
       next.add(p);

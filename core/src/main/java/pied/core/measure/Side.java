@@ -3,7 +3,7 @@ package pied.core.measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 
-/** The six sides of a piece, by its own directions; left and right as one stands behind it. */
+/** The six sides of a piece, by its own directions; left and right as one looks at its front. */
 public enum Side {
   left(-1, 0, 0, "on its left"),
   right(1, 0, 0, "on its right"),

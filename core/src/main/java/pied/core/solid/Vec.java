@@ -53,7 +53,7 @@ public record Vec(double x, double y, double z) {
     return times(1 / l);
   }
 
-  public boolean isFinite() {
+  public boolean finite() {
     return Double.isFinite(x) && Double.isFinite(y) && Double.isFinite(z);
   }
 }

@@ -109,6 +109,12 @@ public final class Answers {
   /** The caption. */
   public record CaptionView(List<pied.core.caption.Phrase> phrases) {}
 
+  /** A line of the schedule. */
+  public record ScheduleRow(String id, String name, String article, String kind, String size, String on) {}
+
+  /** All pieces of a space. */
+  public record Schedule(long revision, List<ScheduleRow> rows) {}
+
   /** A line drawing of a shape. */
-  public record DrawingView(pied.core.drawing.LineDrawing drawing) {}
+  public record Drawing(pied.core.drawing.LineDrawing lines) {}
 }

@@ -71,7 +71,7 @@ class CatalogController {
         a.mounting(),
         a.standsOn(),
         s,
-        u.fine(s.width()) + " × " + u.fine(s.depth()) + " × " + u.fine(s.height()),
+        SizeText.of(s, u),
         a.finishes());
   }
 

@@ -1,5 +1,6 @@
 package pied.server.web;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -18,6 +19,7 @@ import pied.core.check.Snag;
 import pied.core.edit.Editor;
 import pied.core.format.Glb;
 import pied.core.measure.Reach;
+import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -30,6 +32,8 @@ import pied.server.api.Answers.NewProject;
 import pied.server.api.Answers.NewSpace;
 import pied.server.api.Answers.ProjectView;
 import pied.server.api.Answers.ReachView;
+import pied.server.api.Answers.Schedule;
+import pied.server.api.Answers.ScheduleRow;
 import pied.server.api.Answers.Snags;
 import pied.server.api.Answers.SpaceName;
 import pied.server.api.Answers.SpaceView;
@@ -113,6 +117,35 @@ class SpaceController {
                 new ReachView(
                     r.side(), r.distance(), u.fine(r.distance()), r.to(), r.toName(), r.fromPoint(), r.toPoint()))
         .toList();
+  }
+
+  /** The list of all pieces, always that of the moment. */
+  @GetMapping("/spaces/{id}/schedule")
+  Schedule schedule(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
+    LengthUnit u = LengthUnit.of(unit);
+    SpaceView view = store.view(id);
+    Space space = store.space(id);
+    List<ScheduleRow> rows =
+        view.pieces().stream()
+            .map(
+                p ->
+                    new ScheduleRow(
+                        p.id(),
+                        p.name(),
+                        p.article(),
+                        space.article(p).kind(),
+                        SizeText.of(p.size(), u),
+                        p.on().kind() == On.Kind.piece ? p.on().id() : ""))
+            .sorted(Comparator.comparing(r -> inOrder(r.name())))
+            .toList();
+    return new Schedule(view.revision(), rows);
+  }
+
+  /** Names sort by their numbers: "Stool 2" before "Stool 10". */
+  private static String inOrder(String name) {
+    return java.util.regex.Pattern.compile("\\d+")
+        .matcher(name.toLowerCase(java.util.Locale.ROOT))
+        .replaceAll(m -> String.format("%9s", m.group()));
   }
 
   @GetMapping("/spaces/{id}/snags")

@@ -1,0 +1,34 @@
+import { useEffect, useState } from "react";
+import { SheetPage } from "./sheet/SheetPage";
+import { Start } from "./start/Start";
+import { useSheet } from "./state/sheet";
+
+/** The address after # names the space that is open. */
+function useAddress(): string | null {
+  const read = () => location.hash.match(/^#\/space\/([\w-]+)$/)?.[1] ?? null;
+  const [id, setId] = useState(read);
+  useEffect(() => {
+    const changed = () => setId(read());
+    addEventListener("hashchange", changed);
+    return () => removeEventListener("hashchange", changed);
+  }, []);
+  return id;
+}
+
+export function App() {
+  const id = useAddress();
+  const space = useSheet((s) => s.space);
+  const [failed, setFailed] = useState<string | null>(null);
+  useEffect(() => {
+    setFailed(null);
+    useSheet.getState().close();
+    if (id) {
+      useSheet
+        .getState()
+        .open(id)
+        .catch((e: Error) => setFailed(e.message));
+    }
+  }, [id]);
+  if (id && space) return <SheetPage />;
+  return <Start failed={failed} loading={id !== null && !failed} />;
+}

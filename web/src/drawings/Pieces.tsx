@@ -1,0 +1,94 @@
+import { useThree } from "@react-three/fiber";
+import { useQuery } from "@tanstack/react-query";
+import { useLayoutEffect, useMemo, useRef } from "react";
+import { InstancedMesh, Matrix4, Quaternion, Vector3 } from "three";
+import { api } from "../api/client";
+import type { Finish, Piece } from "../api/types.gen";
+import { shown, useSheet } from "../state/sheet";
+import { useShape, type Part } from "./shapes";
+
+type Finishes = { [part: string]: Finish };
+const UP = new Vector3(0, 1, 0);
+
+/** All pieces; those of one shape and finish are drawn in one go. */
+export function Pieces() {
+  const pieces = useSheet((s) => s.pieces);
+  const ghosts = useSheet((s) => s.ghosts);
+  const unit = useSheet((s) => s.unit);
+  const catalog = useQuery({
+    queryKey: ["catalog", "", "", unit],
+    queryFn: () => api.catalog("", "", unit),
+  }).data;
+  const finishes = useMemo(() => new Map(catalog?.articles.map((a) => [a.id, a.finishes])), [catalog]);
+  const groups = useMemo(() => {
+    const of = new Map<string, Piece[]>();
+    for (const p of shown(pieces, ghosts)) {
+      const key = [
+        p.article,
+        p.size.width,
+        p.size.depth,
+        p.size.height,
+        ...Object.entries(p.finishes).sort().flat(),
+      ].join("~");
+      of.set(key, [...(of.get(key) ?? []), p]);
+    }
+    return [...of.entries()];
+  }, [pieces, ghosts]);
+  return (
+    <>
+      {groups.map(([key, same]) => (
+        <Alike key={key} pieces={same} finishes={finishes.get(same[0].article) ?? {}} />
+      ))}
+    </>
+  );
+}
+
+function Alike({ pieces, finishes }: { pieces: Piece[]; finishes: Finishes }) {
+  const parts = useShape(pieces[0].article, pieces[0].size);
+  return (
+    <>
+      {parts?.map((part) => (
+        <Instances key={part.name} part={part} pieces={pieces} finish={finishes[part.name]} />
+      ))}
+    </>
+  );
+}
+
+function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; finish?: Finish }) {
+  const mesh = useRef<InstancedMesh>(null);
+  const { gl, invalidate } = useThree();
+  useLayoutEffect(() => {
+    const m = mesh.current!;
+    const at = new Matrix4();
+    pieces.forEach((p, i) => {
+      at.compose(
+        new Vector3(p.at.x, p.at.y, p.at.z),
+        new Quaternion().setFromAxisAngle(UP, (p.turn * Math.PI) / 180),
+        new Vector3(1, 1, 1),
+      );
+      m.setMatrixAt(i, at);
+    });
+    m.instanceMatrix.needsUpdate = true;
+    m.computeBoundingSphere();
+    m.userData.pieces = pieces.map((p) => p.id);
+    gl.shadowMap.needsUpdate = true;
+    invalidate();
+  }, [pieces, part, gl, invalidate]);
+  const colour = pieces[0].finishes[part.name] ?? finish?.colour ?? "#D9D0C2";
+  return (
+    <instancedMesh
+      key={pieces.length}
+      ref={mesh}
+      args={[part.geometry, undefined, pieces.length]}
+      castShadow={!finish?.glow}
+      receiveShadow
+    >
+      <meshStandardMaterial
+        color={colour}
+        roughness={finish?.rough ?? 0.8}
+        emissive={colour}
+        emissiveIntensity={(finish?.glow ?? 0) * 0.6}
+      />
+    </instancedMesh>
+  );
+}

@@ -1,0 +1,76 @@
+import { useTheme } from "@mui/material/styles";
+import { Html, Line } from "@react-three/drei";
+import type { Piece } from "../api/types.gen";
+import { useSheet } from "../state/sheet";
+import { ReachLabel } from "./ReachLabel";
+import { tapeMarks } from "./tape";
+import { useReach } from "./useReach";
+
+/** Tape on the floor around what is selected or in hand, and the lines of its free distances. */
+export function SelectionMarks() {
+  const { palette } = useTheme();
+  const pieces = useSheet((s) => s.pieces);
+  const ghosts = useSheet((s) => s.ghosts);
+  const selection = useSheet((s) => s.selection);
+  const hover = useSheet((s) => s.hover);
+  const reach = useReach();
+  const hand = new Map(ghosts.map((p) => [p.id, p]));
+  const marked = new Map<string, Piece>(hand);
+  selection.forEach((id) => {
+    const p = hand.get(id) ?? pieces.get(id);
+    if (p) marked.set(id, p);
+  });
+  const hovered = hover && !marked.has(hover) ? pieces.get(hover) : undefined;
+  return (
+    <>
+      {[...marked.values()].map((p) => (
+        <Tape key={p.id} piece={p} colour={palette.secondary.main} width={3} />
+      ))}
+      {hovered && <Tape piece={hovered} colour={palette.primary.main} width={1.5} />}
+      {reach.map((r) => (
+        <group key={r.side}>
+          <Line
+            points={[
+              [r.fromPoint.x, r.fromPoint.y, r.fromPoint.z],
+              [r.toPoint.x, r.toPoint.y, r.toPoint.z],
+            ]}
+            color={palette.primary.main}
+            lineWidth={1}
+            depthTest={false}
+          />
+          <Html
+            position={[
+              (r.fromPoint.x + r.toPoint.x) / 2,
+              (r.fromPoint.y + r.toPoint.y) / 2,
+              (r.fromPoint.z + r.toPoint.z) / 2,
+            ]}
+            zIndexRange={[2, 1]}
+          >
+            <ReachLabel reach={r} />
+          </Html>
+        </group>
+      ))}
+    </>
+  );
+}
+
+function Tape({ piece, colour, width }: { piece: Piece; colour: string; width: number }) {
+  const { size, at, turn } = piece;
+  const small = Math.min(size.width, size.depth);
+  const marks = tapeMarks(size.width, size.depth, Math.min(0.04, small * 0.2), Math.min(0.16, small * 0.35));
+  return (
+    <group position={[at.x, at.y + 0.004, at.z]} rotation={[0, (turn * Math.PI) / 180, 0]}>
+      <Line
+        segments
+        points={marks.flatMap(([x1, z1, x2, z2]) => [
+          [x1, 0, z1] as [number, number, number],
+          [x2, 0, z2] as [number, number, number],
+        ])}
+        color={colour}
+        lineWidth={width}
+        polygonOffset
+        polygonOffsetFactor={-4}
+      />
+    </group>
+  );
+}

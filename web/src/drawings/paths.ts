@@ -1,0 +1,6 @@
+/** A closed ring x, y, x, y… as an SVG path. */
+export function ring(points: number[]): string {
+  let d = "";
+  for (let i = 0; i < points.length; i += 2) d += (i === 0 ? "M" : "L") + points[i] + " " + points[i + 1];
+  return d + "Z";
+}

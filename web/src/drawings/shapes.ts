@@ -1,0 +1,40 @@
+import { BufferGeometry, Mesh, type Object3D } from "three";
+import { GLTFLoader } from "three/examples/jsm/loaders/GLTFLoader.js";
+import { useQuery } from "@tanstack/react-query";
+import { api } from "../api/client";
+import type { Size } from "../api/types.gen";
+
+/** One finish part of a shape. */
+export interface Part {
+  name: string;
+  geometry: BufferGeometry;
+}
+
+const loader = new GLTFLoader();
+
+async function parts(url: string): Promise<{ node: string; parts: Part[] }[]> {
+  const answer = await fetch(url);
+  if (!answer.ok) throw new Error("The model could not be read.");
+  const model = await loader.parseAsync(await answer.arrayBuffer(), "");
+  return model.scene.children.map((node: Object3D) => {
+    const found: Part[] = [];
+    node.traverse((o) => {
+      if (o instanceof Mesh) found.push({ name: o.material.name, geometry: o.geometry });
+    });
+    return { node: node.userData.name ?? node.name, parts: found };
+  });
+}
+
+/** The parts of an article at a size. */
+export function useShape(article: string, size: Size) {
+  return useQuery({
+    queryKey: ["mesh", article, size.width, size.depth, size.height],
+    queryFn: async () => (await parts(api.meshUrl(article, size)))[0].parts,
+    placeholderData: (before) => before,
+  }).data;
+}
+
+/** The parts of the bare room: one node for every wall, floor, ceiling, door and window. */
+export function useShell(space: string) {
+  return useQuery({ queryKey: ["shell", space], queryFn: () => parts(api.shellUrl(space)) }).data;
+}

@@ -1,0 +1,181 @@
+import RedoIcon from "@mui/icons-material/RedoOutlined";
+import UndoIcon from "@mui/icons-material/UndoOutlined";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import List from "@mui/material/List";
+import ListItemButton from "@mui/material/ListItemButton";
+import ListItemText from "@mui/material/ListItemText";
+import MenuItem from "@mui/material/MenuItem";
+import Popover from "@mui/material/Popover";
+import Select from "@mui/material/Select";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Tooltip from "@mui/material/Tooltip";
+import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { api } from "../api/client";
+import { useSheet, type Layout, type Unit } from "../state/sheet";
+
+export function Head({ onKeys }: { onKeys: () => void }) {
+  const space = useSheet((s) => s.space)!;
+  const saved = useSheet((s) => s.saved);
+  const unit = useSheet((s) => s.unit);
+  const layout = useSheet((s) => s.layout);
+  const { setUnit, setLayout, step, look } = useSheet.getState();
+  const projects = useQuery({ queryKey: ["projects"], queryFn: api.projects });
+  const project = projects.data?.find((p) => p.id === space.project)?.name ?? "";
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 1.25,
+        px: 1.5,
+        borderBottom: 1,
+        borderColor: "divider",
+      }}
+    >
+      <Tooltip title="All projects">
+        <Typography
+          component="a"
+          href="#/"
+          variant="h1"
+          sx={{ color: "inherit", textDecoration: "none", mr: 0.5 }}
+        >
+          Pied
+        </Typography>
+      </Tooltip>
+      <Typography noWrap sx={{ fontSize: 15 }}>
+        <Box component="span" sx={{ color: "text.secondary" }}>
+          {project} ·{" "}
+        </Box>
+        {space.name}
+      </Typography>
+      <Box sx={{ display: "flex", ml: 1 }}>
+        <Tooltip title="Undo (Ctrl+Z)">
+          <span>
+            <Button
+              color="inherit"
+              startIcon={<UndoIcon />}
+              disabled={!space.canUndo}
+              onClick={() => void step("undo")}
+            >
+              Undo
+            </Button>
+          </span>
+        </Tooltip>
+        <Tooltip title="Redo (Ctrl+Shift+Z)">
+          <span>
+            <Button
+              color="inherit"
+              startIcon={<RedoIcon />}
+              disabled={!space.canRedo}
+              onClick={() => void step("redo")}
+            >
+              Redo
+            </Button>
+          </span>
+        </Tooltip>
+      </Box>
+      <Typography
+        variant="body2"
+        data-testid="saved"
+        sx={{ color: saved === "waiting" ? "warning.main" : "text.secondary", width: 150 }}
+      >
+        {saved === "saved" ? "Saved" : saved === "saving" ? "Saving…" : "No answer, trying again…"}
+      </Typography>
+      <Box sx={{ flex: 1 }} />
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={layout}
+        aria-label="Drawings"
+        onChange={(_, v: Layout | null) => v && setLayout(v)}
+        sx={{ "& .MuiToggleButton-root": { py: 0.25, px: 1.25, textTransform: "none" } }}
+      >
+        <ToggleButton value="plan">Plan</ToggleButton>
+        <ToggleButton value="both">Side by side</ToggleButton>
+        <ToggleButton value="set">Set view</ToggleButton>
+      </ToggleButtonGroup>
+      <Tooltip title="Show the whole room (H)">
+        <Button color="inherit" onClick={() => look("home")}>
+          Whole room
+        </Button>
+      </Tooltip>
+      <Snags />
+      <Select
+        variant="standard"
+        disableUnderline
+        value={unit}
+        onChange={(e) => setUnit(e.target.value as Unit)}
+        inputProps={{ "aria-label": "Unit" }}
+        sx={{ fontSize: 13 }}
+      >
+        <MenuItem value="m">metres</MenuItem>
+        <MenuItem value="cm">centimetres</MenuItem>
+        <MenuItem value="mm">millimetres</MenuItem>
+        <MenuItem value="ft-in">feet, inches</MenuItem>
+      </Select>
+      <Tooltip title="Keys (?)">
+        <Button color="inherit" onClick={onKeys} aria-label="Keys">
+          ?
+        </Button>
+      </Tooltip>
+    </Box>
+  );
+}
+
+/** What is wrong in the space, with a count; a click leads to the piece. */
+function Snags() {
+  const space = useSheet((s) => s.space)!;
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const found = useQuery({
+    queryKey: ["snags", space.id, space.revision],
+    queryFn: () => api.snags(space.id),
+    placeholderData: (before) => before,
+  });
+  const snags = found.data?.snags ?? [];
+  const stale = found.isPlaceholderData || found.isPending;
+  return (
+    <>
+      <Button
+        color={snags.length > 0 ? "error" : "success"}
+        onClick={(e) => setAt(e.currentTarget)}
+        sx={{ opacity: stale ? 0.5 : 1 }}
+        data-testid="snags"
+      >
+        {snags.length === 0 ? "No snags" : snags.length === 1 ? "1 snag" : snags.length + " snags"}
+      </Button>
+      <Popover
+        open={at !== null}
+        anchorEl={at}
+        onClose={() => setAt(null)}
+        anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
+        transformOrigin={{ vertical: "top", horizontal: "right" }}
+      >
+        {snags.length === 0 ? (
+          <Typography sx={{ p: 2 }} variant="body2">
+            Nothing hovers, overlaps or lies outside the room.
+          </Typography>
+        ) : (
+          <List dense sx={{ maxWidth: 380, maxHeight: 420, overflow: "auto" }}>
+            {snags.map((s, i) => (
+              <ListItemButton
+                key={i}
+                onClick={() => {
+                  useSheet.getState().select([s.piece]);
+                  useSheet.getState().look("selection");
+                  setAt(null);
+                }}
+              >
+                <ListItemText primary={s.words} />
+              </ListItemButton>
+            ))}
+          </List>
+        )}
+      </Popover>
+    </>
+  );
+}

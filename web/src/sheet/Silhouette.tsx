@@ -1,0 +1,117 @@
+import { useTheme } from "@mui/material/styles";
+import { useQuery } from "@tanstack/react-query";
+import { api } from "../api/client";
+import type { ArticleCard, LineDrawing, Size } from "../api/types.gen";
+import { ring } from "../drawings/paths";
+
+const WIDTH = 122;
+const HEIGHT = 92;
+/** One scale for all cards, pixels a metre, so that sizes can be compared. */
+const SCALE = 35;
+const FIGURE: Size = { width: 0.5, depth: 0.3, height: 1.75 };
+/** Smaller things are drawn once more, so many times larger. */
+const SMALL = 0.4;
+
+function useFront(article: string, size: Size) {
+  return useQuery({
+    queryKey: ["lines", article, size.width, size.depth, size.height, "front"],
+    queryFn: () => api.lines(article, size, "front"),
+  }).data;
+}
+
+/** An article in line, from the front, beside the standing figure. */
+export function Silhouette({ article }: { article: ArticleCard }) {
+  const { palette } = useTheme();
+  const lines = useFront(article.id, article.size);
+  const figure = useFront("standing-figure", FIGURE);
+  const { width, height } = article.size;
+  const ground = HEIGHT - 5;
+  const largest = Math.max(width, height);
+  const factor = largest < SMALL ? Math.floor(52 / (largest * SCALE)) : 0;
+  const left = 18;
+  const x = left + 14 + (width * SCALE) / 2;
+  const up =
+    article.mounting === "hangs"
+      ? 2.4 - height
+      : article.mounting === "wall"
+        ? Math.max(0, 1.5 - height / 2)
+        : 0;
+  return (
+    <svg width={WIDTH} height={HEIGHT} aria-hidden style={{ flex: "none" }}>
+      <line x1={4} x2={WIDTH - 2} y1={ground} y2={ground} stroke={palette.divider} />
+      {figure && (
+        <Drawn
+          lines={figure}
+          x={left - 5}
+          y={ground}
+          scale={SCALE}
+          stroke={palette.divider}
+          fill="none"
+          plain
+        />
+      )}
+      {lines && (
+        <Drawn
+          lines={lines}
+          x={x}
+          y={ground - Math.max(0, up) * SCALE}
+          scale={SCALE}
+          stroke={palette.text.primary}
+          fill={palette.background.paper}
+          plain={factor > 0}
+        />
+      )}
+      {lines && factor > 0 && (
+        <>
+          <Drawn
+            lines={lines}
+            x={88}
+            y={ground - 16}
+            scale={SCALE * factor}
+            stroke={palette.text.primary}
+            fill={palette.background.paper}
+          />
+          <text x={88} y={ground - 3} fontSize={11} textAnchor="middle" fill={palette.text.secondary}>
+            ×{factor}
+          </text>
+        </>
+      )}
+    </svg>
+  );
+}
+
+function Drawn(props: {
+  lines: LineDrawing;
+  x: number;
+  y: number;
+  scale: number;
+  stroke: string;
+  fill: string;
+  plain?: boolean;
+}) {
+  const { lines } = props;
+  return (
+    <g
+      transform={`translate(${props.x} ${props.y}) scale(${props.scale})`}
+      stroke={props.stroke}
+      strokeLinejoin="round"
+    >
+      <path
+        d={lines.outlines.map(ring).join("")}
+        fill={props.fill}
+        fillRule="evenodd"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
+      {!props.plain && (
+        <path
+          d={lines.lines.map((l) => `M${l[0]} ${l[1]}L${l[2]} ${l[3]}`).join("")}
+          fill="none"
+          strokeWidth={0.5}
+          strokeOpacity={0.6}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+    </g>
+  );
+}

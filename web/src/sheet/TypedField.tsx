@@ -1,0 +1,87 @@
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import { useEffect, useRef, useState } from "react";
+
+/**
+ * A number (or name) in a sentence or on a drawing: a click opens it, Enter makes it so, Esc leaves it
+ * as it was. What was refused stays open, as typed, so that nothing is lost.
+ */
+export function TypedField(props: {
+  text: string;
+  label: string;
+  onType: (typed: string) => Promise<boolean>;
+  colour?: string;
+}) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [wrong, setWrong] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const open = typed !== null;
+  useEffect(() => {
+    if (open) input.current?.select();
+  }, [open]);
+  const close = () => {
+    setTyped(null);
+    setWrong(false);
+  };
+  if (typed === null) {
+    return (
+      <ButtonBase
+        aria-label={`${props.label}: ${props.text}`}
+        title={props.label}
+        onClick={() => setTyped(props.text)}
+        sx={{
+          font: "inherit",
+          fontWeight: 650,
+          color: props.colour ?? "inherit",
+          borderBottom: "1.5px solid",
+          borderColor: props.colour ?? "primary.main",
+          lineHeight: 1.2,
+          verticalAlign: "baseline",
+          "&:hover, &:focus-visible": { bgcolor: "background.default" },
+        }}
+      >
+        {props.text}
+      </ButtonBase>
+    );
+  }
+  return (
+    <Box
+      component="input"
+      ref={input}
+      autoFocus
+      aria-label={props.label}
+      aria-invalid={wrong}
+      value={typed}
+      onChange={(e) => {
+        setTyped(e.target.value);
+        setWrong(false);
+      }}
+      onBlur={close}
+      onKeyDown={async (e) => {
+        e.stopPropagation();
+        if (e.key === "Escape") {
+          close();
+        } else if (e.key === "Enter") {
+          e.preventDefault();
+          if (typed.trim() === props.text) close();
+          else if (await props.onType(typed)) close();
+          else setWrong(true);
+        }
+      }}
+      sx={{
+        font: "inherit",
+        fontWeight: 650,
+        width: `${Math.max(4, typed.length + 1)}ch`,
+        maxWidth: 320,
+        p: 0,
+        border: 0,
+        borderBottom: "2px solid",
+        borderColor: wrong ? "error.main" : "secondary.main",
+        bgcolor: "background.default",
+        color: wrong ? "error.main" : "text.primary",
+        outline: 0,
+        fontVariantNumeric: "tabular-nums",
+      }}
+    />
+  );
+}

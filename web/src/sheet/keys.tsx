@@ -1,0 +1,93 @@
+import Dialog from "@mui/material/Dialog";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import Table from "@mui/material/Table";
+import TableBody from "@mui/material/TableBody";
+import TableCell from "@mui/material/TableCell";
+import TableRow from "@mui/material/TableRow";
+import { useEffect } from "react";
+import { copy, escape, moveBy, remove, settle, turnBy } from "../state/commands";
+import { useSheet } from "../state/sheet";
+import { SEARCH_ID } from "./Catalog";
+
+const STEP = 0.05;
+const FINE = 0.01;
+
+const KEYS: [string, string][] = [
+  ["/", "search the catalog"],
+  ["Enter on a card", "take the article in hand; then click where it goes"],
+  ["T, Shift+T", "turn by 45°, the other way"],
+  ["arrows", "move by 5 cm; with Alt by 1 cm"],
+  ["S", "settle: come to rest on what is beneath"],
+  ["C", "copy, set beside"],
+  ["Delete", "remove"],
+  ["Esc", "give up what is in hand; select nothing"],
+  ["F", "look at the selection"],
+  ["H", "show the whole room"],
+  ["Ctrl+Z, Ctrl+Shift+Z", "undo, redo"],
+  ["Shift+click", "select one more"],
+  ["?", "these keys"],
+];
+
+/** The keys of the sheet; silent while something is being typed. */
+export function useKeys(onHelp: () => void) {
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      const target = e.target as HTMLElement;
+      if (target.closest("input, textarea, [role=dialog], [role=menu], [role=listbox][id]")) return;
+      if ((e.ctrlKey || e.metaKey) && !e.altKey) {
+        const key = e.key.toLowerCase();
+        if (key === "z" || key === "y") {
+          e.preventDefault();
+          void useSheet.getState().step(key === "y" || e.shiftKey ? "redo" : "undo");
+        }
+        return;
+      }
+      const by = e.altKey ? FINE : STEP;
+      const actions: Record<string, () => void> = {
+        "/": () => document.getElementById(SEARCH_ID)?.focus(),
+        "?": onHelp,
+        Escape: escape,
+        Delete: remove,
+        Backspace: remove,
+        ArrowLeft: () => moveBy(-by, 0),
+        ArrowRight: () => moveBy(by, 0),
+        ArrowUp: () => moveBy(0, -by),
+        ArrowDown: () => moveBy(0, by),
+        t: () => turnBy(45),
+        T: () => turnBy(-45),
+        s: settle,
+        c: () => void copy(),
+        f: () => useSheet.getState().look("selection"),
+        h: () => useSheet.getState().look("home"),
+      };
+      const action = actions[e.key];
+      if (action) {
+        e.preventDefault();
+        action();
+      }
+    };
+    addEventListener("keydown", press);
+    return () => removeEventListener("keydown", press);
+  }, [onHelp]);
+}
+
+export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose}>
+      <DialogTitle>Keys</DialogTitle>
+      <DialogContent>
+        <Table size="small">
+          <TableBody>
+            {KEYS.map(([key, what]) => (
+              <TableRow key={key}>
+                <TableCell sx={{ fontWeight: 600, whiteSpace: "nowrap" }}>{key}</TableCell>
+                <TableCell>{what}</TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,75 @@
+import type { ArticleCard } from "../api/types.gen";
+import type { EditDraft } from "../api/client";
+import { useSheet } from "./sheet";
+import { giveUp } from "./trial";
+
+/** Where the pointer is, as a question for core. */
+export type Where =
+  | { at: { x: number; z: number } }
+  | { ray: { from: { x: number; y: number; z: number }; along: { x: number; y: number; z: number } } };
+
+export const GHOST = "in hand";
+
+export function placeEdit(article: ArticleCard, turn: number, where: Where, piece?: string): EditDraft {
+  const edit: EditDraft = { do: "place", article: article.id, ...where };
+  if (article.mounting !== "wall") edit.turn = turn;
+  if (piece) edit.piece = piece;
+  return edit;
+}
+
+/** Puts down the article in hand; it becomes the selection. */
+export async function putDown(where: Where, more: boolean) {
+  const { placing, edit, place, select } = useSheet.getState();
+  if (!placing) return;
+  giveUp();
+  if (!more) place(null);
+  const changed = await edit([placeEdit(placing.article, placing.turn, where)]);
+  const added = changed?.changed.find((p) => p.article === placing.article.id);
+  if (added) select([added.id]);
+  else if (!more) useSheet.getState().place(placing); // refused: it is still in hand
+}
+
+export function escape() {
+  const s = useSheet.getState();
+  if (s.placing || s.ghosts.length > 0) {
+    giveUp();
+    s.place(null);
+  } else {
+    s.select([]);
+    s.hush();
+  }
+}
+
+export function turnBy(degrees: number) {
+  const s = useSheet.getState();
+  if (s.placing) {
+    s.place({ ...s.placing, turn: (s.placing.turn + degrees + 360) % 360 });
+  } else if (s.selection.length > 0) {
+    void s.edit([{ do: "turn", pieces: s.selection, by: degrees }]);
+  }
+}
+
+export function moveBy(x: number, z: number) {
+  const s = useSheet.getState();
+  if (s.selection.length > 0) void s.edit([{ do: "moveBy", pieces: s.selection, by: { x, z } }]);
+}
+
+export function remove() {
+  const s = useSheet.getState();
+  if (s.selection.length > 0) void s.edit([{ do: "remove", pieces: s.selection }]);
+}
+
+export async function copy() {
+  const s = useSheet.getState();
+  if (s.selection.length === 0) return;
+  const before = new Set(s.pieces.keys());
+  const articles = new Set(s.selection.map((id) => s.pieces.get(id)?.article));
+  const changed = await s.edit([{ do: "copy", pieces: s.selection }]);
+  const made = changed?.changed.filter((p) => !before.has(p.id) && articles.has(p.article)) ?? [];
+  if (made.length > 0) s.select(made.map((p) => p.id));
+}
+
+export function settle() {
+  const s = useSheet.getState();
+  if (s.selection.length > 0) void s.edit([{ do: "settle", pieces: s.selection }]);
+}

@@ -1,0 +1,54 @@
+import { createTheme } from "@mui/material/styles";
+
+/** Colours of the sheet. Everything takes them from here, so that a dark sheet can replace them. */
+export const ink = {
+  paper: "#F4EFE6",
+  card: "#FFFCF6",
+  ink: "#26221E",
+  graphite: "#6B645C",
+  rule: "#D9D0C2",
+  tape: "#D9532C",
+  chalk: "#2F6690",
+  moss: "#5B7F4B",
+  amber: "#B87A14",
+  madder: "#A8322A",
+};
+
+export const theme = createTheme({
+  palette: {
+    mode: "light",
+    background: { default: ink.paper, paper: ink.card },
+    text: { primary: ink.ink, secondary: ink.graphite },
+    primary: { main: ink.chalk },
+    secondary: { main: ink.tape },
+    success: { main: ink.moss },
+    warning: { main: ink.amber },
+    error: { main: ink.madder },
+    divider: ink.rule,
+  },
+  shape: { borderRadius: 3 },
+  typography: {
+    fontFamily: "'Figtree Variable', sans-serif",
+    fontSize: 13,
+    h1: { fontFamily: "'Fraunces Variable', serif", fontSize: 20, fontWeight: 560 },
+    h2: { fontFamily: "'Fraunces Variable', serif", fontSize: 15, fontWeight: 560 },
+    body1: { fontSize: 15 },
+    body2: { fontSize: 13 },
+    caption: { fontSize: 12 },
+    button: { textTransform: "none", fontSize: 13, fontWeight: 560 },
+  },
+  components: {
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { fontVariantNumeric: "tabular-nums", overflow: "hidden" },
+        "html, body, #root": { height: "100%" },
+      },
+    },
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: { styleOverrides: { root: { minWidth: 0, padding: "3px 10px" } } },
+    MuiTooltip: {
+      defaultProps: { enterDelay: 500, disableInteractive: true },
+      styleOverrides: { tooltip: { backgroundColor: ink.ink, fontSize: 12 } },
+    },
+  },
+});
