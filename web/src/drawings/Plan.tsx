@@ -65,7 +65,7 @@ export function Plan() {
     looked.current = { at: fit.at, w: window_.w, h: window_.h };
     const { selection: chosen, pieces: all } = useSheet.getState();
     const near = chosen.map((id) => all.get(id)).filter((p): p is Piece => p !== undefined);
-    if (asked && fit.what === "selection" && near.length > 0) {
+    if (fit.what === "selection" && near.length > 0) {
       look(
         near.map((p) => p.at),
         Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8,
@@ -201,6 +201,7 @@ export function Plan() {
       sx={{
         flex: 1,
         minWidth: 0,
+        minHeight: 0,
         position: "relative",
         bgcolor: "background.default",
         overflow: "hidden",
@@ -293,16 +294,24 @@ export function Plan() {
         </svg>
       )}
       {eye &&
-        reach.map((r) => (
-          <ReachLabel
-            key={r.side}
-            reach={r}
-            style={{
-              position: "absolute",
-              ...toPixel((r.fromPoint.x + r.toPoint.x) / 2, (r.fromPoint.z + r.toPoint.z) / 2),
-            }}
-          />
-        ))}
+        reach.map((r) => {
+          const from = toPixel(r.fromPoint.x, r.fromPoint.z);
+          const to = toPixel(r.toPoint.x, r.toPoint.z);
+          const across = Math.abs(to.left - from.left) > Math.abs(to.top - from.top);
+          // a number longer than its line stands beside it
+          const short = Math.hypot(to.left - from.left, to.top - from.top) < (across ? 46 : 24);
+          return (
+            <ReachLabel
+              key={r.side}
+              reach={r}
+              style={{
+                position: "absolute",
+                left: (from.left + to.left) / 2 + (short && !across ? 28 : 0),
+                top: (from.top + to.top) / 2 - (short && across ? 14 : 0),
+              }}
+            />
+          );
+        })}
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { useTheme } from "@mui/material/styles";
+import { ThemeProvider, useTheme } from "@mui/material/styles";
 import { Html, Line } from "@react-three/drei";
 import type { Piece } from "../api/types.gen";
 import { useSheet } from "../state/sheet";
@@ -8,7 +8,8 @@ import { useReach } from "./useReach";
 
 /** Tape on the floor around what is selected or in hand, and the lines of its free distances. */
 export function SelectionMarks() {
-  const { palette } = useTheme();
+  const theme = useTheme();
+  const { palette } = theme;
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
   const selection = useSheet((s) => s.selection);
@@ -46,7 +47,10 @@ export function SelectionMarks() {
             ]}
             zIndexRange={[2, 1]}
           >
-            <ReachLabel reach={r} />
+            {/* what stands in Html is a tree of its own */}
+            <ThemeProvider theme={theme}>
+              <ReachLabel reach={r} />
+            </ThemeProvider>
           </Html>
         </group>
       ))}

@@ -2,17 +2,19 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { OrbitControls } from "@react-three/drei";
 import { Canvas, useThree } from "@react-three/fiber";
-import { useCallback, useEffect, useRef, type PointerEvent } from "react";
+import { useCallback, useEffect, useRef, type ComponentRef, type PointerEvent } from "react";
 import {
+  Box3,
+  type Camera,
   type Group,
   type InstancedMesh,
-  PCFSoftShadowMap,
+  PCFShadowMap,
+  type PerspectiveCamera,
   Raycaster,
   Vector2,
   Vector3,
-  type Camera,
 } from "three";
-import type { OrbitControls as Orbit } from "three-stdlib";
+import type { Shell } from "../api/types.gen";
 import { GHOST, placeEdit, putDown, type Where } from "../state/commands";
 import { useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
@@ -118,7 +120,7 @@ export function SetView() {
       <Canvas
         frameloop="demand"
         flat
-        shadows={{ type: PCFSoftShadowMap }}
+        shadows={{ type: PCFShadowMap }}
         dpr={[1, 2]}
         camera={{ fov: 36, near: 0.05, far: 200, position: [10, 8, 14] }}
         style={{ background: palette.background.default }}
@@ -142,7 +144,7 @@ function View({ onReady }: { onReady: (camera: Camera) => void }) {
   const invalidate = useThree((s) => s.invalidate);
   const shell = useSheet((s) => s.space!.shell);
   const fit = useSheet((s) => s.fit);
-  const controls = useRef<Orbit>(null);
+  const controls = useRef<ComponentRef<typeof OrbitControls>>(null);
   useEffect(() => onReady(camera), [camera, onReady]);
   const aspect = size.width / Math.max(1, size.height);
   const done = useRef({ at: -1, aspect: 0 });
@@ -153,19 +155,14 @@ function View({ onReady }: { onReady: (camera: Camera) => void }) {
     const { selection, pieces } = useSheet.getState();
     const chosen = selection.map((id) => pieces.get(id)).filter((p) => p !== undefined);
     const target = controls.current.target;
-    if (asked && fit.what === "selection" && chosen.length > 0) {
+    if (fit.what === "selection" && chosen.length > 0) {
       const lead = chosen[chosen.length - 1];
       const away = camera.position.clone().sub(target).normalize();
       const reach = Math.max(lead.size.width, lead.size.depth, lead.size.height) * 2.2 + 1.2;
       target.set(lead.at.x, lead.at.y + lead.size.height / 2, lead.at.z);
       camera.position.copy(target).addScaledVector(away, reach);
     } else {
-      const xs = shell.outline.map((p) => p.x);
-      const zs = shell.outline.map((p) => p.z);
-      const [w, d] = [Math.max(...xs) - Math.min(...xs), Math.max(...zs) - Math.min(...zs)];
-      target.set(Math.min(...xs) + w / 2, shell.height * 0.32, Math.min(...zs) + d * 0.5);
-      const reach = Math.max(w / Math.min(aspect, 1.7), d, shell.height * 1.6) * 1.22 + 2.2;
-      camera.position.copy(target).addScaledVector(new Vector3(0.5, 0.62, 0.86).normalize(), reach);
+      frameRoom(camera as PerspectiveCamera, target, shell, aspect);
     }
     controls.current.update();
     invalidate();
@@ -181,6 +178,29 @@ function View({ onReady }: { onReady: (camera: Camera) => void }) {
       zoomToCursor
     />
   );
+}
+
+/** Steps back, in the usual direction, until the whole room is in the picture. */
+function frameRoom(camera: PerspectiveCamera, target: Vector3, shell: Shell, aspect: number) {
+  const box = new Box3().setFromPoints(
+    shell.outline.flatMap((p) => [new Vector3(p.x, 0, p.z), new Vector3(p.x, shell.height, p.z)]),
+  );
+  box.getCenter(target);
+  camera.aspect = aspect;
+  camera.updateProjectionMatrix();
+  const away = new Vector3(0.42, 0.6, 0.86).normalize();
+  for (let reach = 2; reach < 300; reach *= 1.04) {
+    camera.position.copy(target).addScaledVector(away, reach);
+    camera.lookAt(target);
+    camera.updateMatrixWorld();
+    const inside = shell.outline.every((p) =>
+      [0, shell.height].every((y) => {
+        const q = new Vector3(p.x, y, p.z).project(camera);
+        return Math.abs(q.x) < 0.95 && Math.abs(q.y) < 0.93 && q.z < 1;
+      }),
+    );
+    if (inside) return;
+  }
 }
 
 /** Daylight from the upper left front and a soft sky; shadows are drawn anew only when things change. */
@@ -206,12 +226,12 @@ function Lights() {
   }, [gl, invalidate, pieces, ghosts]);
   return (
     <>
-      <hemisphereLight args={["#FFFDF8", "#CDBFA8", 1.9]} />
+      <hemisphereLight args={["#FFFDF8", "#E6D9C4", 2.25]} />
       <directionalLight
         castShadow
         position={[centre[0] - 3.2, 9, centre[2] + 4.5]}
         target-position={centre}
-        intensity={1.55}
+        intensity={1.35}
         color="#FFF3DF"
         shadow-mapSize={[2048, 2048]}
         shadow-camera-left={-half}

@@ -129,9 +129,9 @@ function Card({ article, onNext }: { article: ArticleCard; onNext: (step: number
       sx={{
         display: "flex",
         alignItems: "center",
-        gap: 1,
+        gap: 0.5,
         px: 1,
-        py: 0.5,
+        py: 0.25,
         borderBottom: 1,
         borderColor: "divider",
         cursor: "grab",
@@ -148,7 +148,7 @@ function Card({ article, onNext }: { article: ArticleCard; onNext: (step: number
         <Typography variant="body2" sx={{ fontWeight: 600, lineHeight: 1.25 }}>
           {article.name}
         </Typography>
-        <Typography variant="caption" sx={{ display: "block", lineHeight: 1.35 }}>
+        <Typography variant="caption" sx={{ display: "block", lineHeight: 1.35, whiteSpace: "nowrap" }}>
           {article.sizeText}
         </Typography>
         <Typography variant="caption" color="text.secondary" sx={{ display: "block", lineHeight: 1.35 }}>

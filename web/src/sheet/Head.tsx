@@ -96,7 +96,7 @@ export function Head({ onKeys }: { onKeys: () => void }) {
         sx={{ "& .MuiToggleButton-root": { py: 0.25, px: 1.25, textTransform: "none" } }}
       >
         <ToggleButton value="plan">Plan</ToggleButton>
-        <ToggleButton value="both">Side by side</ToggleButton>
+        <ToggleButton value="both">Both</ToggleButton>
         <ToggleButton value="set">Set view</ToggleButton>
       </ToggleButtonGroup>
       <Tooltip title="Show the whole room (H)">

@@ -1,7 +1,7 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Snackbar from "@mui/material/Snackbar";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Plan } from "../drawings/Plan";
 import { SetView } from "../drawings/SetView";
 import { useLive } from "../state/live";
@@ -16,7 +16,6 @@ import { Side } from "./Side";
 /** The sheet: head, catalog, drawings, schedule, caption. */
 export function SheetPage() {
   const space = useSheet((s) => s.space);
-  const layout = useSheet((s) => s.layout);
   const [keys, setKeys] = useState(false);
   useLive(space?.id);
   useKeys(() => setKeys(true));
@@ -30,13 +29,7 @@ export function SheetPage() {
         <Side name="Catalog" width={260} edge="left">
           <Catalog />
         </Side>
-        <Box
-          data-testid="drawings"
-          sx={{ flex: 1, minWidth: 0, display: "flex", position: "relative", bgcolor: "divider", gap: "1px" }}
-        >
-          {layout !== "set" && <Plan />}
-          {layout !== "plan" && <SetView />}
-        </Box>
+        <Drawings />
         <Side name="Schedule" width={280} edge="right">
           <Schedule />
         </Side>
@@ -44,6 +37,44 @@ export function SheetPage() {
       <Caption />
       <Notice />
       <KeysDialog open={keys} onClose={() => setKeys(false)} />
+    </Box>
+  );
+}
+
+/** One drawing large, or two; beside or above each other, whichever leaves them larger. */
+function Drawings() {
+  const layout = useSheet((s) => s.layout);
+  const outline = useSheet((s) => s.space!.shell.outline);
+  const frame = useRef<HTMLDivElement>(null);
+  const [above, setAbove] = useState(false);
+  useEffect(() => {
+    const xs = outline.map((p) => p.x);
+    const zs = outline.map((p) => p.z);
+    const w = Math.max(...xs) - Math.min(...xs) + 1.4;
+    const d = Math.max(...zs) - Math.min(...zs) + 1.4;
+    const watch = new ResizeObserver(([e]) => {
+      const { width, height } = e.contentRect;
+      const beside = Math.min(width / 2 / w, height / d);
+      setAbove(Math.min(width / w, height / 2 / d) > beside);
+    });
+    watch.observe(frame.current!);
+    return () => watch.disconnect();
+  }, [outline]);
+  return (
+    <Box
+      ref={frame}
+      data-testid="drawings"
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        display: "flex",
+        flexDirection: above ? "column" : "row",
+        bgcolor: "divider",
+        gap: "1px",
+      }}
+    >
+      {layout !== "set" && <Plan />}
+      {layout !== "plan" && <SetView />}
     </Box>
   );
 }

@@ -4,8 +4,8 @@ import { api } from "../api/client";
 import type { ArticleCard, LineDrawing, Size } from "../api/types.gen";
 import { ring } from "../drawings/paths";
 
-const WIDTH = 122;
-const HEIGHT = 92;
+const WIDTH = 112;
+const HEIGHT = 88;
 /** One scale for all cards, pixels a metre, so that sizes can be compared. */
 const SCALE = 35;
 const FIGURE: Size = { width: 0.5, depth: 0.3, height: 1.75 };
@@ -27,7 +27,7 @@ export function Silhouette({ article }: { article: ArticleCard }) {
   const { width, height } = article.size;
   const ground = HEIGHT - 5;
   const largest = Math.max(width, height);
-  const factor = largest < SMALL ? Math.floor(52 / (largest * SCALE)) : 0;
+  const factor = largest < SMALL ? Math.floor(46 / (largest * SCALE)) : 0;
   const left = 18;
   const x = left + 14 + (width * SCALE) / 2;
   const up =
@@ -65,13 +65,13 @@ export function Silhouette({ article }: { article: ArticleCard }) {
         <>
           <Drawn
             lines={lines}
-            x={88}
+            x={82}
             y={ground - 16}
             scale={SCALE * factor}
             stroke={palette.text.primary}
             fill={palette.background.paper}
           />
-          <text x={88} y={ground - 3} fontSize={11} textAnchor="middle" fill={palette.text.secondary}>
+          <text x={82} y={ground - 3} fontSize={11} textAnchor="middle" fill={palette.text.secondary}>
             ×{factor}
           </text>
         </>

@@ -44,15 +44,19 @@ interface Sheet {
 }
 
 const UNIT = "pied.unit";
+const LAYOUT = "pied.layout";
 const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
-/** Sends until it is acknowledged: a request with an id is done once however often it is sent. */
+/**
+ * Sends until it is acknowledged: a request with an id is done once however often it is sent. A
+ * server that answers, but with an error of its own, is asked three times.
+ */
 async function persist<R>(send: () => Promise<R>, onWait: () => void): Promise<R> {
-  for (let pause = 300; ; pause = Math.min(5000, pause * 2)) {
+  for (let pause = 300, tries = 1; ; pause = Math.min(5000, pause * 2), tries++) {
     try {
       return await send();
     } catch (e) {
-      if (e instanceof Refused && e.status < 500) throw e;
+      if (e instanceof Refused && (e.status < 500 || tries === 3)) throw e;
       onWait();
       await wait(pause);
     }
@@ -65,7 +69,7 @@ export const useSheet = create<Sheet>((set, get) => ({
   selection: [],
   hover: null,
   unit: (localStorage.getItem(UNIT) as Unit) ?? "m",
-  layout: "both",
+  layout: (localStorage.getItem(LAYOUT) as Layout) ?? "both",
   placing: null,
   ghosts: [],
   notice: null,
@@ -115,7 +119,10 @@ export const useSheet = create<Sheet>((set, get) => ({
     localStorage.setItem(UNIT, unit);
     set({ unit });
   },
-  setLayout: (layout) => set({ layout }),
+  setLayout(layout) {
+    localStorage.setItem(LAYOUT, layout);
+    set({ layout });
+  },
   place: (placing) => set({ placing, ghosts: [] }),
   show: (ghosts) => set({ ghosts }),
   say: (text, kind = "said") => set({ notice: { text, kind, at: Date.now() } }),

@@ -16,7 +16,12 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage(
-              "org.springframework..", "jakarta..", "javax.sql..", "java.sql..", "java.net..", "pied.server..");
+              "org.springframework..",
+              "jakarta..",
+              "javax.sql..",
+              "java.sql..",
+              "java.net..",
+              "pied.server..");
 
   @ArchTest
   static final ArchRule NO_CYCLES = slices().matching("pied.core.(*)..").should().beFreeOfCycles();
@@ -28,5 +33,6 @@ class ArchitectureTest {
           .resideInAPackage("pied.core.solid..")
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("pied.core.piece..", "pied.core.space..", "pied.core.edit..", "pied.core.catalog..");
+          .resideInAnyPackage(
+              "pied.core.piece..", "pied.core.space..", "pied.core.edit..", "pied.core.catalog..");
 }

@@ -53,7 +53,14 @@ public final class Rooms {
   public Piece put(String id, String article, double x, double z, double turn) {
     apply(
         new Edit.Place(
-            id, article, null, new Edit.PlanPoint(Amount.of(x), Amount.of(z)), null, Amount.of(turn), null, null));
+            id,
+            article,
+            null,
+            new Edit.PlanPoint(Amount.of(x), Amount.of(z)),
+            null,
+            Amount.of(turn),
+            null,
+            null));
     return space.piece(id);
   }
 

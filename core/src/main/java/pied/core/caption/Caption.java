@@ -50,10 +50,18 @@ public final class Caption {
     var extent = space.shell().extent();
     int n = space.pieces().size();
     out.add(Phrase.word(title, null));
-    text(" — " + unit.text(extent.x()) + " across × " + unit.text(extent.z()) + " deep × "
-        + unit.text(space.shell().height()) + " high, "
-        + String.format(Locale.ROOT, "%.1f", space.shell().area()) + " m² of floor, with "
-        + (n == 0 ? "nothing in it yet" : n == 1 ? "one piece" : n + " pieces") + ". ");
+    text(
+        " — "
+            + unit.text(extent.x())
+            + " across × "
+            + unit.text(extent.z())
+            + " deep × "
+            + unit.text(space.shell().height())
+            + " high, "
+            + String.format(Locale.ROOT, "%.1f", space.shell().area())
+            + " m² of floor, with "
+            + (n == 0 ? "nothing in it yet" : n == 1 ? "one piece" : n + " pieces")
+            + ". ");
     text(
         n == 0
             ? "Drag something in from the catalog, or press Enter on a card and click where it goes."
@@ -88,8 +96,9 @@ public final class Caption {
               "Distance " + side.words(),
               "distance",
               Map.of("do", "setDistance", "piece", p.id(), "side", side.name())));
-      text(" " + side.words() + " to ");
+      text(" from ");
       out.add(Phrase.word(r.toName(), space.has(r.to()) ? r.to() : null));
+      text(" " + side.words());
     }
     text(", facing ");
     turn(self, p);
@@ -134,7 +143,11 @@ public final class Caption {
   }
 
   private void shared(
-      List<Piece> pieces, Function<Piece, Double> of, String label, String slot, Map<String, Object> edit) {
+      List<Piece> pieces,
+      Function<Piece, Double> of,
+      String label,
+      String slot,
+      Map<String, Object> edit) {
     double first = of.apply(pieces.get(0));
     boolean same = pieces.stream().allMatch(p -> Math.abs(of.apply(p) - first) < 1e-7);
     out.add(Phrase.field(same ? unit.fine(first) : "various", label, slot, edit));

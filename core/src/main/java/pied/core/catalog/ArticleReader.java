@@ -38,11 +38,18 @@ public final class ArticleReader {
   private static Article read(String id, JsonNode n) throws JsonProcessingException {
     Mounting mounting = YAML.treeToValue(need(n, "mounting"), Mounting.class);
     JsonNode s = need(n, "size");
-    Size size = new Size(need(s, "width").doubleValue(), need(s, "depth").doubleValue(), need(s, "height").doubleValue());
+    Size size =
+        new Size(
+            need(s, "width").doubleValue(),
+            need(s, "depth").doubleValue(),
+            need(s, "height").doubleValue());
     JsonNode z = need(n, "sizing");
     Sizing sizing =
         new Sizing(
-            range(z, "width"), range(z, "depth"), range(z, "height"), Set.copyOf(texts(n.path("tied"))));
+            range(z, "width"),
+            range(z, "depth"),
+            range(z, "height"),
+            Set.copyOf(texts(n.path("tied"))));
     Map<String, Finish> finishes = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> e : need(n, "finishes").properties()) {
       JsonNode f = e.getValue();

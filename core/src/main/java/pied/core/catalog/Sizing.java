@@ -37,11 +37,11 @@ public record Sizing(Range width, Range depth, Range height, Set<String> tied) {
 
   private static void check(List<String> wrong, String word, double v, Range range) {
     if (!(v > 0)) {
-      throw new Refusal("A size must be more than zero; " + text(v) + " m " + word + " was asked for.");
+      throw new Refusal(
+          "A size must be more than zero; " + text(v) + " m " + word + " was asked for.");
     }
     if (!range.holds(v)) {
-      wrong.add(
-          text(range.least) + " to " + text(range.most) + " m " + word + ", not " + text(v));
+      wrong.add(text(range.least) + " to " + text(range.most) + " m " + word + ", not " + text(v));
     }
   }
 

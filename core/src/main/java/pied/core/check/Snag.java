@@ -37,11 +37,15 @@ public record Snag(String piece, Kind kind, String words) {
         snags.add(new Snag(p.id(), Kind.hovers, p.name() + hovering(space.article(p).mounting())));
       }
       for (Body other :
-          space.bodies().overlapping(
-              space.shapes().mesh(p),
-              p.pose(),
-              Resting.CONTACT,
-              b -> !b.id().equals(p.id()) && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0))) {
+          space
+              .bodies()
+              .overlapping(
+                  space.shapes().mesh(p),
+                  p.pose(),
+                  Resting.CONTACT,
+                  b ->
+                      !b.id().equals(p.id())
+                          && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0))) {
         snags.add(
             new Snag(
                 p.id(), Kind.overlaps, p.name() + " overlaps " + space.nameOf(other.id()) + "."));

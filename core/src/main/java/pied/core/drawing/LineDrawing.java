@@ -23,7 +23,9 @@ import pied.core.solid.Vec;
  * @param lines segments x1, y1, x2, y2: the edges seen inside the outline
  */
 public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
-  /** Where one looks from. Coordinates of the drawing: first to the right, second down the sheet. */
+  /**
+   * Where one looks from. Coordinates of the drawing: first to the right, second down the sheet.
+   */
   public enum View {
     /** From above: x to the right, z down the sheet. */
     plan(new Vec(0, 1, 0)),
@@ -81,14 +83,16 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
     if (seen.isEmpty()) {
       return rings;
     }
-    Geometry all =
-        UnaryUnionNG.union(plane.buildGeometry(seen), plane.getPrecisionModel());
+    Geometry all = UnaryUnionNG.union(plane.buildGeometry(seen), plane.getPrecisionModel());
     all = TopologyPreservingSimplifier.simplify(all, 4 * GRID);
     for (int i = 0; i < all.getNumGeometries(); i++) {
       if (all.getGeometryN(i) instanceof Polygon polygon) {
         rings.add(ring(polygon.getExteriorRing()));
         for (int k = 0; k < polygon.getNumInteriorRing(); k++) {
-          if (Math.abs(org.locationtech.jts.algorithm.Area.ofRing(polygon.getInteriorRingN(k).getCoordinates())) > 1e-6) {
+          if (Math.abs(
+                  org.locationtech.jts.algorithm.Area.ofRing(
+                      polygon.getInteriorRingN(k).getCoordinates()))
+              > 1e-6) {
             rings.add(ring(polygon.getInteriorRingN(k)));
           }
         }
@@ -117,7 +121,9 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
     return Math.round(v / GRID) * GRID + 0.0 == 0 ? 0 : Math.rint(v * 1e4) / 1e4;
   }
 
-  /** The edges of a mesh that one sees: creases and turns of the surface, where nothing hides them. */
+  /**
+   * The edges of a mesh that one sees: creases and turns of the surface, where nothing hides them.
+   */
   private static final class Edges {
     private final Mesh mesh;
     private final View view;
@@ -201,7 +207,15 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
     private boolean isOpen(Vec p) {
       Vec d = view.toEye;
       return !mesh.tree()
-          .any(p.x() + d.x() * 2e-4, p.y() + d.y() * 2e-4, p.z() + d.z() * 2e-4, d.x(), d.y(), d.z(), 1e4, hit);
+          .any(
+              p.x() + d.x() * 2e-4,
+              p.y() + d.y() * 2e-4,
+              p.z() + d.z() * 2e-4,
+              d.x(),
+              d.y(),
+              d.z(),
+              1e4,
+              hit);
     }
 
     private static Vec between(Vec p, Vec q, double t) {

@@ -25,7 +25,13 @@ public record ShellPlan(
     List<Label> names) {
   /** A door leaf standing open at a right angle, from hinge to tip, and where it shuts. */
   public record Swing(
-      double hingeX, double hingeZ, double tipX, double tipZ, double shutX, double shutZ, double radius) {}
+      double hingeX,
+      double hingeZ,
+      double tipX,
+      double tipZ,
+      double shutX,
+      double shutZ,
+      double radius) {}
 
   /** A text at a place. */
   public record Label(String text, double x, double z) {}
@@ -66,12 +72,17 @@ public record ShellPlan(
     double outerFrom = from == 0 ? wall.station(wall.outerFrom()) : from;
     double outerTo = to == length ? wall.station(wall.outerTo()) : to;
     double t = shell.thickness();
-    return ring(point(wall, from, 0), point(wall, to, 0), point(wall, outerTo, -t), point(wall, outerFrom, -t));
+    return ring(
+        point(wall, from, 0),
+        point(wall, to, 0),
+        point(wall, outerTo, -t),
+        point(wall, outerFrom, -t));
   }
 
   private static List<double[]> window(Shell shell, Wall wall, Opening o) {
     List<double[]> lines = new ArrayList<>();
-    for (double off : new double[] {0, -shell.thickness() * 0.4, -shell.thickness() * 0.6, -shell.thickness()}) {
+    for (double off :
+        new double[] {0, -shell.thickness() * 0.4, -shell.thickness() * 0.6, -shell.thickness()}) {
       Vec a = point(wall, o.from(), off);
       Vec b = point(wall, o.from() + o.width(), off);
       lines.add(new double[] {a.x(), a.z(), b.x(), b.z()});

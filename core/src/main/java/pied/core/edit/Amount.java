@@ -26,7 +26,8 @@ public record Amount(String text, double number) {
     if (node.isTextual()) {
       return new Amount(node.textValue(), 0);
     }
-    throw new Refusal("A measure is a number in metres or a text such as \"140cm\", not " + node.getNodeType());
+    throw new Refusal(
+        "A measure is a number in metres or a text such as \"140cm\", not " + node.getNodeType());
   }
 
   @JsonValue

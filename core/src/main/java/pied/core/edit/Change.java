@@ -44,10 +44,6 @@ public record Change(List<Piece> added, List<Altered> altered, List<Piece> remov
     return space.without(removed.stream().map(Piece::id).toList()).with(in);
   }
 
-  public boolean isEmpty() {
-    return added.isEmpty() && altered.isEmpty() && removed.isEmpty();
-  }
-
   /** Pieces as they are afterwards: added and altered. */
   public Collection<Piece> changed() {
     Map<String, Piece> all = new TreeMap<>();

@@ -73,8 +73,8 @@ public sealed interface Edit {
   /**
    * Gives pieces a size.
    *
-   * @param hold the side that stays where it is; null: a side that touches something stays, else the
-   *     middle; and the underside (of what hangs, the top)
+   * @param hold the side that stays where it is; null: a side that touches something stays, else
+   *     the middle; and the underside (of what hangs, the top)
    */
   record Resize(List<String> pieces, Measures size, Side hold) implements Edit {}
 

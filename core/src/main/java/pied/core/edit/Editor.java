@@ -175,7 +175,11 @@ public final class Editor {
     }
     if (name.length() > LONGEST_NAME) {
       throw new Refusal(
-          "A name may have up to " + LONGEST_NAME + " letters; this one has " + name.length() + ".");
+          "A name may have up to "
+              + LONGEST_NAME
+              + " letters; this one has "
+              + name.length()
+              + ".");
     }
     return name.strip().replaceAll("\\p{Cntrl}", " ");
   }
@@ -198,8 +202,7 @@ public final class Editor {
     Piece p = space.piece(e.piece());
     Edit.Place3 to = need(e.to(), "to");
     Vec at =
-        new Vec(
-            length(to.x(), p.at().x()), length(to.y(), p.at().y()), length(to.z(), p.at().z()));
+        new Vec(length(to.x(), p.at().x()), length(to.y(), p.at().y()), length(to.z(), p.at().z()));
     shift(List.of(p.id()), at.minus(p.at()));
     if (to.y() == null) {
       settle(List.of(p.id()), false);
@@ -214,13 +217,19 @@ public final class Editor {
     Side side = need(e.side(), "side");
     Reach reach = Reach.of(space, p, side);
     if (reach == null) {
-      throw new Refusal("There is nothing " + side.words() + " of " + p.name() + " to be at a distance from.");
+      throw new Refusal(
+          "For " + p.name() + " there is nothing " + side.words() + " to be at a distance from.");
     }
     double wanted = need(e.distance(), "distance").length(unit, reach.distance());
     if (wanted < 0) {
       throw new Refusal(
-          "A distance is 0 or more; " + unit.fine(wanted) + " would push " + p.name() + " into "
-              + reach.toName() + ".");
+          "A distance is 0 or more; "
+              + unit.fine(wanted)
+              + " would push "
+              + p.name()
+              + " into "
+              + reach.toName()
+              + ".");
     }
     Vec way = p.pose().direct(side.outward());
     double by = reach.distance() - wanted;
@@ -228,8 +237,14 @@ public final class Editor {
       Reach behind = Reach.of(space, p, side.opposite());
       if (behind != null && behind.distance() >= 0 && behind.distance() < -by - 1e-9) {
         throw new Refusal(
-            "Only " + unit.fine(reach.distance() + behind.distance()) + " is free between "
-                + reach.toName() + " and " + behind.toName() + "; " + unit.fine(wanted)
+            "Only "
+                + unit.fine(reach.distance() + behind.distance())
+                + " is free between "
+                + reach.toName()
+                + " and "
+                + behind.toName()
+                + "; "
+                + unit.fine(wanted)
                 + " does not fit.");
       }
     }
@@ -420,7 +435,8 @@ public final class Editor {
             held(p, hold, Side.back, Side.front, size.depth() - p.size().depth()));
     double up = size.height() - p.size().height();
     boolean fromTop = hold == Side.top || hold == null && article.mounting() == Mounting.HANGS;
-    boolean fromMiddle = hold == null && article.mounting() == Mounting.WALL && !Double.isNaN(article.usualMiddle());
+    boolean fromMiddle =
+        hold == null && article.mounting() == Mounting.WALL && !Double.isNaN(article.usualMiddle());
     double rise = fromTop ? -up : fromMiddle ? -up / 2 : 0;
     Vec at = p.at().plus(p.pose().direct(shift)).plus(new Vec(0, rise, 0));
     Set<String> carried = space.carriedBy(id);
@@ -478,7 +494,12 @@ public final class Editor {
   private static String part(Article article, String part) {
     if (part == null || !article.finishes().containsKey(part)) {
       throw new Refusal(
-          article.name() + " has no part “" + part + "”; it has " + String.join(", ", article.finishes().keySet()) + ".");
+          article.name()
+              + " has no part “"
+              + part
+              + "”; it has "
+              + String.join(", ", article.finishes().keySet())
+              + ".");
     }
     return part;
   }
@@ -500,7 +521,8 @@ public final class Editor {
     if (space.pieces().size() + all.size() > MOST_PIECES) {
       throw new Refusal("The space holds at most " + MOST_PIECES + " pieces.");
     }
-    double beside = tops.stream().mapToDouble(id -> space.piece(id).size().width()).max().orElse(0) + 0.1;
+    double beside =
+        tops.stream().mapToDouble(id -> space.piece(id).size().width()).max().orElse(0) + 0.1;
     List<Piece> made = new ArrayList<>();
     for (String id : all) {
       Piece p = space.piece(id);
@@ -512,9 +534,10 @@ public final class Editor {
         Piece top = topOf(p, tops);
         v = top.pose().direct(new Vec(beside, 0, 0));
       }
-      On on = p.on().kind() == On.Kind.piece && twin.containsKey(p.on().id())
-          ? On.piece(twin.get(p.on().id()))
-          : p.on();
+      On on =
+          p.on().kind() == On.Kind.piece && twin.containsKey(p.on().id())
+              ? On.piece(twin.get(p.on().id()))
+              : p.on();
       made.add(p.withId(twin.get(id)).withAt(p.at().plus(v)).withOn(on));
     }
     for (Piece p : made) {
@@ -550,8 +573,10 @@ public final class Editor {
       Set<String> own = new HashSet<>(space.carriedBy(id));
       own.add(id);
       List<Body> met =
-          space.bodies().overlapping(
-              space.shapes().mesh(p), p.pose(), Resting.CONTACT, b -> !own.contains(b.id()));
+          space
+              .bodies()
+              .overlapping(
+                  space.shapes().mesh(p), p.pose(), Resting.CONTACT, b -> !own.contains(b.id()));
       if (!met.isEmpty()) {
         said.add(p.name() + " overlaps " + space.nameOf(met.get(0).id()) + ".");
       }

@@ -60,7 +60,10 @@ public final class Glb {
     for (Body body : bodies) {
       scene.add(nodes.size());
       nodes.addObject().put("name", body.id()).put("mesh", meshes.size());
-      meshes.addObject().put("name", body.id()).set("primitives", primitives(body.mesh().at(body.pose())));
+      meshes
+          .addObject()
+          .put("name", body.id())
+          .set("primitives", primitives(body.mesh().at(body.pose())));
     }
     root.putArray("buffers").addObject().put("byteLength", length);
     return assemble();
@@ -76,8 +79,16 @@ public final class Glb {
     attributes.put("POSITION", accessor(places, ARRAY, 5126, n / 3, "VEC3"));
     ObjectNode position = (ObjectNode) accessors.get(accessors.size() - 1);
     var box = mesh.box();
-    position.putArray("min").add((float) box.min().x()).add((float) box.min().y()).add((float) box.min().z());
-    position.putArray("max").add((float) box.max().x()).add((float) box.max().y()).add((float) box.max().z());
+    position
+        .putArray("min")
+        .add((float) box.min().x())
+        .add((float) box.min().y())
+        .add((float) box.min().z());
+    position
+        .putArray("max")
+        .add((float) box.max().x())
+        .add((float) box.max().y())
+        .add((float) box.max().z());
     if (mesh.normals() != null) {
       ByteBuffer normals = bytes(4 * n);
       for (float v : mesh.normals()) {
@@ -113,7 +124,12 @@ public final class Glb {
 
   private int accessor(ByteBuffer data, int target, int type, int count, String shape) {
     byte[] bytes = java.util.Arrays.copyOf(data.array(), data.position());
-    views.addObject().put("buffer", 0).put("byteOffset", length).put("byteLength", bytes.length).put("target", target);
+    views
+        .addObject()
+        .put("buffer", 0)
+        .put("byteOffset", length)
+        .put("byteLength", bytes.length)
+        .put("target", target);
     chunks.add(bytes);
     length += bytes.length;
     accessors
@@ -133,7 +149,11 @@ public final class Glb {
           ObjectNode m = materials.addObject().put("name", p);
           ObjectNode look = m.putObject("pbrMetallicRoughness");
           look.put("metallicFactor", 0).put("roughnessFactor", 0.8);
-          look.putArray("baseColorFactor").add(linear(rgb >> 16)).add(linear(rgb >> 8)).add(linear(rgb)).add(1);
+          look.putArray("baseColorFactor")
+              .add(linear(rgb >> 16))
+              .add(linear(rgb >> 8))
+              .add(linear(rgb))
+              .add(1);
           return materials.size() - 1;
         });
   }

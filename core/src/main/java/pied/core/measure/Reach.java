@@ -43,16 +43,14 @@ public record Reach(
     Mesh mesh = space.shapes().mesh(piece);
     Pose pose = piece.pose();
     Vec way = pose.direct(side.outward());
-    Bodies.Met met =
-        space.bodies().travel(mesh, pose, way, 1e4, b -> !own.contains(b.id()));
+    Bodies.Met met = space.bodies().travel(mesh, pose, way, 1e4, b -> !own.contains(b.id()));
     if (met.body() == null) {
       return null;
     }
     String to = met.body().id();
     Vec middle = pose.apply(side.middle(piece.size()));
     if (met.stop().overlapping()) {
-      double back =
-          space.bodies().toFree(mesh, pose, way.times(-1), b -> b.id().equals(to));
+      double back = space.bodies().toFree(mesh, pose, way.times(-1), b -> b.id().equals(to));
       return new Reach(side, -back, to, space.nameOf(to), middle, middle.along(way, -back));
     }
     double d = met.stop().distance();

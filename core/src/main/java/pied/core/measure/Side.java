@@ -7,10 +7,10 @@ import pied.core.solid.Vec;
 public enum Side {
   left(-1, 0, 0, "on its left"),
   right(1, 0, 0, "on its right"),
-  front(0, 0, 1, "in front"),
-  back(0, 0, -1, "behind"),
-  top(0, 1, 0, "above"),
-  under(0, -1, 0, "below");
+  front(0, 0, 1, "in front of it"),
+  back(0, 0, -1, "behind it"),
+  top(0, 1, 0, "above it"),
+  under(0, -1, 0, "below it");
 
   private final Vec outward;
   private final String words;

@@ -43,7 +43,8 @@ public final class Resting {
   private final Set<String> ignored;
 
   /**
-   * @param ignored pieces that are not there for this question: the piece itself and what it carries
+   * @param ignored pieces that are not there for this question: the piece itself and what it
+   *     carries
    */
   public Resting(Space space, Article article, Size size, Set<String> ignored) {
     this.space = space;
@@ -87,12 +88,16 @@ public final class Resting {
   private Vec surface(Target target) {
     if (target instanceof Target.OnPlan plan) {
       return below(plan.spot().at(space.shell().height() - 1e-3))
-          .orElseThrow(() -> new Refusal("There is no floor under that point; choose one inside the room."));
+          .orElseThrow(
+              () -> new Refusal("There is no floor under that point; choose one inside the room."));
     }
     Target.Sight sight = (Target.Sight) target;
     Bodies.RayMet met = bodies.ray(sight.from(), sight.along(), 1e4, this::mayCarry);
     if (met == null) {
-      throw new Refusal("Nothing there can carry the " + article.name().toLowerCase(java.util.Locale.ROOT) + "; point at the floor or at a top.");
+      throw new Refusal(
+          "Nothing there can carry the "
+              + article.name().toLowerCase(java.util.Locale.ROOT)
+              + "; point at the floor or at a top.");
     }
     if (met.normal().y() > 0.5) {
       return met.point();
@@ -152,7 +157,9 @@ public final class Resting {
     return body.id().equals(ShellBodies.FLOOR) ? On.FLOOR : On.piece(body.id());
   }
 
-  /** Moved aside, at the same height, if it overlaps something there; unmoved if nothing is free. */
+  /**
+   * Moved aside, at the same height, if it overlaps something there; unmoved if nothing is free.
+   */
   private Rest cleared(Rest rest) {
     Pose pose = Pose.of(rest.at(), rest.turn());
     if (bodies.overlapping(mesh, pose, CONTACT, this::isThere).isEmpty()) {
@@ -206,7 +213,9 @@ public final class Resting {
     double half = Math.min(size.width(), wall.length()) / 2;
     double s = Math.max(half, Math.min(wall.length() - half, wall.station(spot)));
     double y =
-        Math.max(0, Math.min(article.usualHeight(size.height()), space.shell().height() - size.height()));
+        Math.max(
+            0,
+            Math.min(article.usualHeight(size.height()), space.shell().height() - size.height()));
     Vec at = wall.from().at(y).along(t, s).along(wall.inward(), size.depth() / 2);
     Rest rest = new Rest(at, wall.turn(), On.wall(wall.name()), 0);
     Pose pose = Pose.of(at, wall.turn());
@@ -229,8 +238,7 @@ public final class Resting {
               sight.along(),
               1e4,
               b ->
-                  b.id().startsWith(ShellBodies.WALL)
-                      && wallOf(b).inward().dot(sight.along()) < 0);
+                  b.id().startsWith(ShellBodies.WALL) && wallOf(b).inward().dot(sight.along()) < 0);
       if (met != null) {
         return wallOf(met.body());
       }
@@ -262,7 +270,10 @@ public final class Resting {
     if (wall != null) {
       Vec n = wall.inward();
       double rate = n.dot(d);
-      distance = Math.abs(rate) < 1e-9 ? 0 : -wall.off(new Spot(sight.from().x(), sight.from().z())) / rate;
+      distance =
+          Math.abs(rate) < 1e-9
+              ? 0
+              : -wall.off(new Spot(sight.from().x(), sight.from().z())) / rate;
     } else {
       distance = Math.abs(d.y()) < 1e-9 ? 0 : -sight.from().y() / d.y();
     }

@@ -27,7 +27,11 @@ final class Forms {
     if (e <= 1e-6) {
       int[] v = new int[8];
       for (int i = 0; i < 8; i++) {
-        v[i] = s.point((i & 1) == 0 ? a.x() : b.x(), (i & 2) == 0 ? a.y() : b.y(), (i & 4) == 0 ? a.z() : b.z());
+        v[i] =
+            s.point(
+                (i & 1) == 0 ? a.x() : b.x(),
+                (i & 2) == 0 ? a.y() : b.y(),
+                (i & 4) == 0 ? a.z() : b.z());
       }
       s.quad(v[0], v[4], v[6], v[2]);
       s.quad(v[1], v[3], v[7], v[5]);
@@ -40,7 +44,9 @@ final class Forms {
     // every corner of the box becomes three points, one in each of its faces
     int[][] v = new int[8][3];
     for (int i = 0; i < 8; i++) {
-      double[] out = {(i & 1) == 0 ? a.x() : b.x(), (i & 2) == 0 ? a.y() : b.y(), (i & 4) == 0 ? a.z() : b.z()};
+      double[] out = {
+        (i & 1) == 0 ? a.x() : b.x(), (i & 2) == 0 ? a.y() : b.y(), (i & 4) == 0 ? a.z() : b.z()
+      };
       for (int k = 0; k < 3; k++) {
         double[] p = out.clone();
         for (int m = 0; m < 3; m++) {
@@ -51,7 +57,9 @@ final class Forms {
         v[i][k] = s.point(p[0], p[1], p[2]);
       }
     }
-    int[][] faces = {{0, 4, 6, 2}, {1, 3, 7, 5}, {0, 1, 5, 4}, {2, 6, 7, 3}, {0, 2, 3, 1}, {4, 5, 7, 6}};
+    int[][] faces = {
+      {0, 4, 6, 2}, {1, 3, 7, 5}, {0, 1, 5, 4}, {2, 6, 7, 3}, {0, 2, 3, 1}, {4, 5, 7, 6}
+    };
     for (int f = 0; f < 6; f++) {
       int k = f / 2;
       int[] c = faces[f];
@@ -90,7 +98,8 @@ final class Forms {
           p[k] = side % 2 == 0 ? -1 : 1;
           p[(k + 1) % 3] = spread(i, n);
           p[(k + 2) % 3] = spread(j, n);
-          String key = Math.round(p[0] * 1e6) + "," + Math.round(p[1] * 1e6) + "," + Math.round(p[2] * 1e6);
+          String key =
+              Math.round(p[0] * 1e6) + "," + Math.round(p[1] * 1e6) + "," + Math.round(p[2] * 1e6);
           Integer v = at.get(key);
           if (v == null) {
             v = s.point(rounded(p, half, body, r, crown).plus(mid));
@@ -152,7 +161,8 @@ final class Forms {
       } else {
         for (int i = 0; i < around; i++) {
           double a = 2 * Math.PI * i / around;
-          ring[i] = s.point(at.x() + p[0] * Math.sin(a), at.y() + p[1], at.z() + p[0] * Math.cos(a));
+          ring[i] =
+              s.point(at.x() + p[0] * Math.sin(a), at.y() + p[1], at.z() + p[0] * Math.cos(a));
         }
       }
       rings.add(ring);
@@ -206,11 +216,15 @@ final class Forms {
   }
 
   /**
-   * An outline in the plane across {@code axis} (0 x, 1 y, 2 z), drawn out from one place to another.
-   * The outline's two coordinates are the directions after the axis, in the order x, y, z, x.
+   * An outline in the plane across {@code axis} (0 x, 1 y, 2 z), drawn out from one place to
+   * another. The outline's two coordinates are the directions after the axis, in the order x, y, z,
+   * x.
    */
-  static MeshMaker extrude(List<double[]> outline, List<List<double[]>> holes, int axis, double from, double to) {
-    Polygon polygon = PLANE.createPolygon(ring(outline), holes.stream().map(Forms::ring).toArray(LinearRing[]::new));
+  static MeshMaker extrude(
+      List<double[]> outline, List<List<double[]>> holes, int axis, double from, double to) {
+    Polygon polygon =
+        PLANE.createPolygon(
+            ring(outline), holes.stream().map(Forms::ring).toArray(LinearRing[]::new));
     if (!polygon.isValid()) {
       throw new Refusal("An extruded outline crosses itself");
     }

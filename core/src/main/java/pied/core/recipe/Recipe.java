@@ -112,7 +112,8 @@ public final class Recipe {
               high(n, s),
               (int) s.number(n.get("folds"), 6),
               s.number(n.get("thick"), 0.004));
-      case "turned" -> Forms.turned(point(n.path("at"), s), line(n, "profile", s), around(n, s, 32));
+      case "turned" ->
+          Forms.turned(point(n.path("at"), s), line(n, "profile", s), around(n, s, 32));
       case "tube" -> tube(n, s);
       case "extrude" -> extrude(n, s);
       default ->
@@ -157,7 +158,8 @@ public final class Recipe {
       holes.add(pairs(hole, s));
     }
     JsonNode range = n.path("from").isMissingNode() ? n.path("range") : n;
-    double from = range.isArray() ? s.number(range.get(0), "range") : s.number(n.get("from"), "from");
+    double from =
+        range.isArray() ? s.number(range.get(0), "range") : s.number(n.get("from"), "from");
     double to = range.isArray() ? s.number(range.get(1), "range") : s.number(n.get("to"), "to");
     int axis = "xyz".indexOf(n.path("axis").asText("z"));
     return Forms.extrude(line(n, "outline", s), holes, axis, from, to);

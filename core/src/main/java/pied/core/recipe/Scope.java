@@ -43,7 +43,9 @@ final class Scope {
     if (node == null || node.isNull() || node.isMissingNode()) {
       throw new Refusal("A recipe lacks “" + what + "”");
     }
-    return node.isNumber() ? node.doubleValue() : value(node.asText()).getNumberValue().doubleValue();
+    return node.isNumber()
+        ? node.doubleValue()
+        : value(node.asText()).getNumberValue().doubleValue();
   }
 
   double number(JsonNode node, double otherwise) {

@@ -40,8 +40,7 @@ public final class Bodies {
    * @param direction of length 1
    * @param limit metres
    */
-  public Met travel(
-      Mesh mesh, Pose pose, Vec direction, double limit, Predicate<Body> counts) {
+  public Met travel(Mesh mesh, Pose pose, Vec direction, double limit, Predicate<Body> counts) {
     double far = Math.min(limit, Travel.FAR);
     Met best = new Met(null, Travel.Stop.NONE);
     Box box = pose.box(mesh.box());
@@ -52,8 +51,7 @@ public final class Bodies {
     visit(
         node -> {
           double in =
-              Travel.enters(
-                  moving, node, direction.x(), direction.y(), direction.z(), leave);
+              Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
           return in <= far && leave[0] >= -Travel.TOUCH;
         },
         body -> {
@@ -70,8 +68,7 @@ public final class Bodies {
       if (c.in() > reach) {
         break;
       }
-      Travel.Stop stop =
-          Travel.of(mesh, pose, c.body().mesh(), c.body().pose(), direction, reach);
+      Travel.Stop stop = Travel.of(mesh, pose, c.body().mesh(), c.body().pose(), direction, reach);
       if (stop.overlapping()) {
         return new Met(c.body(), stop);
       }
@@ -86,8 +83,7 @@ public final class Bodies {
   public List<Body> overlapping(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
     List<Body> found = new ArrayList<>();
     for (Body body : near(pose.box(mesh.box()))) {
-      if (counts.test(body)
-          && Nearness.overlap(mesh, pose, body.mesh(), body.pose(), depth)) {
+      if (counts.test(body) && Nearness.overlap(mesh, pose, body.mesh(), body.pose(), depth)) {
         found.add(body);
       }
     }
@@ -143,9 +139,7 @@ public final class Bodies {
           }
           Vec o = body.pose().unapply(from);
           Vec d = body.pose().undirect(direction);
-          if (body.mesh()
-              .tree()
-              .nearest(o.x(), o.y(), o.z(), d.x(), d.y(), d.z(), best[0], hit)) {
+          if (body.mesh().tree().nearest(o.x(), o.y(), o.z(), d.x(), d.y(), d.z(), best[0], hit)) {
             best[0] = hit.distance;
             int[] c = body.mesh().corners();
             Vec a = body.mesh().vertex(c[3 * hit.triangle]);
@@ -171,8 +165,12 @@ public final class Bodies {
     List<Body> found = new ArrayList<>();
     visit(
         node ->
-            node[0] <= q[3] && node[3] >= q[0] && node[1] <= q[4] && node[4] >= q[1]
-                && node[2] <= q[5] && node[5] >= q[2],
+            node[0] <= q[3]
+                && node[3] >= q[0]
+                && node[1] <= q[4]
+                && node[4] >= q[1]
+                && node[2] <= q[5]
+                && node[5] >= q[2],
         found::add);
     return found;
   }

@@ -23,8 +23,14 @@ public record Box(Vec min, Vec max) {
 
   public Box union(Box o) {
     return new Box(
-        new Vec(Math.min(min.x(), o.min.x()), Math.min(min.y(), o.min.y()), Math.min(min.z(), o.min.z())),
-        new Vec(Math.max(max.x(), o.max.x()), Math.max(max.y(), o.max.y()), Math.max(max.z(), o.max.z())));
+        new Vec(
+            Math.min(min.x(), o.min.x()),
+            Math.min(min.y(), o.min.y()),
+            Math.min(min.z(), o.min.z())),
+        new Vec(
+            Math.max(max.x(), o.max.x()),
+            Math.max(max.y(), o.max.y()),
+            Math.max(max.z(), o.max.z())));
   }
 
   /** Whether the two boxes share more than {@code depth} metres in every direction. */

@@ -1,9 +1,9 @@
 package pied.core.solid;
 
 /**
- * A binary tree of boxes over boxes, built by the surface-area heuristic (binned, after MacDonald and
- * Booth 1990 and Wald 2007). Bounds are kept as floats rounded outward. Children of an inner node
- * stand side by side.
+ * A binary tree of boxes over boxes, built by the surface-area heuristic (binned, after MacDonald
+ * and Booth 1990 and Wald 2007). Bounds are kept as floats rounded outward. Children of an inner
+ * node stand side by side.
  */
 final class BoxTree {
   private static final int BINS = 24;

@@ -35,7 +35,9 @@ public final class MeshMaker {
     triangle(a, c, d);
   }
 
-  /** A closed skin over rings of equally many points, with flat ends; rings run along the outside. */
+  /**
+   * A closed skin over rings of equally many points, with flat ends; rings run along the outside.
+   */
   public void skin(List<int[]> rings, boolean closeEnds) {
     for (int r = 0; r + 1 < rings.size(); r++) {
       int[] a = rings.get(r);
@@ -94,7 +96,10 @@ public final class MeshMaker {
         Vec n = smooth(normals.get(t), around.get(v), normals);
         Shaded key =
             new Shaded(
-                v, (int) Math.round(n.x() * 500), (int) Math.round(n.y() * 500), (int) Math.round(n.z() * 500));
+                v,
+                (int) Math.round(n.x() * 500),
+                (int) Math.round(n.y() * 500),
+                (int) Math.round(n.z() * 500));
         Integer at = vertices.get(key);
         if (at == null) {
           at = place.size();
@@ -140,7 +145,8 @@ public final class MeshMaker {
     int[] same = new int[points.size()];
     for (int i = 0; i < same.length; i++) {
       Vec p = points.get(i);
-      String key = Math.round(p.x() * 1e7) + "," + Math.round(p.y() * 1e7) + "," + Math.round(p.z() * 1e7);
+      String key =
+          Math.round(p.x() * 1e7) + "," + Math.round(p.y() * 1e7) + "," + Math.round(p.z() * 1e7);
       Integer before = seen.putIfAbsent(key, i);
       same[i] = before == null ? i : before;
     }

@@ -69,7 +69,14 @@ public final class MeshTree {
   }
 
   private boolean walk(
-      double ox, double oy, double oz, double dx, double dy, double dz, double limit, RayHit hit,
+      double ox,
+      double oy,
+      double oz,
+      double dx,
+      double dy,
+      double dz,
+      double limit,
+      RayHit hit,
       boolean anyWillDo) {
     final float[] bounds = boxes.bounds;
     final int[] link = boxes.link;

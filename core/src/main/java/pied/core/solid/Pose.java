@@ -14,8 +14,16 @@ public final class Pose {
   private final Vec at;
 
   private Pose(
-      Vec at, double m00, double m01, double m02, double m10, double m11, double m12, double m20,
-      double m21, double m22) {
+      Vec at,
+      double m00,
+      double m01,
+      double m02,
+      double m10,
+      double m11,
+      double m12,
+      double m20,
+      double m21,
+      double m22) {
     this.at = at;
     this.m00 = m00;
     this.m01 = m01;
@@ -47,8 +55,7 @@ public final class Pose {
   /** Turned in any way; the quaternion is of length 1. */
   public static Pose of(Vec at, Quaterniondc q) {
     Matrix3d m = new Matrix3d().set(q);
-    return new Pose(
-        at, m.m00, m.m10, m.m20, m.m01, m.m11, m.m21, m.m02, m.m12, m.m22);
+    return new Pose(at, m.m00, m.m10, m.m20, m.m01, m.m11, m.m21, m.m02, m.m12, m.m22);
   }
 
   public Vec at() {

@@ -92,7 +92,11 @@ public final class Travel {
         }
         double from = at;
         next =
-            blocked.stream().mapToDouble(Stretch::to).filter(t -> t > from + TOUCH).min().orElse(at);
+            blocked.stream()
+                .mapToDouble(Stretch::to)
+                .filter(t -> t > from + TOUCH)
+                .min()
+                .orElse(at);
         if (next == at) {
           return at; // not closed after all: there is no way out to be found
         }
@@ -101,7 +105,9 @@ public final class Travel {
     }
   }
 
-  /** Whether one of the two, or a connected part of it, lies inside the other without crossing it. */
+  /**
+   * Whether one of the two, or a connected part of it, lies inside the other without crossing it.
+   */
   static boolean contained(Mesh a, Pose pa, Mesh b, Pose pb) {
     return holds(b, pb, a, pa, a.representatives()) || holds(a, pa, b, pb, b.representatives());
   }
@@ -129,7 +135,9 @@ public final class Travel {
   private static boolean clear(Mesh outer, Vec p) {
     Mesh dot =
         Mesh.of(
-            new double[] {p.x(), p.y(), p.z(), p.x() + 1e-9, p.y(), p.z(), p.x(), p.y(), p.z() + 1e-9},
+            new double[] {
+              p.x(), p.y(), p.z(), p.x() + 1e-9, p.y(), p.z(), p.x(), p.y(), p.z() + 1e-9
+            },
             new int[] {0, 1, 2});
     return Nearness.distance(dot, Pose.HERE, outer, Pose.HERE, 2 * TOUCH) > TOUCH;
   }
@@ -235,10 +243,7 @@ public final class Travel {
       pair.distance();
       double[] p = pair.nearest;
       return new Stop(
-          best,
-          pb.apply(new Vec(p[3], p[4], p[5])),
-          pb.direct(new Vec(nx, ny, nz)),
-          false);
+          best, pb.apply(new Vec(p[3], p[4], p[5])), pb.direct(new Vec(nx, ny, nz)), false);
     }
   }
 

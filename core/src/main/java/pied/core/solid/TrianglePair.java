@@ -135,14 +135,22 @@ final class TrianglePair {
     return da > 0 && db < 0;
   }
 
-  /** How deep the two cross as they are: metres along the best separating axis, negative if apart. */
+  /**
+   * How deep the two cross as they are: metres along the best separating axis, negative if apart.
+   */
   double depth() {
     double least = Double.POSITIVE_INFINITY;
-    least = Math.min(least, depthAlong(cross(eb, 0, eb, 3, 0), cross(eb, 0, eb, 3, 1), cross(eb, 0, eb, 3, 2)));
+    least =
+        Math.min(
+            least,
+            depthAlong(cross(eb, 0, eb, 3, 0), cross(eb, 0, eb, 3, 1), cross(eb, 0, eb, 3, 2)));
     if (least <= 0) {
       return least;
     }
-    least = Math.min(least, depthAlong(cross(ea, 0, ea, 3, 0), cross(ea, 0, ea, 3, 1), cross(ea, 0, ea, 3, 2)));
+    least =
+        Math.min(
+            least,
+            depthAlong(cross(ea, 0, ea, 3, 0), cross(ea, 0, ea, 3, 1), cross(ea, 0, ea, 3, 2)));
     for (int i = 0; i < 9 && least > 0; i += 3) {
       for (int j = 0; j < 9 && least > 0; j += 3) {
         double x = ea[i + 1] * eb[j + 2] - ea[i + 2] * eb[j + 1];
@@ -223,7 +231,9 @@ final class TrianglePair {
     return s < 0 ? 0 : Math.min(s, 1);
   }
 
-  /** Squared distance of a corner to the inside of a face; edges are {@link #segments}' business. */
+  /**
+   * Squared distance of a corner to the inside of a face; edges are {@link #segments}' business.
+   */
   private double cornerToFace(double[] p, int i, double[] f, boolean pIsA, double best) {
     double[] e = pIsA ? eb : ea;
     double x = cross(e, 0, e, 3, 0);

@@ -70,8 +70,7 @@ public final class ShellBodies {
       Spot p = shell.outline().get(i % shell.outline().size());
       c[i] = new Coordinate(p.z(), p.x());
     }
-    Prism.add(
-        maker, Shell.PLANE.createPolygon(c), (p, far) -> new Vec(p.y, far ? to : from, p.x));
+    Prism.add(maker, Shell.PLANE.createPolygon(c), (p, far) -> new Vec(p.y, far ? to : from, p.x));
     return maker.mesh(finish);
   }
 
@@ -83,7 +82,8 @@ public final class ShellBodies {
         throw new Refusal("The " + o.kind() + " does not fit into wall " + wall.name() + ".");
       }
       face =
-          face.difference(rectangle(o.from(), o.sill(), o.from() + o.width(), o.sill() + o.height()));
+          face.difference(
+              rectangle(o.from(), o.sill(), o.from() + o.width(), o.sill() + o.height()));
     }
     if (!(face instanceof Polygon polygon)) {
       throw new Refusal("The openings cut wall " + wall.name() + " in two.");
@@ -120,10 +120,7 @@ public final class ShellBodies {
   }
 
   private static Mesh joinery(Shell shell, Opening o) {
-    return JOINERY
-        .get(o.kind())
-        .recipe()
-        .build(new Size(o.width(), shell.thickness(), o.height()));
+    return JOINERY.get(o.kind()).recipe().build(new Size(o.width(), shell.thickness(), o.height()));
   }
 
   private static Pose place(Shell shell, Wall wall, Opening o) {

@@ -135,13 +135,15 @@ public sealed interface Entry {
         Pattern.compile("(" + NUMBER + "|" + FRACTION + ")\\s*(m|cm|mm|ft|in|'|\")?");
     private static final Pattern FEET_INCHES =
         Pattern.compile(
-            "(?:(" + NUMBER + ")\\s*(?:'|ft\\.?|feet|foot)\\s*-?\\s*)?(?:(" + MIXED
+            "(?:("
+                + NUMBER
+                + ")\\s*(?:'|ft\\.?|feet|foot)\\s*-?\\s*)?(?:("
+                + MIXED
                 + ")\\s*(?:\"|''|in\\.?|inches|inch)?)?");
     private static final Pattern DASHED = Pattern.compile("(\\d+)-(" + MIXED + ")\\s*\"?");
     private static final Pattern INCHES =
         Pattern.compile("(" + MIXED + ")\\s*(?:\"|''|in\\.?|inches|inch)");
-    static final Pattern FACTOR =
-        Pattern.compile("\\*\\s*(" + NUMBER + ")|(" + NUMBER + ")\\s*%");
+    static final Pattern FACTOR = Pattern.compile("\\*\\s*(" + NUMBER + ")|(" + NUMBER + ")\\s*%");
     static final Pattern ANGLE =
         Pattern.compile("([+-]?)\\s*(" + NUMBER + ")\\s*(?:°|deg|degrees)?");
 
@@ -173,8 +175,7 @@ public sealed interface Entry {
       }
       m = FEET_INCHES.matcher(t);
       if (m.matches() && m.group(1) != null) {
-        return inches(
-            number(m.group(1)), m.group(2) == null ? 0 : mixed(m.group(2), whole));
+        return inches(number(m.group(1)), m.group(2) == null ? 0 : mixed(m.group(2), whole));
       }
       if (unit == LengthUnit.FT && t.matches("\\d+\\s+" + FRACTION)) {
         return inches(0, mixed(t, whole));

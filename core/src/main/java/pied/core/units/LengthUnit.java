@@ -48,8 +48,8 @@ public enum LengthUnit {
   }
 
   /**
-   * A length as text without its unit (feet and inches carry their marks), with the usual precision:
-   * the centimetre, the millimetre, or 1/16 inch.
+   * A length as text without its unit (feet and inches carry their marks), with the usual
+   * precision: the centimetre, the millimetre, or 1/16 inch.
    *
    * @param length metres
    */
@@ -57,7 +57,9 @@ public enum LengthUnit {
     return text(length, decimals);
   }
 
-  /** As {@link #text(double)} with so many decimals; feet and inches go by sixteenths regardless. */
+  /**
+   * As {@link #text(double)} with so many decimals; feet and inches go by sixteenths regardless.
+   */
   public String text(double length, int decimals) {
     if (this == FT) {
       return feet(length);
@@ -66,7 +68,9 @@ public enum LengthUnit {
     return s.matches("-0(\\.0*)?") ? s.substring(1) : s;
   }
 
-  /** As {@link #text(double)}, with a third decimal of metres (the millimetre) where it is not 0. */
+  /**
+   * As {@link #text(double)}, with a third decimal of metres (the millimetre) where it is not 0.
+   */
   public String fine(double length) {
     if (this == FT || this == MM) {
       return text(length);

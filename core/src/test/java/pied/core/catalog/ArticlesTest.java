@@ -15,8 +15,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import pied.core.Refusal;
 import pied.core.size.Size;
-import pied.core.solid.MeshTree;
 import pied.core.solid.Mesh;
+import pied.core.solid.MeshTree;
 import pied.core.solid.Vec;
 
 class ArticlesTest {
@@ -74,7 +74,16 @@ class ArticlesTest {
     MeshTree.RayHit hit = new MeshTree.RayHit();
     double at = 0;
     double entered = -1;
-    while (m.tree().nearest(from.x() + at * d.x(), from.y() + at * d.y(), from.z() + at * d.z(), d.x(), d.y(), d.z(), 100, hit)) {
+    while (m.tree()
+        .nearest(
+            from.x() + at * d.x(),
+            from.y() + at * d.y(),
+            from.z() + at * d.z(),
+            d.x(),
+            d.y(),
+            d.z(),
+            100,
+            hit)) {
       at += hit.distance;
       if (entered < 0) {
         entered = at;

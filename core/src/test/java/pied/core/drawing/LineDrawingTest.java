@@ -39,7 +39,8 @@ class LineDrawingTest {
         .as("the four sides of each")
         .hasSize(8);
     Mesh under = Mesh.ofBox(new Vec(-0.3, -0.5, -0.3), new Vec(0.3, 0, 0.3));
-    assertThat(LineDrawing.of(Mesh.join(java.util.List.of(low, under)), LineDrawing.View.plan).lines())
+    assertThat(
+            LineDrawing.of(Mesh.join(java.util.List.of(low, under)), LineDrawing.View.plan).lines())
         .hasSize(4);
   }
 

@@ -64,11 +64,20 @@ class EditorTest {
     Vec aim = new Vec(3, board, 0.2);
     room.apply(
         new Edit.Place(
-            "c", "cup-and-saucer", null, null, new Edit.Sight(eye, aim.minus(eye)), null, null, null));
+            "c",
+            "cup-and-saucer",
+            null,
+            null,
+            new Edit.Sight(eye, aim.minus(eye)),
+            null,
+            null,
+            null));
     assertThat(room.piece("c").at().y()).isCloseTo(board, within(1e-7));
     assertThat(room.piece("c").on()).isEqualTo(On.piece("s"));
     room.put("top", "cup-and-saucer", 3, 0.16);
-    assertThat(room.piece("top").at().y()).as("on the plan the topmost board counts").isCloseTo(1.9, EXACT);
+    assertThat(room.piece("top").at().y())
+        .as("on the plan the topmost board counts")
+        .isCloseTo(1.9, EXACT);
   }
 
   @Test
@@ -118,12 +127,15 @@ class EditorTest {
   @Test
   void sizesAreExactAndASideThatTouchesStays() {
     room.put("s", "sideboard", 3, 0.225);
-    room.apply(new Edit.Resize(List.of("s"), new Edit.Measures(typed("1400 mm"), typed("0.5"), null), null));
+    room.apply(
+        new Edit.Resize(
+            List.of("s"), new Edit.Measures(typed("1400 mm"), typed("0.5"), null), null));
     Piece p = room.piece("s");
     assertThat(p.size().width()).isCloseTo(1.4, EXACT);
     assertThat(p.at().x()).as("width grows from the middle").isCloseTo(3, EXACT);
     assertThat(reach("s", Side.back)).as("it stays at the wall").isCloseTo(0, EXACT);
-    room.apply(new Edit.Resize(List.of("s"), new Edit.Measures(typed("+0.2"), null, null), Side.left));
+    room.apply(
+        new Edit.Resize(List.of("s"), new Edit.Measures(typed("+0.2"), null, null), Side.left));
     assertThat(room.piece("s").at().x()).isCloseTo(3.1, EXACT);
   }
 
@@ -131,10 +143,16 @@ class EditorTest {
   void sizesBeyondTheArticlesLimitsAreRefused() {
     room.put("s", "sideboard", 3, 1);
     assertThatThrownBy(
-            () -> room.apply(new Edit.Resize(List.of("s"), new Edit.Measures(Amount.of(-1), null, null), null)))
+            () ->
+                room.apply(
+                    new Edit.Resize(
+                        List.of("s"), new Edit.Measures(Amount.of(-1), null, null), null)))
         .hasMessageContaining("more than zero");
     assertThatThrownBy(
-            () -> room.apply(new Edit.Resize(List.of("s"), new Edit.Measures(typed("9 m"), null, null), null)))
+            () ->
+                room.apply(
+                    new Edit.Resize(
+                        List.of("s"), new Edit.Measures(typed("9 m"), null, null), null)))
         .hasMessageContaining("0.70 to 3.60 m wide");
   }
 
@@ -153,11 +171,15 @@ class EditorTest {
     room.apply(new Edit.MoveBy(List.of("s"), by(0.5, 0, 0.7)));
     assertThat(room.piece("l").at()).isEqualTo(new Vec(3.9, room.piece("l").at().y(), 1.7));
     room.apply(new Edit.Turn(List.of("s"), typed("90"), null));
-    assertThat(room.piece("l").at().x()).as("0.4 to its left is now 0.4 up the plan").isCloseTo(3.5, EXACT);
+    assertThat(room.piece("l").at().x())
+        .as("0.4 to its left is now 0.4 up the plan")
+        .isCloseTo(3.5, EXACT);
     assertThat(room.piece("l").at().z()).isCloseTo(1.3, EXACT);
     assertThat(room.piece("l").turn()).isEqualTo(90);
     room.apply(new Edit.Resize(List.of("s"), new Edit.Measures(null, null, typed("0.9")), null));
-    assertThat(room.piece("l").at().y()).as("higher, it lifts what stands on it").isCloseTo(0.9, EXACT);
+    assertThat(room.piece("l").at().y())
+        .as("higher, it lifts what stands on it")
+        .isCloseTo(0.9, EXACT);
     assertThat(room.piece("b").at().y()).isCloseTo(0.9, EXACT);
     room.apply(new Edit.Remove(List.of("s")));
     assertThat(room.piece("l").at().y()).as("removed, they settle on the floor").isZero();
@@ -190,8 +212,16 @@ class EditorTest {
     room.put("c", "cup-and-saucer", 2, 2);
     Editor.Outcome o = room.apply(new Edit.Copy(List.of("t"), by(2, 0, 0)));
     assertThat(o.change().added()).hasSize(2);
-    Piece table = o.change().added().stream().filter(p -> p.article().equals("cafe-table")).findFirst().orElseThrow();
-    Piece cup = o.change().added().stream().filter(p -> p.article().startsWith("cup")).findFirst().orElseThrow();
+    Piece table =
+        o.change().added().stream()
+            .filter(p -> p.article().equals("cafe-table"))
+            .findFirst()
+            .orElseThrow();
+    Piece cup =
+        o.change().added().stream()
+            .filter(p -> p.article().startsWith("cup"))
+            .findFirst()
+            .orElseThrow();
     assertThat(cup.on()).isEqualTo(On.piece(table.id()));
     assertThat(table.name()).isEqualTo("Round café table 2");
     assertThat(cup.at().x()).isCloseTo(4, EXACT);
@@ -200,12 +230,15 @@ class EditorTest {
   @Test
   void namesAndColours() {
     room.put("s", "sideboard", 3, 1);
-    room.apply(new Edit.Rename("s", "  By the window "), new Edit.Recolour(List.of("s"), "doors", "#aabbcc"));
+    room.apply(
+        new Edit.Rename("s", "  By the window "),
+        new Edit.Recolour(List.of("s"), "doors", "#aabbcc"));
     assertThat(room.piece("s").name()).isEqualTo("By the window");
     assertThat(room.piece("s").finishes()).containsEntry("doors", "#AABBCC");
     assertThatThrownBy(() -> room.apply(new Edit.Rename("s", "x".repeat(1_000_000))))
         .hasMessageContaining("up to 120 letters; this one has 1000000");
-    assertThatThrownBy(() -> room.apply(new Edit.Rename("s", " "))).hasMessageContaining("at least one");
+    assertThatThrownBy(() -> room.apply(new Edit.Rename("s", " ")))
+        .hasMessageContaining("at least one");
     assertThatThrownBy(() -> room.apply(new Edit.Recolour(List.of("s"), "doors", "red")))
         .hasMessageContaining("#RRGGBB");
     assertThatThrownBy(() -> room.apply(new Edit.Recolour(List.of("s"), "lid", "#112233")))
@@ -214,13 +247,14 @@ class EditorTest {
 
   @Test
   void strangersAreRefused() {
-    assertThatThrownBy(() -> room.put("x", "flying-carpet", 1, 1)).hasMessageContaining("“flying-carpet”");
-    assertThatThrownBy(() -> room.apply(new Edit.Remove(List.of("nobody")))).hasMessageContaining("“nobody”");
+    assertThatThrownBy(() -> room.put("x", "flying-carpet", 1, 1))
+        .hasMessageContaining("“flying-carpet”");
+    assertThatThrownBy(() -> room.apply(new Edit.Remove(List.of("nobody"))))
+        .hasMessageContaining("“nobody”");
     assertThatThrownBy(() -> room.put("x", "stool", 9, 9)).hasMessageContaining("inside the room");
     room.put("x", "stool", 1, 1);
     assertThatThrownBy(() -> room.put("x", "stool", 2, 2)).hasMessageContaining("already");
-    assertThatThrownBy(
-            () -> room.apply(new Edit.Rename("x", "A"), new Edit.Rename("y", "B")))
+    assertThatThrownBy(() -> room.apply(new Edit.Rename("x", "A"), new Edit.Rename("y", "B")))
         .hasMessageStartingWith("Edit 2:");
     assertThat(room.piece("x").name()).as("all or nothing").isEqualTo("Stool");
   }
@@ -239,11 +273,26 @@ class EditorTest {
   }
 
   @Test
+  void aChangeKeptAsTextUndoesToTheLastBit() throws Exception {
+    room.put("s", "sideboard", 3.1, 1.0 / 3, 37.3);
+    room.put("l", "table-lamp", 3.1, 1.0 / 3);
+    Space before = room.space;
+    Change change = room.apply(new Edit.Turn(List.of("s"), null, typed("11.1"))).change();
+    var json = new com.fasterxml.jackson.databind.ObjectMapper();
+    Change read = json.readValue(json.writeValueAsString(change), Change.class);
+    assertThat(read).isEqualTo(change);
+    assertThat(List.copyOf(read.reversed().apply(room.space).pieces()))
+        .isEqualTo(List.copyOf(before.pieces()));
+  }
+
+  @Test
   void settleLiftsWhatIsSunkAndLowersWhatHovers() {
     room.put("t", "long-table", 3, 2);
     room.put("a", "bottle", 3, 2);
     room.put("b", "bottle", 3.3, 2);
-    room.apply(new Edit.MoveBy(List.of("a"), by(0, 0.4, 0)), new Edit.MoveBy(List.of("b"), by(0, -0.01, 0)));
+    room.apply(
+        new Edit.MoveBy(List.of("a"), by(0, 0.4, 0)),
+        new Edit.MoveBy(List.of("b"), by(0, -0.01, 0)));
     room.apply(new Edit.Settle(List.of("a", "b")));
     assertThat(room.piece("a").at().y()).isCloseTo(0.74, EXACT);
     assertThat(room.piece("b").at().y()).isCloseTo(0.74, EXACT);
@@ -255,7 +304,14 @@ class EditorTest {
     Random r = new Random(seed);
     Rooms rooms = new Rooms();
     String[] articles = {
-      "cafe-table", "dining-chair", "sideboard", "cup-and-saucer", "bottle", "table-lamp", "stool", "open-shelf"
+      "cafe-table",
+      "dining-chair",
+      "sideboard",
+      "cup-and-saucer",
+      "bottle",
+      "table-lamp",
+      "stool",
+      "open-shelf"
     };
     for (int i = 0; i < 14; i++) {
       Space before = rooms.space;
@@ -265,7 +321,8 @@ class EditorTest {
                   "p" + i,
                   articles[r.nextInt(articles.length)],
                   null,
-                  new Edit.PlanPoint(Amount.of(0.6 + 4.8 * r.nextDouble()), Amount.of(0.6 + 2.8 * r.nextDouble())),
+                  new Edit.PlanPoint(
+                      Amount.of(0.6 + 4.8 * r.nextDouble()), Amount.of(0.6 + 2.8 * r.nextDouble())),
                   null,
                   Amount.of(360 * r.nextDouble()),
                   null,

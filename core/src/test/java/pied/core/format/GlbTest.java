@@ -33,15 +33,28 @@ class GlbTest {
     for (JsonNode p : primitives) {
       JsonNode indices = root.at("/accessors/" + p.get("indices").asInt());
       JsonNode places = root.at("/accessors/" + p.at("/attributes/POSITION").asInt());
-      int at = start + root.at("/bufferViews/" + indices.get("bufferView").asInt()).get("byteOffset").asInt();
-      int from = start + root.at("/bufferViews/" + places.get("bufferView").asInt()).get("byteOffset").asInt();
+      int at =
+          start
+              + root.at("/bufferViews/" + indices.get("bufferView").asInt())
+                  .get("byteOffset")
+                  .asInt();
+      int from =
+          start
+              + root.at("/bufferViews/" + places.get("bufferView").asInt())
+                  .get("byteOffset")
+                  .asInt();
       for (int i = 0; i < indices.get("count").asInt(); i++) {
         int v = b.getInt(at + 4 * i);
         highest = Math.max(highest, b.getFloat(from + 12 * v + 4));
       }
       triangles += indices.get("count").asInt() / 3;
       if (root.at("/materials/" + p.get("material").asInt() + "/name").asText().equals("doors")) {
-        assertThat(root.at("/materials/" + p.get("material").asInt() + "/pbrMetallicRoughness/baseColorFactor/0").asDouble())
+        assertThat(
+                root.at(
+                        "/materials/"
+                            + p.get("material").asInt()
+                            + "/pbrMetallicRoughness/baseColorFactor/0")
+                    .asDouble())
             .isEqualTo(1.0);
       }
     }

@@ -84,7 +84,8 @@ class MeshQuestionsTest {
   @Test
   void touchingIsNoOverlap() {
     Mesh box = Shapes.box(0, 0, 0, 1, 1, 1);
-    assertThat(Nearness.overlap(box, Pose.of(new Vec(1, 0.2, 0), 0), box, Pose.HERE, 1e-6)).isFalse();
+    assertThat(Nearness.overlap(box, Pose.of(new Vec(1, 0.2, 0), 0), box, Pose.HERE, 1e-6))
+        .isFalse();
     assertThat(Nearness.overlap(box, Pose.of(new Vec(0.999, 0.2, 0), 0), box, Pose.HERE, 1e-6))
         .isTrue();
     assertThat(Nearness.overlap(box, Pose.of(new Vec(0.9995, 0, 0), 0), box, Pose.HERE, 1e-3))
@@ -97,8 +98,7 @@ class MeshQuestionsTest {
     List<Body> list = new ArrayList<>();
     for (int i = 0; i < 40; i++) {
       Vec at = new Vec(6 * r.nextDouble(), r.nextDouble(), 6 * r.nextDouble());
-      list.add(
-          new Body("b" + i, Shapes.lump(r, 0.2), Pose.of(at, 360 * r.nextDouble())));
+      list.add(new Body("b" + i, Shapes.lump(r, 0.2), Pose.of(at, 360 * r.nextDouble())));
     }
     Bodies all = new Bodies(list);
     Mesh m = Shapes.lump(r, 0.2);

@@ -13,7 +13,9 @@ final class Shapes {
     return Mesh.ofBox(new Vec(x0, y0, z0), new Vec(x1, y1, z1));
   }
 
-  /** A solid of revolution about the vertical from (radius, height) pairs, bottom to top, closed. */
+  /**
+   * A solid of revolution about the vertical from (radius, height) pairs, bottom to top, closed.
+   */
   static Mesh turned(int around, double... profile) {
     int rings = profile.length / 2;
     double[] p = new double[3 * (rings * around + 2)];

@@ -81,8 +81,7 @@ class TravelPropertiesTest {
     // the rotation goes into the meshes, so the poses are plain and the trees are others
     Mesh ra = p.a.at(p.pa).at(turn);
     Mesh rb = p.b.at(p.pb).at(turn);
-    assertSame(
-        Travel.of(ra, Pose.HERE, rb, Pose.HERE, turn.direct(p.d), 100).distance(), plain);
+    assertSame(Travel.of(ra, Pose.HERE, rb, Pose.HERE, turn.direct(p.d), 100).distance(), plain);
   }
 
   @Property(tries = 150)

@@ -99,7 +99,12 @@ class TravelTest {
         new org.joml.Quaterniond().rotateY(Math.toRadians(70)).mul(onEdge);
     Travel.Stop stop =
         Travel.of(
-            bar, Pose.of(new Vec(0.1, 1, 0.2), across), bar, Pose.of(Vec.ZERO, onEdge), Vec.DOWN, 9);
+            bar,
+            Pose.of(new Vec(0.1, 1, 0.2), across),
+            bar,
+            Pose.of(Vec.ZERO, onEdge),
+            Vec.DOWN,
+            9);
     double diagonal = 0.03 * Math.sqrt(2);
     assertThat(1 - stop.distance()).isCloseTo(2 * diagonal, within(1e-9));
     assertThat(stop.normal().y()).isCloseTo(1, within(1e-9));
@@ -163,10 +168,7 @@ class TravelTest {
   @Test
   void overlapIsSaidWithTheWayBack() {
     Mesh cube = box(0, 0, 0, 0.3, 0.3, 0.3);
-    Mesh shelf =
-        Mesh.join(
-            List.of(
-                box(-1, 0.50, -1, 1, 0.52, 1), box(-1, 1.00, -1, 1, 1.02, 1)));
+    Mesh shelf = Mesh.join(List.of(box(-1, 0.50, -1, 1, 0.52, 1), box(-1, 1.00, -1, 1, 1.02, 1)));
     Pose sunk = Pose.of(new Vec(0, 0.51, 0), 0);
     assertThat(Travel.of(cube, sunk, shelf, Pose.HERE, Vec.DOWN, 10).overlapping()).isTrue();
     assertThat(Travel.toFree(cube, sunk, shelf, Pose.HERE, Vec.UP))
@@ -195,9 +197,11 @@ class TravelTest {
     Mesh block = box(-1, -1, -1, 1, 0, 1);
     Pose sunk = Pose.of(new Vec(0, -0.05, 0), 0);
     assertThat(Nearness.overlap(pointed, sunk, block, Pose.HERE, 1e-4)).isTrue();
-    assertThat(Travel.toFree(pointed, sunk, block, Pose.HERE, Vec.UP)).isCloseTo(0.05, within(1e-9));
+    assertThat(Travel.toFree(pointed, sunk, block, Pose.HERE, Vec.UP))
+        .isCloseTo(0.05, within(1e-9));
     Pose deeper = Pose.of(new Vec(0, -0.08, 0), 0);
-    assertThat(Travel.toFree(pointed, deeper, block, Pose.HERE, Vec.UP)).isCloseTo(0.08, within(1e-9));
+    assertThat(Travel.toFree(pointed, deeper, block, Pose.HERE, Vec.UP))
+        .isCloseTo(0.08, within(1e-9));
   }
 
   @Test

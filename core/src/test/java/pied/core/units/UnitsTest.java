@@ -49,7 +49,14 @@ class UnitsTest {
       delimiter = '|',
       quoteCharacter = '~',
       value = {
-        "+0.1|2.1", "-2\"|1.9492", "−10cm|1.9", "*1.5|3", "150%|3", "50 %|1", "*0,5|1", "+ 5 mm|2.005"
+        "+0.1|2.1",
+        "-2\"|1.9492",
+        "−10cm|1.9",
+        "*1.5|3",
+        "150%|3",
+        "50 %|1",
+        "*0,5|1",
+        "+ 5 mm|2.005"
       })
   void readsChanges(String text, double from2) {
     assertThat(Entry.length(text, LengthUnit.M).from(2)).isCloseTo(from2, within(1e-12));
@@ -65,7 +72,22 @@ class UnitsTest {
 
   @ParameterizedTest
   @ValueSource(
-      strings = {"", "  ", "abc", "1.2.3", "1 4", "4'7'", "1/0\"", "--1", "1e9", "NaN", "1.4 miles", "*", "%", "+"})
+      strings = {
+        "",
+        "  ",
+        "abc",
+        "1.2.3",
+        "1 4",
+        "4'7'",
+        "1/0\"",
+        "--1",
+        "1e9",
+        "NaN",
+        "1.4 miles",
+        "*",
+        "%",
+        "+"
+      })
   void refusesWhatItCannotRead(String text) {
     assertThatThrownBy(() -> Entry.length(text, LengthUnit.M))
         .isInstanceOf(Refusal.class)

@@ -110,7 +110,8 @@ public final class Answers {
   public record CaptionView(List<pied.core.caption.Phrase> phrases) {}
 
   /** A line of the schedule. */
-  public record ScheduleRow(String id, String name, String article, String kind, String size, String on) {}
+  public record ScheduleRow(
+      String id, String name, String article, String kind, String size, String on) {}
 
   /** All pieces of a space. */
   public record Schedule(long revision, List<ScheduleRow> rows) {}

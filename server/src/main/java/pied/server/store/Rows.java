@@ -37,7 +37,8 @@ interface Rows {
     Optional<ChangeRow> firstUndone(String space);
 
     @Modifying
-    @Query("update ChangeRow c set c.state = DROPPED where c.key.space = :space and c.state = UNDONE")
+    @Query(
+        "update ChangeRow c set c.state = DROPPED where c.key.space = :space and c.state = UNDONE")
     void dropUndone(String space);
 
     @Modifying

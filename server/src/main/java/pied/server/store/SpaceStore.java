@@ -27,8 +27,8 @@ import pied.server.api.Answers.SpaceName;
 import pied.server.api.Answers.SpaceView;
 
 /**
- * Keeps projects and spaces. One writer at a time for each space: an edit is checked by core, stored
- * in one transaction together with its change, and only then seen and told.
+ * Keeps projects and spaces. One writer at a time for each space: an edit is checked by core,
+ * stored in one transaction together with its change, and only then seen and told.
  */
 @Service
 public class SpaceStore {
@@ -47,7 +47,10 @@ public class SpaceStore {
 
     Stale(long seen, long now) {
       super(
-          "The space has changed since you looked: you have revision " + seen + ", it is at " + now
+          "The space has changed since you looked: you have revision "
+              + seen
+              + ", it is at "
+              + now
               + ". Look again and repeat.");
     }
   }
@@ -164,8 +167,7 @@ public class SpaceStore {
     o.writing.lock(); // revision and pieces must belong together
     try {
       Shell shell = o.space.shell();
-      Map<String, String> colours =
-          new HashMap<>(pied.core.space.ShellBodies.colours());
+      Map<String, String> colours = new HashMap<>(pied.core.space.ShellBodies.colours());
       colours.putAll(shell.finishes());
       return new SpaceView(
           id,
@@ -189,8 +191,7 @@ public class SpaceStore {
   }
 
   private Open load(String id) {
-    SpaceRow row =
-        spaces.findById(id).orElseThrow(() -> new Missing("There is no such space."));
+    SpaceRow row = spaces.findById(id).orElseThrow(() -> new Missing("There is no such space."));
     Open o = new Open(row);
     List<Piece> own = pieces.ofSpace(id).stream().map(PieceRow::piece).toList();
     o.space = new Space(Json.read(row.shell(), Shell.class), own, shapes);
@@ -252,7 +253,9 @@ public class SpaceStore {
           Optional<ChangeRow> found = undo ? changes.lastDone(id) : changes.firstUndone(id);
           ChangeRow row =
               found.orElseThrow(
-                  () -> new Refusal(undo ? "There is nothing to undo." : "There is nothing to redo."));
+                  () ->
+                      new Refusal(
+                          undo ? "There is nothing to undo." : "There is nothing to redo."));
           Change change = Json.read(row.pieces(), Change.class);
           Change way = undo ? change.reversed() : change;
           row.state(becomes);

@@ -1,8 +1,6 @@
 package pied.server.web;
 
 import java.time.Duration;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -27,24 +25,12 @@ import pied.server.api.Answers.KindCount;
 @RestController
 @RequestMapping("/api")
 class CatalogController {
-  private static final int KEPT = 2000;
-
-  private record Key(String article, Size size, LineDrawing.View view) {}
-
   private final Shapes shapes;
-  private final Map<Key, LineDrawing> drawings =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(64, 0.75f, true) {
-            private static final long serialVersionUID = 1;
+  private final Drawings drawings;
 
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Key, LineDrawing> eldest) {
-              return size() > KEPT;
-            }
-          });
-
-  CatalogController(Shapes shapes) {
+  CatalogController(Shapes shapes, Drawings drawings) {
     this.shapes = shapes;
+    this.drawings = drawings;
   }
 
   @GetMapping("/catalog")
@@ -58,7 +44,8 @@ class CatalogController {
     Map<String, Integer> counts = new TreeMap<>();
     shapes.catalog().all().forEach(a -> counts.merge(a.kind().split("/")[0], 1, Integer::sum));
     return new CatalogPage(
-        cards, counts.entrySet().stream().map(e -> new KindCount(e.getKey(), e.getValue())).toList());
+        cards,
+        counts.entrySet().stream().map(e -> new KindCount(e.getKey(), e.getValue())).toList());
   }
 
   private static ArticleCard card(Article a, LengthUnit u) {
@@ -95,13 +82,7 @@ class CatalogController {
       @RequestParam double height,
       @RequestParam(defaultValue = "plan") LineDrawing.View view) {
     Size size = size(article, width, depth, height);
-    Key key = new Key(article, size, view);
-    LineDrawing d = drawings.get(key);
-    if (d == null) {
-      d = LineDrawing.of(shapes.mesh(article, size), view);
-      drawings.put(key, d);
-    }
-    return kept(d);
+    return kept(drawings.lines(article, size, view));
   }
 
   private Size size(String article, double width, double depth, double height) {

@@ -36,7 +36,8 @@ class Gatekeeper extends OncePerRequestFilter {
       refuse(response, 403, "Pied answers only its own pages.");
     } else if (request.getContentLengthLong() > LARGEST) {
       refuse(response, 413, "The request is larger than 4 MB.");
-    } else if (request.getContentLengthLong() < 0 && request.getHeader("Transfer-Encoding") != null) {
+    } else if (request.getContentLengthLong() < 0
+        && request.getHeader("Transfer-Encoding") != null) {
       refuse(response, 411, "The request must say how long it is.");
     } else {
       chain.doFilter(request, response);

@@ -1,5 +1,6 @@
 package pied.server.web;
 
+import com.fasterxml.jackson.core.exc.StreamReadException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidTypeIdException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
@@ -36,15 +37,24 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @Override
   protected ResponseEntity<Object> handleHttpMessageNotReadable(
-      HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+      HttpMessageNotReadableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
     for (Throwable t = e; t != null; t = t.getCause()) {
-      if (t instanceof Refusal r) {
+      if (t instanceof Refusal r) { // an outer layer may only say where
         return ResponseEntity.unprocessableEntity().body(refused(r));
       }
+    }
+    for (Throwable t = e; t != null; t = t.getCause()) {
       if (t instanceof InvalidTypeIdException i) {
         String id = i.getTypeId() == null ? "nothing" : cut(i.getTypeId());
         return ResponseEntity.unprocessableEntity()
-            .body(problem(HttpStatus.UNPROCESSABLE_ENTITY, "Refused", "“" + id + "” is not an edit Pied knows."));
+            .body(
+                problem(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "Refused",
+                    "“" + id + "” is not an edit Pied knows."));
       }
       if (t instanceof UnrecognizedPropertyException u) {
         return ResponseEntity.unprocessableEntity()
@@ -54,14 +64,33 @@ class Problems extends ResponseEntityExceptionHandler {
                     "Refused",
                     "“" + cut(u.getPropertyName()) + "” has no meaning here."));
       }
-      if (t instanceof JsonMappingException m && !m.getPath().isEmpty()) {
-        String where = cut(m.getPathReference().replaceAll("pied\\.[\\w.$]+\\[\"?|\"?]|java\\.[\\w.]+\\[", "/"));
+      if (t instanceof StreamReadException) {
+        break;
+      }
+      if (t instanceof JsonMappingException m
+          && !(t.getCause() instanceof StreamReadException)
+          && !m.getPath().isEmpty()) {
+        String where =
+            cut(
+                m.getPath().stream()
+                    .map(
+                        r ->
+                            r.getFieldName() != null
+                                ? r.getFieldName()
+                                : String.valueOf(r.getIndex()))
+                    .collect(java.util.stream.Collectors.joining("/")));
         return ResponseEntity.badRequest()
-            .body(problem(HttpStatus.BAD_REQUEST, "Not readable", "The request has something unreadable at " + where + "."));
+            .body(
+                problem(
+                    HttpStatus.BAD_REQUEST,
+                    "Not readable",
+                    "The request has something unreadable at " + where + "."));
       }
     }
     return ResponseEntity.badRequest()
-        .body(problem(HttpStatus.BAD_REQUEST, "Not readable", "The request is not well-formed JSON."));
+        .body(
+            problem(
+                HttpStatus.BAD_REQUEST, "Not readable", "The request is not well-formed JSON."));
   }
 
   private static String cut(String s) {

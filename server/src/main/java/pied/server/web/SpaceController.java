@@ -72,8 +72,13 @@ class SpaceController {
       }
     }
     List<Spot> outline =
-        List.of(new Spot(0, 0), new Spot(r.width(), 0), new Spot(r.width(), r.depth()), new Spot(0, r.depth()));
-    return store.newSpace(project, r.name(), new Shell(outline, r.height(), 0.2, List.of(), Map.of()));
+        List.of(
+            new Spot(0, 0),
+            new Spot(r.width(), 0),
+            new Spot(r.width(), r.depth()),
+            new Spot(0, r.depth()));
+    return store.newSpace(
+        project, r.name(), new Shell(outline, r.height(), 0.2, List.of(), Map.of()));
   }
 
   @GetMapping("/spaces/{id}")
@@ -91,7 +96,9 @@ class SpaceController {
   Trial trial(@PathVariable String id, @RequestBody EditRequest request) {
     Editor.Outcome out = store.trial(id, request);
     return new Trial(
-        out.change().changed(), out.change().removed().stream().map(Piece::id).toList(), out.said());
+        out.change().changed(),
+        out.change().removed().stream().map(Piece::id).toList(),
+        out.said());
   }
 
   @PostMapping("/spaces/{id}/undo")
@@ -115,7 +122,13 @@ class SpaceController {
         .map(
             r ->
                 new ReachView(
-                    r.side(), r.distance(), u.fine(r.distance()), r.to(), r.toName(), r.fromPoint(), r.toPoint()))
+                    r.side(),
+                    r.distance(),
+                    u.fine(r.distance()),
+                    r.to(),
+                    r.toName(),
+                    r.fromPoint(),
+                    r.toPoint()))
         .toList();
   }
 

@@ -1,0 +1,172 @@
+package pied.e2e;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** Pied running as a process of its own, and its API as a script would use it. */
+final class PiedProcess implements AutoCloseable {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private final HttpClient http = HttpClient.newHttpClient();
+  private final Path data;
+  private final int port;
+  private Process process;
+
+  PiedProcess() {
+    try {
+      data = Files.createTempDirectory("pied-e2e");
+      try (ServerSocket free = new ServerSocket(0)) {
+        port = free.getLocalPort();
+      }
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+    start();
+  }
+
+  /** Starts it on the data of before; waits until it answers. */
+  void start() {
+    List<String> command = new ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java"));
+    Path app = Path.of("../.pied/app");
+    Path jar = Path.of("../server/target/pied.jar");
+    if (Files.exists(app.resolve("pied.jsa"))
+        && app.resolve("pied.jsa").toFile().lastModified() > jar.toFile().lastModified()) {
+      command.addAll(List.of("-XX:SharedArchiveFile=" + app.resolve("pied.jsa"), "-Xlog:disable"));
+      jar = app.resolve("pied.jar");
+    }
+    command.addAll(
+        List.of(
+            "-jar",
+            jar.toString(),
+            "--server.port=" + port,
+            "--pied.demo=true",
+            "--pied.data=" + data));
+    try {
+      process =
+          new ProcessBuilder(command)
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.appendTo(data.resolve("log").toFile()))
+              .start();
+      long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(120);
+      while (!answers()) {
+        if (!process.isAlive() || System.nanoTime() > end) {
+          throw new IllegalStateException(
+              "Pied did not start: " + Files.readString(data.resolve("log")));
+        }
+        Thread.sleep(150);
+      }
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private boolean answers() throws InterruptedException {
+    try {
+      return get("/api/health/readiness").statusCode() == 200;
+    } catch (IllegalStateException e) {
+      return false;
+    }
+  }
+
+  /** SIGKILL. */
+  void kill() {
+    process.destroyForcibly();
+    try {
+      process.waitFor();
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  String url() {
+    return "http://127.0.0.1:" + port;
+  }
+
+  HttpResponse<String> get(String path) {
+    return send(HttpRequest.newBuilder(URI.create(url() + path)).GET());
+  }
+
+  HttpResponse<String> post(String path, String body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(url() + path))
+            .header("content-type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  HttpResponse<String> send(HttpRequest.Builder request) {
+    try {
+      return http.send(
+          request.timeout(Duration.ofSeconds(30)).build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  JsonNode json(String path) {
+    return parse(get(path).body());
+  }
+
+  static JsonNode parse(String text) {
+    try {
+      return JSON.readTree(text);
+    } catch (IOException e) {
+      throw new IllegalStateException(text, e);
+    }
+  }
+
+  /** The demo's tea room. */
+  String teaRoom() {
+    return json("/api/projects").at("/0/spaces/0/id").asText();
+  }
+
+  /** A new empty room of its own. */
+  String newRoom(String name) {
+    String project = json("/api/projects").at("/0/id").asText();
+    String made =
+        post(
+                "/api/projects/" + project + "/spaces",
+                "{\"name\":\"" + name + "\",\"width\":6,\"depth\":4,\"height\":2.8}")
+            .body();
+    return parse(made).get("id").asText();
+  }
+
+  JsonNode space(String id) {
+    return json("/api/spaces/" + id);
+  }
+
+  /** The first piece of a space made from an article. */
+  JsonNode piece(String space, String article) {
+    for (JsonNode p : space(space).get("pieces")) {
+      if (p.get("article").asText().equals(article)) {
+        return p;
+      }
+    }
+    throw new IllegalStateException("There is no " + article);
+  }
+
+  double reach(String space, String piece, String side) {
+    for (JsonNode r : json("/api/spaces/" + space + "/pieces/" + piece + "/reach")) {
+      if (r.get("side").asText().equals(side)) {
+        return r.get("distance").asDouble();
+      }
+    }
+    return Double.POSITIVE_INFINITY;
+  }
+
+  @Override
+  public void close() {
+    kill();
+  }
+}

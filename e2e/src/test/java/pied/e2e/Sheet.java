@@ -1,0 +1,167 @@
+package pied.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** The sheet in a browser, as a person uses it. */
+final class Sheet {
+  /** The server that the browser tests share, and the browser. */
+  static final class Studio {
+    static final PiedProcess PIED = new PiedProcess();
+    static final Browser BROWSER = launch();
+
+    private Studio() {}
+
+    private static Browser launch() {
+      String chromium = System.getenv().getOrDefault("PIED_CHROMIUM", "/usr/bin/chromium");
+      Runtime.getRuntime().addShutdownHook(new Thread(PIED::close));
+      return Playwright.create()
+          .chromium()
+          .launch(
+              new BrowserType.LaunchOptions()
+                  .setExecutablePath(Path.of(chromium))
+                  .setArgs(
+                      List.of(
+                          "--no-sandbox",
+                          "--disable-quic",
+                          "--no-first-run",
+                          "--disable-background-networking",
+                          "--disable-component-update",
+                          "--disable-sync",
+                          "--use-angle=swiftshader",
+                          "--enable-unsafe-swiftshader")));
+    }
+  }
+
+  final Page page;
+  private final double middleX;
+  private final double middleZ;
+
+  /** Opens a new room of 6 × 4 m with the plan alone, which is quicker to draw. */
+  static Sheet planOf(String space) {
+    return new Sheet(space, 3, 2, "plan");
+  }
+
+  /**
+   * Opens a space; the middle of its plan tells where points of it lie on the screen.
+   *
+   * @param layout the drawings to begin with: plan, both or set
+   */
+  Sheet(String space, double middleX, double middleZ, String layout) {
+    page =
+        Studio.BROWSER
+            .newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
+            .newPage();
+    page.setDefaultTimeout(60_000);
+    this.middleX = middleX;
+    this.middleZ = middleZ;
+    page.addInitScript(
+        "localStorage.getItem('pied.layout') ?? localStorage.setItem('pied.layout', '"
+            + layout
+            + "')");
+    page.navigate(Studio.PIED.url() + "/#/space/" + space);
+    settled();
+  }
+
+  /** Waits until the plan is drawn. */
+  void settled() {
+    page.waitForSelector("[data-testid=plan] svg");
+    page.waitForFunction(
+        "() => { const g = [...document.querySelectorAll('[data-testid=plan] [data-piece]')];"
+            + " return g.every(e => e.querySelector('path')); }");
+  }
+
+  Locator caption() {
+    return page.getByTestId("caption");
+  }
+
+  /** Types into a field of the caption. */
+  void type(String label, String text) {
+    Locator field =
+        caption()
+            .getByRole(
+                AriaRole.BUTTON,
+                new Locator.GetByRoleOptions().setName(Pattern.compile("^" + label + ": ")));
+    field.click();
+    Locator input = caption().getByRole(AriaRole.TEXTBOX);
+    input.fill(text);
+    input.press("Enter");
+  }
+
+  /** Waits until a field of the caption reads this. */
+  void reads(String label, String text) {
+    assertThat(
+            caption()
+                .getByRole(
+                    AriaRole.BUTTON,
+                    new Locator.GetByRoleOptions().setName(label + ": " + text).setExact(true)))
+        .isVisible();
+  }
+
+  /** Takes an article in hand: search, and Enter on its card. */
+  void take(String search, String article) {
+    page.getByLabel("Search the catalog").fill(search);
+    Locator card = page.locator("[data-article=" + article + "]");
+    card.focus();
+    card.press("Enter");
+    assertThat(caption()).containsText("in hand");
+  }
+
+  double[] onPlan(double x, double z) {
+    BoundingBox box = page.getByTestId("plan").boundingBox();
+    double scale =
+        Double.parseDouble(
+            page.locator("[data-testid=plan] svg").first().getAttribute("data-scale"));
+    return new double[] {
+      box.x + box.width / 2 + (x - middleX) * scale, box.y + box.height / 2 + (z - middleZ) * scale
+    };
+  }
+
+  void clickPlan(double x, double z) {
+    double[] p = onPlan(x, z);
+    page.mouse().move(p[0] - 3, p[1]);
+    page.mouse().move(p[0], p[1]);
+    page.mouse().click(p[0], p[1]);
+  }
+
+  /** Points at a place of a drawing until the piece in hand is shown there. */
+  void inHandAt(double px, double py) {
+    page.mouse().move(px - 2, py);
+    page.mouse().move(px, py);
+    page.waitForSelector(
+        "[data-piece='in hand']",
+        new Page.WaitForSelectorOptions()
+            .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
+  }
+
+  void button(String name) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+        .click();
+  }
+
+  void schedule(String name) {
+    page.getByLabel("Pieces", new Page.GetByLabelOptions().setExact(true))
+        .getByRole(AriaRole.OPTION)
+        .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name)))
+        .first()
+        .click();
+  }
+
+  void saved() {
+    assertThat(page.getByTestId("saved")).hasText("Saved");
+  }
+
+  void close() {
+    page.context().close();
+  }
+}

@@ -1,0 +1,62 @@
+package pied.server.web;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import pied.core.catalog.Article;
+import pied.core.drawing.LineDrawing;
+import pied.core.piece.Shapes;
+import pied.core.size.Size;
+
+/** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
+@Component
+class Drawings {
+  private static final int KEPT = 2000;
+
+  private record Key(String article, Size size, LineDrawing.View view) {}
+
+  private final Shapes shapes;
+  private final Map<Key, LineDrawing> made =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(64, 0.75f, true) {
+            private static final long serialVersionUID = 1;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Key, LineDrawing> eldest) {
+              return size() > KEPT;
+            }
+          });
+
+  Drawings(Shapes shapes) {
+    this.shapes = shapes;
+  }
+
+  LineDrawing lines(String article, Size size, LineDrawing.View view) {
+    Key key = new Key(article, size, view);
+    LineDrawing d = made.get(key);
+    if (d == null) {
+      d = LineDrawing.of(shapes.mesh(article, size), view);
+      made.put(key, d);
+    }
+    return d;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void drawCards() {
+    Thread t =
+        new Thread(
+            () -> {
+              for (Article a : shapes.catalog().all()) {
+                lines(a.id(), a.size(), LineDrawing.View.front);
+                lines(a.id(), a.size(), LineDrawing.View.plan);
+              }
+            },
+            "cards");
+    t.setDaemon(true);
+    t.setPriority(Thread.MIN_PRIORITY);
+    t.start();
+  }
+}
