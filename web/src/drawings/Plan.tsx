@@ -228,7 +228,14 @@ export function Plan() {
             <path d={ring(plan.floor)} fill={palette.background.paper} />
             <Grid eye={eye} colour={palette.divider} floor={plan.floor} />
             {plan.walls.map((w, i) => (
-              <path key={i} d={ring(w)} fill={palette.text.primary} />
+              <path
+                key={i}
+                d={ring(w)}
+                fill={palette.text.primary}
+                stroke={palette.text.primary}
+                strokeWidth={0.75}
+                vectorEffect="non-scaling-stroke"
+              />
             ))}
             {plan.windows.map((l, i) => (
               <line

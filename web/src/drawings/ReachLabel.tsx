@@ -7,6 +7,7 @@ import { TypedField } from "../sheet/TypedField";
 /** The number on a reach line: click it and type another. */
 export function ReachLabel({ reach, style }: { reach: ReachView; style?: CSSProperties }) {
   const piece = useSheet((s) => s.selection[0]);
+  const inHand = useSheet((s) => s.hand !== null);
   return (
     <Box
       style={style}
@@ -22,18 +23,23 @@ export function ReachLabel({ reach, style }: { reach: ReachView; style?: CSSProp
         color: "primary.main",
         whiteSpace: "nowrap",
         zIndex: 2,
+        pointerEvents: inHand ? "none" : undefined,
       }}
     >
-      <TypedField
-        text={reach.text}
-        label={`Distance to ${reach.toName}`}
-        colour="primary.main"
-        onType={async (typed) =>
-          (await useSheet
-            .getState()
-            .edit([{ do: "setDistance", piece, side: reach.side, distance: typed }])) !== null
-        }
-      />
+      {inHand ? (
+        <b>{reach.text}</b>
+      ) : (
+        <TypedField
+          text={reach.text}
+          label={`Distance to ${reach.toName}`}
+          colour="primary.main"
+          onType={async (typed) =>
+            (await useSheet
+              .getState()
+              .edit([{ do: "setDistance", piece, side: reach.side, distance: typed }])) !== null
+          }
+        />
+      )}
     </Box>
   );
 }

@@ -5,18 +5,19 @@ import { useSheet } from "../state/sheet";
 
 const NONE: ReachView[] = [];
 
-/** The free distances round the one piece that is selected; none while something is in hand. */
+/** The free distances round what is in hand, or else round the one piece that is selected. */
 export function useReach(): ReachView[] {
   const space = useSheet((s) => s.space)!;
   const unit = useSheet((s) => s.unit);
   const piece = useSheet((s) => (s.selection.length === 1 ? s.selection[0] : null));
-  const busy = useSheet((s) => s.placing !== null || s.ghosts.length > 0);
+  const hand = useSheet((s) => s.hand);
+  const busy = useSheet((s) => s.placing !== null);
   const reach = useQuery({
     queryKey: ["reach", space.id, space.revision, piece, unit],
     queryFn: () => api.reach(space.id, piece!, unit),
     enabled: piece !== null,
     retry: false,
   });
-  if (busy || piece === null || !reach.data) return NONE;
-  return reach.data.filter((r) => r.side !== "top" && r.side !== "under" && r.distance > 0.0005);
+  const now = hand ? hand.reach : busy || piece === null ? NONE : (reach.data ?? NONE);
+  return now.filter((r) => r.side !== "top" && r.side !== "under" && r.distance > 0.0005);
 }

@@ -14,6 +14,7 @@ export function Caption() {
   const selection = useSheet((s) => s.selection);
   const unit = useSheet((s) => s.unit);
   const placing = useSheet((s) => s.placing);
+  const hand = useSheet((s) => s.hand);
   const caption = useQuery({
     queryKey: ["caption", space.id, space.revision, selection, unit],
     queryFn: () => api.caption(space.id, selection, unit),
@@ -35,10 +36,19 @@ export function Caption() {
         opacity: caption.isPlaceholderData ? 0.55 : 1, // what is out of date is not shown as true
       }}
     >
-      {placing ? (
+      {hand ? (
+        <Typography
+          component="div"
+          sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflow: "hidden" }}
+        >
+          {placing && <Hint />}
+          {hand.caption.map(
+            (p, i) => p.kind !== "swatch" && (p.kind === "text" ? p.text : <b key={i}>{p.text}</b>),
+          )}
+        </Typography>
+      ) : placing ? (
         <Typography>
-          <b>{placing.article.name}</b> in hand, {placing.article.sizeText}. Click where it goes; hold Shift
-          to set down more of the same. <b>T</b> turns it, <b>Esc</b> puts it back.
+          <b>{placing.article.name}</b>, {placing.article.sizeText}. <Hint />
         </Typography>
       ) : (
         <Typography
@@ -50,6 +60,15 @@ export function Caption() {
           ))}
         </Typography>
       )}
+    </Box>
+  );
+}
+
+/** What can be done with an article in hand. */
+function Hint() {
+  return (
+    <Box component="span" sx={{ color: "text.secondary" }}>
+      In hand: click to set it down, with Shift to keep more; <b>T</b> turns it, <b>Esc</b> puts it back.{" "}
     </Box>
   );
 }

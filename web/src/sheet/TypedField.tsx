@@ -30,6 +30,7 @@ export function TypedField(props: {
         title={props.label}
         onClick={() => setTyped(props.text)}
         sx={{
+          display: "inline",
           font: "inherit",
           fontWeight: 650,
           color: props.colour ?? "inherit",

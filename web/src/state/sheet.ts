@@ -1,6 +1,6 @@
 import { create } from "zustand";
 import { api, Refused, type EditDraft } from "../api/client";
-import type { ArticleCard, Changed, Piece, SpaceView } from "../api/types.gen";
+import type { ArticleCard, Changed, Phrase, Piece, ReachView, SpaceView } from "../api/types.gen";
 
 export type Layout = "plan" | "both" | "set";
 export type Unit = "m" | "cm" | "mm" | "ft-in";
@@ -10,6 +10,12 @@ export type Saved = "saved" | "saving" | "waiting";
 export interface Placing {
   article: ArticleCard;
   turn: number;
+}
+
+/** What there is to say of a piece in hand. */
+export interface Hand {
+  reach: ReachView[];
+  caption: Phrase[];
 }
 
 interface Sheet {
@@ -22,6 +28,8 @@ interface Sheet {
   placing: Placing | null;
   /** Pieces as they would be, while something is carried or placed; over the real ones. */
   ghosts: Piece[];
+  /** The free distances and the caption of what is in hand. */
+  hand: Hand | null;
   notice: { text: string; kind: "said" | "refused"; at: number } | null;
   saved: Saved;
   fit: { what: "home" | "selection"; at: number };
@@ -35,7 +43,7 @@ interface Sheet {
   setUnit(unit: Unit): void;
   setLayout(layout: Layout): void;
   place(placing: Placing | null): void;
-  show(ghosts: Piece[]): void;
+  show(ghosts: Piece[], hand: Hand | null): void;
   say(text: string, kind?: "said" | "refused"): void;
   hush(): void;
   edit(edits: EditDraft[]): Promise<Changed | null>;
@@ -72,6 +80,7 @@ export const useSheet = create<Sheet>((set, get) => ({
   layout: (localStorage.getItem(LAYOUT) as Layout) ?? "both",
   placing: null,
   ghosts: [],
+  hand: null,
   notice: null,
   saved: "saved",
   fit: { what: "home", at: 0 },
@@ -86,7 +95,7 @@ export const useSheet = create<Sheet>((set, get) => ({
       placing: null,
     });
   },
-  close: () => set({ space: null, pieces: new Map(), selection: [], ghosts: [], placing: null }),
+  close: () => set({ space: null, pieces: new Map(), selection: [], ghosts: [], hand: null, placing: null }),
   async refresh() {
     const open = get().space;
     if (!open) return;
@@ -123,8 +132,8 @@ export const useSheet = create<Sheet>((set, get) => ({
     localStorage.setItem(LAYOUT, layout);
     set({ layout });
   },
-  place: (placing) => set({ placing, ghosts: [] }),
-  show: (ghosts) => set({ ghosts }),
+  place: (placing) => set({ placing, ghosts: [], hand: null }),
+  show: (ghosts, hand) => set({ ghosts, hand }),
   say: (text, kind = "said") => set({ notice: { text, kind, at: Date.now() } }),
   hush: () => set({ notice: null }),
   async edit(edits) {

@@ -18,7 +18,7 @@ export function tryOut(edits: EditDraft[]) {
 export function giveUp() {
   next = null;
   epoch++;
-  useSheet.getState().show([]);
+  useSheet.getState().show([], null);
 }
 
 async function ask() {
@@ -31,9 +31,9 @@ async function ask() {
     const asked = epoch;
     try {
       const answer = await api.trial(space.id, unit, edits);
-      if (asked === epoch) useSheet.getState().show(answer.changed);
+      if (asked === epoch) useSheet.getState().show(answer.changed, answer);
     } catch {
-      if (asked === epoch) useSheet.getState().show([]); // no place for it there
+      if (asked === epoch) useSheet.getState().show([], null); // no place for it there
     }
   }
   asking = false;

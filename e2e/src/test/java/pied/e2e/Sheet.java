@@ -114,7 +114,7 @@ final class Sheet {
     Locator card = page.locator("[data-article=" + article + "]");
     card.focus();
     card.press("Enter");
-    assertThat(caption()).containsText("in hand");
+    assertThat(caption()).containsText("In hand");
   }
 
   double[] onPlan(double x, double z) {

@@ -6,7 +6,7 @@ package pied.core.solid;
  * node stand side by side.
  */
 final class BoxTree {
-  private static final int BINS = 24;
+  private static final int BINS = 16;
   private static final float WALK = 1.0f;
 
   /** Six floats a node: min x, y, z, max x, y, z. */
@@ -22,7 +22,7 @@ final class BoxTree {
   final int[] order;
 
   /**
-   * @param items six floats an item, min and max
+   * @param items six floats an item, min and max; left in another order
    * @param n number of items, at least 1
    * @param leafSize most items of a leaf
    */
@@ -118,10 +118,9 @@ final class BoxTree {
       float[] cmin = {Float.MAX_VALUE, Float.MAX_VALUE, Float.MAX_VALUE};
       float[] cmax = {-Float.MAX_VALUE, -Float.MAX_VALUE, -Float.MAX_VALUE};
       for (int i = a; i < b; i++) {
-        int o = order[i];
-        grow(box, 0, items, 6 * o);
+        grow(box, 0, items, 6 * i);
         for (int k = 0; k < 3; k++) {
-          float m = mid[3 * o + k];
+          float m = mid[3 * i + k];
           cmin[k] = Math.min(cmin[k], m);
           cmax[k] = Math.max(cmax[k], m);
         }
@@ -146,10 +145,9 @@ final class BoxTree {
           clear(binBox, 6 * i);
         }
         for (int i = a; i < b; i++) {
-          int o = order[i];
-          int bin = (int) ((mid[3 * o + k] - cmin[k]) * scale);
+          int bin = (int) ((mid[3 * i + k] - cmin[k]) * scale);
           binCount[bin]++;
-          grow(binBox, 6 * bin, items, 6 * o);
+          grow(binBox, 6 * bin, items, 6 * i);
         }
         clear(acc, 0);
         for (int i = BINS - 1; i > 0; i--) {
@@ -182,15 +180,32 @@ final class BoxTree {
       int i = a;
       int j = b - 1;
       while (i <= j) {
-        int o = order[i];
-        if ((int) ((mid[3 * o + bestAxis] - cmin[bestAxis]) * scale) <= bestBin) {
+        if ((int) ((mid[3 * i + bestAxis] - cmin[bestAxis]) * scale) <= bestBin) {
           i++;
         } else {
-          order[i] = order[j];
-          order[j--] = o;
+          swap(i, j--);
         }
       }
       return i;
+    }
+
+    /**
+     * Items change places with all that is known of them, so that every node reads them in a row.
+     */
+    private void swap(int i, int j) {
+      int o = order[i];
+      order[i] = order[j];
+      order[j] = o;
+      for (int k = 0; k < 6; k++) {
+        float f = items[6 * i + k];
+        items[6 * i + k] = items[6 * j + k];
+        items[6 * j + k] = f;
+      }
+      for (int k = 0; k < 3; k++) {
+        float f = mid[3 * i + k];
+        mid[3 * i + k] = mid[3 * j + k];
+        mid[3 * j + k] = f;
+      }
     }
 
     static void clear(float[] box, int at) {
@@ -200,8 +215,12 @@ final class BoxTree {
 
     static void grow(float[] box, int at, float[] other, int from) {
       for (int k = 0; k < 3; k++) {
-        box[at + k] = Math.min(box[at + k], other[from + k]);
-        box[at + 3 + k] = Math.max(box[at + 3 + k], other[from + 3 + k]);
+        if (other[from + k] < box[at + k]) {
+          box[at + k] = other[from + k];
+        }
+        if (other[from + 3 + k] > box[at + 3 + k]) {
+          box[at + 3 + k] = other[from + 3 + k];
+        }
       }
     }
 

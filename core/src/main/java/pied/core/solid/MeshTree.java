@@ -11,6 +11,13 @@ public final class MeshTree {
   /** First corner and the two edges from it, nine floats a triangle, in the order of the leaves. */
   private final float[] shape;
 
+  /**
+   * The tree once more, packed for rays: sixteen floats an inner node, so that a step reads one
+   * line of the cache. Bounds of the one child, of the other, and where each leads, as bits: an
+   * inner node's number, or ~(first item * 8 + number of items) for a leaf.
+   */
+  private final float[] packed;
+
   MeshTree(Mesh mesh) {
     this.mesh = mesh;
     int n = mesh.triangles();
@@ -37,6 +44,32 @@ public final class MeshTree {
         shape[9 * i + 6 + k] = (float) (p[3 * c[t + 2] + k] - a);
       }
     }
+    packed = pack(boxes);
+  }
+
+  private static float[] pack(BoxTree t) {
+    int[] number = new int[t.link.length];
+    int inner = 0;
+    for (int i = 0; i < t.link.length; i++) {
+      number[i] = t.count[i] == 0 ? inner++ : ~((~t.link[i] << 3) | t.count[i]);
+    }
+    if (inner == 0) { // a single leaf: a root with one real child
+      float[] root = new float[16];
+      System.arraycopy(t.bounds, 0, root, 0, 6);
+      java.util.Arrays.fill(root, 6, 12, Float.NaN);
+      root[12] = Float.intBitsToFloat(number[0]);
+      return root;
+    }
+    float[] out = new float[16 * inner];
+    for (int i = 0; i < t.link.length; i++) {
+      if (t.count[i] == 0) {
+        int o = 16 * number[i];
+        System.arraycopy(t.bounds, 6 * t.link[i], out, o, 12);
+        out[o + 12] = Float.intBitsToFloat(number[t.link[i]]);
+        out[o + 13] = Float.intBitsToFloat(number[t.link[i] + 1]);
+      }
+    }
+    return out;
   }
 
   /** What a ray met. Reusable, one a thread: it also holds the scratch of the walk. */
@@ -78,9 +111,7 @@ public final class MeshTree {
       double limit,
       RayHit hit,
       boolean anyWillDo) {
-    final float[] bounds = boxes.bounds;
-    final int[] link = boxes.link;
-    final int[] count = boxes.count;
+    final float[] packed = this.packed;
     final float[] shape = this.shape;
     final int[] stack = hit.stack;
     final float[] nearOf = hit.near;
@@ -103,50 +134,51 @@ public final class MeshTree {
     int top = 0;
     int node = 0;
     while (true) {
-      int n = count[node];
-      if (n == 0) {
-        int l = link[node];
-        int b = 6 * l;
+      if (node >= 0) {
+        int b = 16 * node;
         float n0 =
-            Math.max(
-                Math.max((bounds[b + x0] - fx) * ix, (bounds[b + y0] - fy) * iy),
-                Math.max((bounds[b + z0] - fz) * iz, 0f));
+            larger(
+                larger((packed[b + x0] - fx) * ix, (packed[b + y0] - fy) * iy),
+                larger((packed[b + z0] - fz) * iz, 0f));
         float f0 =
-            Math.min(
-                Math.min((bounds[b + x1] - fx) * ix, (bounds[b + y1] - fy) * iy),
-                (bounds[b + z1] - fz) * iz);
-        b += 6;
+            smaller(
+                smaller((packed[b + x1] - fx) * ix, (packed[b + y1] - fy) * iy),
+                (packed[b + z1] - fz) * iz);
         float n1 =
-            Math.max(
-                Math.max((bounds[b + x0] - fx) * ix, (bounds[b + y0] - fy) * iy),
-                Math.max((bounds[b + z0] - fz) * iz, 0f));
+            larger(
+                larger((packed[b + 6 + x0] - fx) * ix, (packed[b + 6 + y0] - fy) * iy),
+                larger((packed[b + 6 + z0] - fz) * iz, 0f));
         float f1 =
-            Math.min(
-                Math.min((bounds[b + x1] - fx) * ix, (bounds[b + y1] - fy) * iy),
-                (bounds[b + z1] - fz) * iz);
+            smaller(
+                smaller((packed[b + 6 + x1] - fx) * ix, (packed[b + 6 + y1] - fy) * iy),
+                (packed[b + 6 + z1] - fz) * iz);
         // widened by the rounding of the three operations (after Ize 2013)
-        boolean h0 = n0 * 0.999999f <= f0 * 1.000001f + 1e-6f && n0 * 0.999999f <= bestF;
-        boolean h1 = n1 * 0.999999f <= f1 * 1.000001f + 1e-6f && n1 * 0.999999f <= bestF;
-        if (h0 && h1) {
-          if (n0 <= n1) {
-            node = l;
-            stack[top] = l + 1;
-            nearOf[top++] = n1 * 0.999999f;
-          } else {
-            node = l + 1;
-            stack[top] = l;
-            nearOf[top++] = n0 * 0.999999f;
+        n0 *= 0.999999f;
+        n1 *= 0.999999f;
+        boolean h0 = n0 <= f0 * 1.000001f + 1e-6f && n0 <= bestF;
+        boolean h1 = n1 <= f1 * 1.000001f + 1e-6f && n1 <= bestF;
+        if (h0) {
+          node = Float.floatToRawIntBits(packed[b + 12]);
+          if (h1) {
+            int other = Float.floatToRawIntBits(packed[b + 13]);
+            if (n0 <= n1) {
+              stack[top] = other;
+              nearOf[top++] = n1;
+            } else {
+              stack[top] = node;
+              nearOf[top++] = n0;
+              node = other;
+            }
           }
           continue;
-        } else if (h0) {
-          node = l;
-          continue;
         } else if (h1) {
-          node = l + 1;
+          node = Float.floatToRawIntBits(packed[b + 13]);
           continue;
         }
       } else {
-        int first = ~link[node];
+        int leaf = ~node;
+        int n = leaf & 7;
+        int first = leaf >> 3;
         for (int i = first; i < first + n; i++) {
           int s = 9 * i;
           double e1x = shape[s + 3];
@@ -196,6 +228,14 @@ public final class MeshTree {
       } while (nearOf[top] > bestF);
     }
     return finish(hit, best, found);
+  }
+
+  private static float larger(float a, float b) {
+    return a > b ? a : b;
+  }
+
+  private static float smaller(float a, float b) {
+    return a < b ? a : b;
   }
 
   private boolean finish(RayHit hit, double best, int found) {
@@ -283,6 +323,7 @@ public final class MeshTree {
   public long bytes() {
     return 4L
         * (shape.length
+            + packed.length
             + boxes.bounds.length
             + boxes.link.length
             + boxes.count.length

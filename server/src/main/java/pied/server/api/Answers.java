@@ -90,8 +90,18 @@ public final class Answers {
       boolean canUndo,
       boolean canRedo) {}
 
-  /** What an edit would lead to. */
-  public record Trial(Collection<Piece> changed, Collection<String> removed, List<String> said) {}
+  /**
+   * What an edit would lead to.
+   *
+   * @param reach free distances of the piece in hand, as it would be
+   * @param caption the caption it would have
+   */
+  public record Trial(
+      Collection<Piece> changed,
+      Collection<String> removed,
+      List<String> said,
+      List<ReachView> reach,
+      List<pied.core.caption.Phrase> caption) {}
 
   /** A free distance, with its text in the unit asked for. */
   public record ReachView(

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import pied.core.Refusal;
 import pied.core.caption.Caption;
 import pied.core.check.Snag;
+import pied.core.edit.Change;
 import pied.core.edit.Editor;
 import pied.core.format.Glb;
 import pied.core.measure.Reach;
@@ -95,10 +96,20 @@ class SpaceController {
   @PostMapping("/spaces/{id}/trial")
   Trial trial(@PathVariable String id, @RequestBody EditRequest request) {
     Editor.Outcome out = store.trial(id, request);
+    LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
+    // in hand is what was put in, or else the first piece named; the rest goes along with it
+    Piece hand =
+        out.change().added().stream()
+            .findFirst()
+            .or(() -> out.change().altered().stream().map(Change.Altered::after).findFirst())
+            .orElse(null);
+    List<String> ids = hand == null ? List.of() : List.of(hand.id());
     return new Trial(
         out.change().changed(),
         out.change().removed().stream().map(Piece::id).toList(),
-        out.said());
+        out.said(),
+        hand == null ? List.of() : reach(out.space(), hand, unit),
+        Caption.of(out.space(), store.name(id), ids, unit));
   }
 
   @PostMapping("/spaces/{id}/undo")
@@ -117,8 +128,11 @@ class SpaceController {
       @PathVariable String piece,
       @RequestParam(defaultValue = "m") String unit) {
     Space space = store.space(id);
-    LengthUnit u = LengthUnit.of(unit);
-    return Reach.of(space, space.piece(piece)).stream()
+    return reach(space, space.piece(piece), LengthUnit.of(unit));
+  }
+
+  private static List<ReachView> reach(Space space, Piece piece, LengthUnit u) {
+    return Reach.of(space, piece).stream()
         .map(
             r ->
                 new ReachView(

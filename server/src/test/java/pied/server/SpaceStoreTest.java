@@ -1,0 +1,151 @@
+package pied.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.function.BiConsumer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.piece.Piece;
+import pied.core.space.Shell;
+import pied.core.space.Spot;
+import pied.server.api.Answers.Changed;
+import pied.server.api.Answers.EditRequest;
+import pied.server.store.SpaceStore;
+
+@SpringBootTest(
+    webEnvironment = SpringBootTest.WebEnvironment.MOCK,
+    properties = "spring.datasource.url=jdbc:h2:mem:pied")
+class SpaceStoreTest {
+  @Autowired private SpaceStore store;
+  private String room;
+
+  @BeforeEach
+  void newRoom() {
+    Shell shell =
+        new Shell(
+            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
+            2.8,
+            0.2,
+            List.of(),
+            Map.of());
+    room = store.newSpace(store.newProject("Project").id(), "Room", shell).id();
+  }
+
+  private Changed edit(String request, Edit... edits) {
+    return store.edit(room, new EditRequest(request, null, "m", List.of(edits)));
+  }
+
+  private static Edit put(String id, double x, double z) {
+    return new Edit.Place(
+        id, "stool", null, new Edit.PlanPoint(Amount.of(x), Amount.of(z)), null, null, null, null);
+  }
+
+  private List<Piece> pieces() {
+    return List.copyOf(store.space(room).pieces());
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void listenersHearOfWhatWasDoneOnceAndNotOfWhatWasRefused() {
+    BiConsumer<String, Changed> listener = mock(BiConsumer.class);
+    store.listen(listener);
+    Changed first = edit("a", put("s", 2, 2));
+    verify(listener).accept(room, first);
+    assertThat(edit("a", put("s", 2, 2))).isEqualTo(first);
+    assertThatThrownBy(() -> edit("b", put("s", 3, 3))).isInstanceOf(Refusal.class);
+    verify(listener, times(1)).accept(eq(room), any());
+    verify(listener, never()).accept(eq("another"), any());
+  }
+
+  @Test
+  void undoAndRedoWalkThroughEverythingToTheLastBit() {
+    Random r = new Random(3);
+    List<List<Piece>> states = new ArrayList<>();
+    states.add(pieces());
+    for (int i = 0; i < 6; i++) {
+      edit(null, put("s" + i, 0.5 + 5 * r.nextDouble(), 0.5 + 3 * r.nextDouble()));
+      states.add(pieces());
+      edit(null, new Edit.Turn(List.of("s" + i), Amount.of(360 * r.nextDouble()), null));
+      states.add(pieces());
+    }
+    for (int i = states.size() - 2; i >= 0; i--) {
+      Changed c = store.undo(room, null);
+      assertThat(pieces()).isEqualTo(states.get(i));
+      assertThat(c.canRedo()).isTrue();
+      assertThat(c.canUndo()).isEqualTo(i > 0);
+    }
+    assertThatThrownBy(() -> store.undo(room, null)).hasMessageContaining("nothing to undo");
+    for (int i = 1; i < states.size(); i++) {
+      store.redo(room, null);
+      assertThat(pieces()).isEqualTo(states.get(i));
+    }
+    assertThatThrownBy(() -> store.redo(room, null)).hasMessageContaining("nothing to redo");
+  }
+
+  @Test
+  void somethingElseDoneAfterUndoEndsRedo() {
+    edit(null, put("a", 1, 1));
+    store.undo(room, null);
+    Changed c = edit(null, put("b", 2, 2));
+    assertThat(c.canRedo()).isFalse();
+    assertThatThrownBy(() -> store.redo(room, null)).isInstanceOf(Refusal.class);
+    store.undo(room, null);
+    assertThat(pieces()).isEmpty();
+  }
+
+  @Test
+  void undoSentTwiceIsDoneOnce() {
+    edit(null, put("a", 1, 1));
+    edit(null, put("b", 2, 2));
+    Changed once = store.undo(room, "u");
+    assertThat(store.undo(room, "u")).isEqualTo(once);
+    assertThat(pieces()).hasSize(1);
+  }
+
+  @Test
+  void anOldRevisionIsRefused() {
+    long seen = store.view(room).revision();
+    edit(null, put("a", 1, 1));
+    assertThatThrownBy(
+            () -> store.edit(room, new EditRequest(null, seen, null, List.of(put("b", 2, 2)))))
+        .isInstanceOf(SpaceStore.Stale.class)
+        .hasMessageContaining("has changed since you looked");
+    assertThat(pieces()).hasSize(1);
+  }
+
+  @Test
+  void aTrialChangesNothing() {
+    long before = store.view(room).revision();
+    assertThat(
+            store
+                .trial(room, new EditRequest(null, null, null, List.of(put("a", 1, 1))))
+                .change()
+                .added())
+        .hasSize(1);
+    assertThat(store.view(room).revision()).isEqualTo(before);
+    assertThat(pieces()).isEmpty();
+  }
+
+  @Test
+  void namesAndUnknownSpacesAreRefused() {
+    assertThatThrownBy(() -> store.newProject(" ")).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> store.newProject("x".repeat(500))).hasMessageContaining("120 letters");
+    assertThatThrownBy(() -> store.view("nowhere")).isInstanceOf(SpaceStore.Missing.class);
+  }
+}
