@@ -1,7 +1,6 @@
 package pied.core.edit;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -45,10 +44,10 @@ public record Change(List<Piece> added, List<Altered> altered, List<Piece> remov
   }
 
   /** Pieces as they are afterwards: added and altered. */
-  public Collection<Piece> changed() {
+  public List<Piece> changed() {
     Map<String, Piece> all = new TreeMap<>();
     added.forEach(p -> all.put(p.id(), p));
     altered.forEach(a -> all.put(a.after.id(), a.after));
-    return all.values();
+    return List.copyOf(all.values());
   }
 }

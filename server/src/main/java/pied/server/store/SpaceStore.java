@@ -224,7 +224,7 @@ public class SpaceStore {
   }
 
   private static List<pied.core.edit.Edit> edits(EditRequest request) {
-    if (request.edits() == null || request.edits().contains(null)) {
+    if (request.edits() == null || request.edits().stream().anyMatch(java.util.Objects::isNull)) {
       throw new Refusal("The request has no edits.");
     }
     return request.edits();
