@@ -7,6 +7,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Path;
@@ -24,6 +25,9 @@ final class Sheet {
 
     private static Browser launch() {
       String chromium = System.getenv().getOrDefault("PIED_CHROMIUM", "/usr/bin/chromium");
+      // a machine that draws in software may be slow; a wait ends as soon as what it waits for is
+      // there
+      PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
       Runtime.getRuntime().addShutdownHook(new Thread(PIED::close));
       return Playwright.create()
           .chromium()
