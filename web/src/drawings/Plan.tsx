@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import type { Piece } from "../api/types.gen";
-import { GHOST, placeEdit, putDown } from "../state/commands";
+import { GHOST, pick, placeEdit, putDown } from "../state/commands";
 import { shown, useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
 import { DrawingTitle } from "./DrawingTitle";
@@ -157,16 +157,13 @@ export function Plan() {
     const p = press.current;
     press.current = null;
     if (!p) return;
-    const { select, edit } = useSheet.getState();
     if (p.what === "click") {
-      if (!p.piece) select([]);
-      else if (e.shiftKey || e.ctrlKey || e.metaKey) {
-        select(
-          selection.includes(p.piece) ? selection.filter((id) => id !== p.piece) : [...selection, p.piece],
-        );
-      } else select([p.piece]);
+      pick(p.piece, e);
     } else if (p.what === "carry" && p.by) {
-      void edit([{ do: "moveBy", pieces: selection, by: p.by }]).then(giveUp);
+      void useSheet
+        .getState()
+        .edit([{ do: "moveBy", pieces: selection, by: p.by }])
+        .then(giveUp);
     }
   };
 

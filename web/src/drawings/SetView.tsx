@@ -15,7 +15,7 @@ import {
   Vector3,
 } from "three";
 import type { Shell } from "../api/types.gen";
-import { GHOST, placeEdit, putDown, type Where } from "../state/commands";
+import { GHOST, pick, placeEdit, putDown, type Where } from "../state/commands";
 import { useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
 import { DrawingTitle } from "./DrawingTitle";
@@ -84,12 +84,7 @@ export function SetView() {
       return;
     }
     if (!still) return;
-    const { select, selection } = useSheet.getState();
-    const id = under(e);
-    if (!id) select([]);
-    else if (e.shiftKey || e.ctrlKey || e.metaKey) {
-      select(selection.includes(id) ? selection.filter((p) => p !== id) : [...selection, id]);
-    } else select([id]);
+    pick(under(e), e);
   };
   const ready = useCallback((camera: Camera) => {
     stage.current = { camera, pieces: pieces.current };

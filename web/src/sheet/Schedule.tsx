@@ -4,6 +4,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { api } from "../api/client";
+import { pick } from "../state/commands";
 import { useSheet } from "../state/sheet";
 
 /** The list of all pieces, always that of the moment. */
@@ -57,15 +58,7 @@ export function Schedule() {
               tabIndex={0}
               data-piece={r.id}
               onPointerEnter={() => point(r.id)}
-              onClick={(e) =>
-                select(
-                  e.shiftKey || e.ctrlKey || e.metaKey
-                    ? chosen
-                      ? selection.filter((id) => id !== r.id)
-                      : [...selection, r.id]
-                    : [r.id],
-                )
-              }
+              onClick={(e) => pick(r.id, e)}
               onDoubleClick={() => look("selection")}
               onKeyDown={(e) => e.key === "Enter" && select([r.id])}
               sx={{

@@ -40,6 +40,14 @@ export function escape() {
   }
 }
 
+/** A click on a piece, or on nothing; with Shift or Ctrl it is one more, or one less. */
+export function pick(id: string | null, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) {
+  const { selection, select } = useSheet.getState();
+  if (id === null) select([]);
+  else if (!(e.shiftKey || e.ctrlKey || e.metaKey)) select([id]);
+  else select(selection.includes(id) ? selection.filter((p) => p !== id) : [...selection, id]);
+}
+
 export function turnBy(degrees: number) {
   const s = useSheet.getState();
   if (s.placing) {
