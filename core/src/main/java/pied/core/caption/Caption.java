@@ -1,8 +1,7 @@
 package pied.core.caption;
 
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import pied.core.catalog.Article;
@@ -10,7 +9,9 @@ import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.space.Stage;
 import pied.core.units.LengthUnit;
 
 /** Writes the caption. Lengths in the chosen unit, without repeating the unit. */
@@ -19,11 +20,14 @@ public final class Caption {
 
   private final Space space;
   private final LengthUnit unit;
-  private final List<Phrase> out = new ArrayList<>();
+  private final Writer writer;
+  private final List<Phrase> out;
 
   private Caption(Space space, LengthUnit unit) {
     this.space = space;
     this.unit = unit;
+    this.writer = new Writer(space, unit);
+    this.out = writer.out;
   }
 
   /**
@@ -47,19 +51,24 @@ public final class Caption {
   }
 
   private void room(String title) {
-    var extent = space.shell().extent();
+    Shell shell = space.shell();
+    var extent = shell.extent();
     int n = space.pieces().size();
-    out.add(Phrase.word(title, null));
-    text(
-        " — "
-            + unit.text(extent.x())
-            + " across × "
-            + unit.text(extent.z())
-            + " deep × "
-            + unit.text(space.shell().height())
-            + " high, "
-            + String.format(Locale.ROOT, "%.1f", space.shell().area())
-            + " m² of floor, with "
+    Stage stage = shell.stage();
+    writer.word(title, null).text(" — " + unit.text(extent.x()) + " across × ");
+    writer.text(unit.text(extent.z()) + " deep × ");
+    writer
+        .length(shell.height(), "Height", "height", Map.of("do", "build"))
+        .text(stage == null ? " high, " : " to the grid, ");
+    if (stage != null) {
+      writer
+          .text("raked ")
+          .field(PartCaption.rake(stage), "Rake", "rake", Map.of("do", "build"))
+          .text(", the audience at the foot, ");
+    }
+    writer.text(
+        unit.area(shell.area())
+            + " of floor, with "
             + (n == 0 ? "nothing in it yet" : n == 1 ? "one piece" : n + " pieces")
             + ". ");
     text(
@@ -77,7 +86,11 @@ public final class Caption {
     carrier(p);
     if (p.on().kind() != On.Kind.floor) {
       text(", underside at ");
-      place(p, "y", "Height of the underside above the floor", p.at().y());
+      writer.length(
+          p.at().y() - space.shell().datum().y(),
+          "Height of the underside above the floor",
+          "to.y",
+          Map.of("do", "moveTo", "piece", p.id()));
     }
     for (Side side : ROUND) {
       Reach r = Reach.of(space, p, side);
@@ -102,11 +115,9 @@ public final class Caption {
     }
     text(", facing ");
     turn(self, p);
+    lean(self, p);
     text(", at ");
-    place(p, "x", "Across from the datum, to the middle", p.at().x());
-    text(" across, ");
-    place(p, "z", "Deep from the datum, to the middle", p.at().z());
-    text(" deep. ");
+    writer.place(p.at(), Map.of("do", "moveTo", "piece", p.id()), "to").text(". ");
     swatches(self, p);
   }
 
@@ -122,7 +133,7 @@ public final class Caption {
     boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);
     out.add(
         Phrase.field(
-            same ? angle(lead.turn()) : "various",
+            same ? Writer.angle(lead.turn()) : "various",
             "Turn, degrees",
             "to",
             Map.of("do", "turn", "pieces", ids)));
@@ -165,37 +176,46 @@ public final class Caption {
 
   private void turn(List<String> ids, Piece p) {
     out.add(
-        Phrase.field(angle(p.turn()), "Turn, degrees", "to", Map.of("do", "turn", "pieces", ids)));
-  }
-
-  private static String angle(double turn) {
-    double t = Math.round(turn * 10) / 10.0;
-    return (t == Math.rint(t) ? String.valueOf((int) t) : String.valueOf(t)) + "°";
-  }
-
-  private void place(Piece p, String direction, String label, double value) {
-    out.add(
         Phrase.field(
-            unit.fine(value), label, "to." + direction, Map.of("do", "moveTo", "piece", p.id())));
+            Writer.angle(p.turn()), "Turn, degrees", "to", Map.of("do", "turn", "pieces", ids)));
+  }
+
+  /** How it leans; what stands on a slope may stand square on it. */
+  private void lean(List<String> ids, Piece p) {
+    Map<String, Object> edit = Map.of("do", "lean", "pieces", ids);
+    boolean slopes =
+        space.shell().stage() != null && space.shell().stage().rake() > 0
+            || space.shell().flights().stream().anyMatch(f -> f.id().equals(p.on().id()));
+    boolean stands = p.on().kind() == On.Kind.floor || p.on().kind() == On.Kind.platform;
+    if (!stands || !slopes && p.lean().by() == 0) {
+      return;
+    }
+    text(", ");
+    writer.out.add(
+        Phrase.choice(
+            p.lean().by() == 0 ? "upright" : "leaning " + Writer.angle(p.lean().by()),
+            "How it stands",
+            List.of(
+                new Phrase.Option("upright", with(edit, "by", 0)),
+                new Phrase.Option("square on the floor beneath", with(edit, "withFloor", true)))));
+  }
+
+  private static Map<String, Object> with(Map<String, Object> edit, String slot, Object value) {
+    Map<String, Object> all = new LinkedHashMap<>(edit);
+    all.put(slot, value);
+    return all;
   }
 
   private static String preposition(Piece p) {
     return switch (p.on().kind()) {
-      case ceiling -> "hanging from";
+      case ceiling, bar -> "hanging from";
       case nothing -> "touching";
       default -> "on";
     };
   }
 
   private void carrier(Piece p) {
-    String words =
-        switch (p.on().kind()) {
-          case floor -> "the floor";
-          case ceiling -> "the ceiling";
-          case wall -> "wall " + p.on().id();
-          case piece -> space.piece(p.on().id()).name();
-          case nothing -> "nothing";
-        };
+    String words = space.nameOf(p.on());
     out.add(Phrase.word(words, p.on().kind() == On.Kind.piece ? p.on().id() : null));
   }
 

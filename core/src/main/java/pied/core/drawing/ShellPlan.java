@@ -3,110 +3,516 @@ package pied.core.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import pied.core.solid.Vec;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import pied.core.space.Auditorium;
+import pied.core.space.Bar;
+import pied.core.space.Column;
+import pied.core.space.Flight;
 import pied.core.space.Opening;
+import pied.core.space.Partition;
+import pied.core.space.Platform;
 import pied.core.space.Shell;
+import pied.core.space.ShellBodies;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Stage;
 import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
 
 /**
- * The plan of a shell: what a drawing office draws of the bare room.
+ * The plan of a shell: what a drawing office draws of the bare room, cut at breast height.
  *
- * @param floor outline of the floor, x, z, x, z…
- * @param walls rings of solid wall, cut at the openings
- * @param windows the lines of windows
- * @param doors leaves with their swing
- * @param names of the walls with the place to write them
+ * @param inks from the lowest to the highest
+ * @param dimensions chains along the walls, outside
+ * @param extent the least and greatest x and z of the floor with its walls
  */
 public record ShellPlan(
-    double[] floor,
-    List<double[]> walls,
-    List<double[]> windows,
-    List<Swing> doors,
-    List<Label> names) {
-  /** A door leaf standing open at a right angle, from hinge to tip, and where it shuts. */
-  public record Swing(
-      double hingeX,
-      double hingeZ,
-      double tipX,
-      double tipZ,
-      double shutX,
-      double shutZ,
-      double radius) {}
+    List<Ink> inks, List<Label> labels, List<Dimension> dimensions, double[] extent) {
+  /** Height at which walls and openings are cut, metres: as usual in drawing offices. */
+  public static final double CUT = 1.2;
 
-  /** A text at a place. */
-  public record Label(String text, double x, double z) {}
+  /** Draws the plan. */
+  public static ShellPlan of(Space space, String title, LengthUnit unit) {
+    return new Draughtsman(space, title, unit).draw();
+  }
 
-  public static ShellPlan of(Shell shell) {
-    List<double[]> walls = new ArrayList<>();
-    List<double[]> windows = new ArrayList<>();
-    List<Swing> doors = new ArrayList<>();
-    List<Label> names = new ArrayList<>();
-    for (Wall wall : shell.walls()) {
-      List<Opening> own = new ArrayList<>(shell.openings());
-      own.removeIf(o -> !o.wall().equals(wall.name()));
-      own.sort(Comparator.comparingDouble(Opening::from));
-      double at = 0;
-      for (Opening o : own) {
-        walls.add(solid(shell, wall, at, o.from()));
-        at = o.from() + o.width();
-        if (o.kind() == Opening.Kind.window) {
-          windows.addAll(window(shell, wall, o));
-        } else {
-          doors.add(swing(wall, o));
+  private static final class Draughtsman {
+    private static final GeometryFactory PLANE = new GeometryFactory();
+
+    private final Space space;
+    private final Shell shell;
+    private final String title;
+    private final LengthUnit unit;
+    private final List<Ink> inks = new ArrayList<>();
+    private final List<Label> labels = new ArrayList<>();
+    private final List<Dimension> dimensions = new ArrayList<>();
+
+    Draughtsman(Space space, String title, LengthUnit unit) {
+      this.space = space;
+      this.shell = space.shell();
+      this.title = title;
+      this.unit = unit;
+    }
+
+    ShellPlan draw() {
+      inks.add(Ink.rings(Ink.Style.floor, ShellBodies.FLOOR, rings(shell.floor())));
+      seats();
+      shell.platforms().stream()
+          .sorted(Comparator.comparingDouble(Platform::height))
+          .forEach(this::platform);
+      shell.flights().forEach(this::flight);
+      List<Wall> walls = shell.walls();
+      walls.forEach(this::wall);
+      shell.partitions().forEach(this::partition);
+      shell
+          .columns()
+          .forEach(
+              c -> inks.add(Ink.rings(Ink.Style.cut, part(c), rings(ShellBodies.footprint(c)))));
+      shell.bars().forEach(this::bar);
+      stageLines();
+      if (walls.size() <= 40) {
+        walls.forEach(w -> new Chains(shell, unit, dimensions).along(w));
+      }
+      name();
+      Envelope e = shell.floor().getEnvelopeInternal();
+      for (Wall w : walls) {
+        e.expandToInclude(w.outerFrom().x(), w.outerFrom().z());
+        e.expandToInclude(w.outerTo().x(), w.outerTo().z());
+      }
+      return new ShellPlan(
+          inks,
+          labels,
+          dimensions,
+          new double[] {e.getMinX(), e.getMinY(), e.getMaxX(), e.getMaxY()});
+    }
+
+    private static String part(Column c) {
+      return ShellBodies.COLUMN + c.id();
+    }
+
+    // ---- floors
+
+    private void platform(Platform p) {
+      inks.add(
+          Ink.rings(Ink.Style.raised, ShellBodies.PLATFORM + p.id(), List.of(ring(p.outline()))));
+      Spot at = labelSpot(p.outline());
+      labels.add(new Label("height", "+" + unit.text(p.height()), at.x(), at.z()));
+    }
+
+    /** Near the corner at the back left, clear of what stands in the middle. */
+    private static Spot labelSpot(List<Spot> figure) {
+      Envelope e = new Envelope();
+      figure.forEach(p -> e.expandToInclude(p.x(), p.z()));
+      Spot near =
+          new Spot(
+              e.getMinX() + Math.min(0.3, e.getWidth() / 2),
+              e.getMinY() + Math.min(0.16, e.getHeight() / 2));
+      Polygon whole = polygon(figure);
+      if (whole.contains(PLANE.createPoint(new Coordinate(near.x(), near.z())))) {
+        return near;
+      }
+      Coordinate c = whole.getInteriorPoint().getCoordinate();
+      return new Spot(c.x, c.y);
+    }
+
+    private void flight(Flight f) {
+      String part = ShellBodies.FLIGHT + f.id();
+      double h = f.width() / 2;
+      List<double[]> lines = new ArrayList<>();
+      if (f.kind() == Flight.Kind.steps) {
+        for (int i = 1; i < f.count(); i++) {
+          lines.add(segment(f.spot(i * f.going(), -h), f.spot(i * f.going(), h)));
         }
       }
-      walls.add(solid(shell, wall, at, wall.length()));
-      Vec label = point(wall, wall.length() / 2, -shell.thickness() - 0.18);
-      names.add(new Label(wall.name(), label.x(), label.z()));
+      Spot foot = f.spot(f.run() - Math.min(0.08, f.run() / 6), 0);
+      Spot head = f.spot(Math.min(0.06, f.run() / 6), 0);
+      double arm = Math.min(0.12, f.run() / 4);
+      lines.add(segment(foot, head));
+      lines.add(segment(head, f.spot(f.down(head) + arm, -arm * 0.6)));
+      lines.add(segment(head, f.spot(f.down(head) + arm, arm * 0.6)));
+      inks.add(new Ink(Ink.Style.stair, part, List.of(ring(f.outline())), lines));
     }
-    double[] floor = new double[2 * shell.outline().size()];
-    for (int i = 0; i < shell.outline().size(); i++) {
-      floor[2 * i] = shell.outline().get(i).x();
-      floor[2 * i + 1] = shell.outline().get(i).z();
+
+    private void seats() {
+      Stage stage = shell.stage();
+      if (stage == null || stage.seats() == null) {
+        return;
+      }
+      double w = Auditorium.seats(stage) * Auditorium.SEAT / 2;
+      List<double[]> rows = new ArrayList<>();
+      for (int r = 0; r < stage.seats().rows(); r++) {
+        double z = Auditorium.row(stage, r);
+        rows.add(
+            ring(
+                List.of(
+                    new Spot(-w, z - 0.24),
+                    new Spot(w, z - 0.24),
+                    new Spot(w, z + 0.24),
+                    new Spot(-w, z + 0.24))));
+      }
+      inks.add(Ink.rings(Ink.Style.seat, null, rows));
+      labels.add(new Label("note", "Row 1", -w + 0.4, Auditorium.row(stage, 0)));
     }
-    return new ShellPlan(floor, walls, windows, doors, names);
-  }
 
-  private static double[] solid(Shell shell, Wall wall, double from, double to) {
-    double length = wall.length();
-    double outerFrom = from == 0 ? wall.station(wall.outerFrom()) : from;
-    double outerTo = to == length ? wall.station(wall.outerTo()) : to;
-    double t = shell.thickness();
-    return ring(
-        point(wall, from, 0),
-        point(wall, to, 0),
-        point(wall, outerTo, -t),
-        point(wall, outerFrom, -t));
-  }
-
-  private static List<double[]> window(Shell shell, Wall wall, Opening o) {
-    List<double[]> lines = new ArrayList<>();
-    for (double off :
-        new double[] {0, -shell.thickness() * 0.4, -shell.thickness() * 0.6, -shell.thickness()}) {
-      Vec a = point(wall, o.from(), off);
-      Vec b = point(wall, o.from() + o.width(), off);
-      lines.add(new double[] {a.x(), a.z(), b.x(), b.z()});
+    private void stageLines() {
+      if (shell.stage() == null) {
+        return;
+      }
+      Envelope e = shell.floor().getEnvelopeInternal();
+      inks.add(
+          Ink.lines(
+              Ink.Style.centre,
+              null,
+              List.of(new double[] {0, e.getMinY(), 0, Math.max(0, e.getMaxY()) + 0.5})));
+      inks.add(
+          Ink.lines(
+              Ink.Style.setting, null, List.of(new double[] {e.getMinX(), 0, e.getMaxX(), 0})));
+      labels.add(new Label("note", "setting line", e.getMaxX() - 0.75, -0.12));
+      labels.add(new Label("note", "centre line", 0, Math.max(0, e.getMaxY()) + 0.7));
+      if (shell.stage().rake() > 0) {
+        labels.add(
+            new Label(
+                "note",
+                "rakes 1 in " + Math.round(1 / shell.stage().rake() * 10) / 10.0,
+                e.getMaxX() - 0.75,
+                -0.36));
+      }
     }
-    return lines;
+
+    // ---- walls
+
+    private void wall(Wall w) {
+      if (w.open()) {
+        Spot at = w.spot(w.length() / 2, -0.14);
+        labels.add(new Label("wall", w.name(), at.x(), at.z()));
+        return;
+      }
+      solid(w, polygon(List.of(w.from(), w.to(), w.outerTo(), w.outerFrom())), Ink.Style.cut);
+      Spot at = w.spot(w.length() / 2, -w.thickness() / 2);
+      labels.add(new Label("wall", w.name(), at.x(), at.z()));
+    }
+
+    private void partition(Partition p) {
+      Wall w = p.face();
+      Polygon figure = polygon(List.of(w.from(), w.to(), w.outerTo(), w.outerFrom()));
+      solid(w, figure, p.height() < CUT ? Ink.Style.low : Ink.Style.cut);
+    }
+
+    private void solid(Wall w, Geometry figure, Ink.Style style) {
+      List<Opening> own = shell.openings().stream().filter(o -> o.wall().equals(w.name())).toList();
+      for (Opening o : own) {
+        if (isCut(o)) {
+          double deep = o.kind() == Opening.Kind.niche ? o.depth() : w.thickness() + 0.01;
+          figure =
+              figure.difference(
+                  polygon(
+                      List.of(
+                          w.spot(o.from(), 0.01),
+                          w.spot(o.to(), 0.01),
+                          w.spot(o.to(), -deep),
+                          w.spot(o.from(), -deep))));
+        }
+      }
+      inks.add(Ink.rings(style, ShellBodies.WALL + w.name(), rings(figure)));
+      own.forEach(o -> opening(w, o));
+    }
+
+    private static boolean isCut(Opening o) {
+      return o.sill() < CUT && o.head() > CUT;
+    }
+
+    private void opening(Wall w, Opening o) {
+      String part = ShellBodies.OPENING + o.id();
+      double t = o.kind() == Opening.Kind.niche ? o.depth() : w.thickness();
+      inks.add(
+          Ink.rings(
+              isCut(o) ? Ink.Style.gap : Ink.Style.overhead,
+              part,
+              List.of(
+                  ring(
+                      List.of(
+                          w.spot(o.from(), 0),
+                          w.spot(o.to(), 0),
+                          w.spot(o.to(), -t),
+                          w.spot(o.from(), -t))))));
+      if (!isCut(o)) {
+        return;
+      }
+      switch (o.kind()) {
+        case window -> {
+          List<double[]> lines = new ArrayList<>();
+          for (double off : new double[] {0, -t * 0.4, -t * 0.6, -t}) {
+            lines.add(segment(w.spot(o.from(), off), w.spot(o.to(), off)));
+          }
+          inks.add(Ink.lines(Ink.Style.glass, part, lines));
+        }
+        case door -> leaf(w, o, part, o.hinge() == Opening.Hand.left, o.width());
+        case doubleDoor -> {
+          leaf(w, o, part, true, o.width() / 2);
+          leaf(w, o, part, false, o.width() / 2);
+        }
+        case slidingDoor -> {
+          double a = o.from();
+          double b = o.to();
+          double lap = Math.min(0.04, o.width() / 8);
+          double m = (a + b) / 2;
+          inks.add(
+              Ink.lines(
+                  Ink.Style.leaf,
+                  part,
+                  List.of(
+                      segment(w.spot(a, -t * 0.4), w.spot(m + lap, -t * 0.4)),
+                      segment(w.spot(m - lap, -t * 0.6), w.spot(b, -t * 0.6)))));
+        }
+        default -> {
+          // an opening or a niche is its outline
+        }
+      }
+    }
+
+    /** A leaf standing open at a right angle, and the quarter of a circle on which it swings. */
+    private void leaf(Wall w, Opening o, String part, boolean atFrom, double width) {
+      boolean in = o.opens() == Opening.Way.in;
+      double face = in ? 0 : -w.thickness();
+      double hinge = atFrom ? o.from() : o.to();
+      double way = atFrom ? 1 : -1;
+      double side = in ? 1 : -1;
+      inks.add(
+          Ink.lines(
+              Ink.Style.leaf,
+              part,
+              List.of(segment(w.spot(hinge, face), w.spot(hinge, face + side * width)))));
+      List<double[]> arc = new ArrayList<>();
+      int n = 16;
+      Spot before = w.spot(hinge, face + side * width);
+      for (int i = 1; i <= n; i++) {
+        double a = Math.PI / 2 * i / n;
+        Spot next = w.spot(hinge + way * width * Math.sin(a), face + side * width * Math.cos(a));
+        arc.add(segment(before, next));
+        before = next;
+      }
+      inks.add(Ink.lines(Ink.Style.swing, part, arc));
+    }
+
+    private void bar(Bar b) {
+      double h = b.length() / 2;
+      inks.add(
+          Ink.rings(
+              Ink.Style.overhead,
+              ShellBodies.BAR + b.id(),
+              List.of(
+                  ring(
+                      List.of(
+                          new Spot(b.x() - h, b.z() - 0.05),
+                          new Spot(b.x() + h, b.z() - 0.05),
+                          new Spot(b.x() + h, b.z() + 0.05),
+                          new Spot(b.x() - h, b.z() + 0.05))))));
+      labels.add(
+          new Label("note", b.id() + " at " + unit.text(b.trim()), b.x() - h + 0.7, b.z() - 0.16));
+    }
+
+    /** The name goes where most room is left between the pieces. */
+    private void name() {
+      Geometry free = shell.within();
+      Envelope e = free.getEnvelopeInternal();
+      List<Envelope> taken = new ArrayList<>();
+      space
+          .pieces()
+          .forEach(
+              p -> {
+                var b = p.pose().box(space.shapes().mesh(p).box());
+                taken.add(new Envelope(b.min().x(), b.max().x(), b.min().z(), b.max().z()));
+              });
+      double best = -1;
+      Coordinate at = free.getInteriorPoint().getCoordinate();
+      for (int i = 1; i < 24; i++) {
+        for (int k = 1; k < 24; k++) {
+          Coordinate c =
+              new Coordinate(
+                  e.getMinX() + e.getWidth() * i / 24, e.getMinY() + e.getHeight() * k / 24);
+          var point = PLANE.createPoint(c);
+          if (!free.contains(point)) {
+            continue;
+          }
+          // a line of text is wider than high: to the sides there must be twice as much room
+          double room = ((Polygon) free).getExteriorRing().distance(point);
+          for (Envelope t : taken) {
+            double dx = Math.max(0, Math.max(t.getMinX() - c.x, c.x - t.getMaxX()));
+            double dz = Math.max(0, Math.max(t.getMinY() - c.y, c.y - t.getMaxY()));
+            room = Math.min(room, Math.max(dx / 2, dz));
+          }
+          if (room > best + 1e-6) {
+            best = room;
+            at = c;
+          }
+        }
+      }
+      labels.add(new Label("space", title, at.x, at.y));
+      labels.add(new Label("area", unit.area(shell.area()), at.x, at.y));
+    }
+
+    // ---- help
+
+    private static Polygon polygon(List<Spot> figure) {
+      Coordinate[] c = new Coordinate[figure.size() + 1];
+      for (int i = 0; i < figure.size(); i++) {
+        c[i] = new Coordinate(figure.get(i).x(), figure.get(i).z());
+      }
+      c[figure.size()] = c[0].copy();
+      return PLANE.createPolygon(c);
+    }
+
+    private static double[] ring(List<Spot> figure) {
+      double[] out = new double[2 * figure.size()];
+      for (int i = 0; i < figure.size(); i++) {
+        out[2 * i] = figure.get(i).x();
+        out[2 * i + 1] = figure.get(i).z();
+      }
+      return out;
+    }
+
+    private static double[] segment(Spot a, Spot b) {
+      return new double[] {a.x(), a.z(), b.x(), b.z()};
+    }
   }
 
-  private static Swing swing(Wall wall, Opening o) {
-    Vec hinge = point(wall, o.from(), 0);
-    Vec shut = point(wall, o.from() + o.width(), 0);
-    Vec tip = point(wall, o.from(), o.width());
-    return new Swing(hinge.x(), hinge.z(), tip.x(), tip.z(), shut.x(), shut.z(), o.width());
+  /** All rings of a figure, outer ones and holes. */
+  static List<double[]> rings(Geometry figure) {
+    List<double[]> rings = new ArrayList<>();
+    for (int i = 0; i < figure.getNumGeometries(); i++) {
+      if (figure.getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
+        rings.add(ring(p.getExteriorRing().getCoordinates()));
+        for (int k = 0; k < p.getNumInteriorRing(); k++) {
+          rings.add(ring(p.getInteriorRingN(k).getCoordinates()));
+        }
+      }
+    }
+    return rings;
   }
 
-  private static Vec point(Wall wall, double station, double off) {
-    return wall.from().at(0).along(wall.along(), station).along(wall.inward(), off);
-  }
-
-  private static double[] ring(Vec... points) {
-    double[] out = new double[2 * points.length];
-    for (int i = 0; i < points.length; i++) {
-      out[2 * i] = points[i].x();
-      out[2 * i + 1] = points[i].z();
+  private static double[] ring(Coordinate[] closed) {
+    double[] out = new double[2 * (closed.length - 1)];
+    for (int i = 0; i + 1 < closed.length; i++) {
+      out[2 * i] = closed[i].x;
+      out[2 * i + 1] = closed[i].y;
     }
     return out;
+  }
+
+  /** The chains of dimensions along a wall: its openings and what is between, and the whole. */
+  static final class Chains {
+    private final Shell shell;
+    private final LengthUnit unit;
+    private final List<Dimension> out;
+
+    Chains(Shell shell, LengthUnit unit, List<Dimension> out) {
+      this.shell = shell;
+      this.unit = unit;
+      this.out = out;
+    }
+
+    /** One stretch of a chain. */
+    private record Stretch(
+        double from, double to, String label, Map<String, Object> edit, String slot) {}
+
+    private static List<Stretch> stretches(Shell shell, Wall w) {
+      List<Opening> own = new ArrayList<>(shell.openings());
+      own.removeIf(o -> !o.wall().equals(w.name()));
+      own.sort(Comparator.comparingDouble(Opening::from));
+      List<Stretch> all = new ArrayList<>();
+      double at = 0;
+      Opening last = null;
+      for (Opening o : own) {
+        if (o.from() < at - 1e-9) {
+          continue; // above or below another one
+        }
+        Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
+        String words = "the " + o.words();
+        all.add(
+            new Stretch(
+                at,
+                o.from(),
+                last == null
+                    ? "From the start of wall " + w.name() + " to " + words
+                    : "Between the " + last.words() + " and " + words,
+                edit,
+                last == null ? "from" : "gap"));
+        all.add(new Stretch(o.from(), o.to(), "Width of " + words, edit, "width"));
+        at = o.to();
+        last = o;
+      }
+      if (last != null) {
+        all.add(
+            new Stretch(
+                at,
+                w.length(),
+                "From the " + last.words() + " to the end of wall " + w.name(),
+                Map.of("do", "opening", "part", last.id()),
+                "toEnd"));
+      }
+      all.removeIf(s -> s.to - s.from < 5e-4);
+      return all;
+    }
+
+    private static Map<String, Object> whole(Wall w) {
+      return Map.of("do", "wallLength", "wall", w.name());
+    }
+
+    /** On the plan, outside the wall. */
+    void along(Wall w) {
+      Spot out1 = w.spot(0, -1);
+      double nx = out1.x() - w.from().x();
+      double nz = out1.z() - w.from().z();
+      List<Stretch> all = stretches(shell, w);
+      for (Stretch s : all) {
+        add(w.spot(s.from, -w.thickness()), w.spot(s.to, -w.thickness()), nx, nz, 1, s);
+      }
+      Stretch whole = new Stretch(0, w.length(), "Length of wall " + w.name(), whole(w), "length");
+      add(
+          w.spot(0, -w.thickness()),
+          w.spot(w.length(), -w.thickness()),
+          nx,
+          nz,
+          all.isEmpty() ? 1 : 2,
+          whole);
+    }
+
+    private void add(Spot a, Spot b, double nx, double nz, int level, Stretch s) {
+      out.add(
+          new Dimension(
+              a.x(),
+              a.z(),
+              b.x(),
+              b.z(),
+              nx + 0.0,
+              nz + 0.0,
+              level,
+              unit.fine(s.to - s.from),
+              s.label,
+              s.edit,
+              s.slot));
+    }
+
+    /** On an elevation, below the wall. */
+    void below(Wall w, double down) {
+      List<Stretch> all = stretches(shell, w);
+      for (Stretch s : all) {
+        add(new Spot(s.from, down), new Spot(s.to, down), 0, 1, 1, s);
+      }
+      boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(w.name()));
+      Stretch whole =
+          new Stretch(
+              0,
+              w.length(),
+              "Length of " + (partition ? "the " : "wall ") + w.name(),
+              partition ? Map.of("do", "partition", "part", w.name()) : whole(w),
+              "length");
+      add(new Spot(0, down), new Spot(w.length(), down), 0, 1, all.isEmpty() ? 1 : 2, whole);
+    }
   }
 }

@@ -35,6 +35,16 @@ public record Amount(String text, double number) {
     return text == null ? (Object) number : text;
   }
 
+  /** A text as a person typed it. */
+  public static Amount typed(String text) {
+    return new Amount(text, 0);
+  }
+
+  /** The length meant, metres, where none stands yet. */
+  public double metres(LengthUnit unit) {
+    return length(unit, 0);
+  }
+
   /** The length meant, metres, given the one that stands there. */
   double length(LengthUnit unit, double current) {
     return finite(text == null ? number : Entry.length(text, unit).from(current));
@@ -43,6 +53,22 @@ public record Amount(String text, double number) {
   /** The angle meant, degrees, given the one that stands there. */
   double angle(double current) {
     return finite(text == null ? number : Entry.angle(text).from(current));
+  }
+
+  /** The whole number meant, given the one that stands there. */
+  int whole(int current) {
+    double v = number;
+    if (text != null) {
+      try {
+        v = Entry.length(text, LengthUnit.M).from(current);
+      } catch (Refusal e) {
+        throw new Refusal("“" + Entry.shown(text) + "” is not a number. Type one such as 3.");
+      }
+    }
+    if (v != Math.rint(v) || Math.abs(v) > 1e6) {
+      throw new Refusal("A whole number is needed here, such as 3.");
+    }
+    return (int) v;
   }
 
   private static double finite(double v) {

@@ -4,13 +4,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import pied.core.Nullable;
 import pied.core.piece.Piece;
+import pied.core.space.Shell;
 import pied.core.space.Space;
 
-/** What was added, altered and removed. Reversed, it undoes itself. */
-public record Change(List<Piece> added, List<Altered> altered, List<Piece> removed) {
+/**
+ * What was added, altered and removed. Reversed, it undoes itself.
+ *
+ * @param shell null if the shell is the same
+ */
+public record Change(
+    List<Piece> added, List<Altered> altered, List<Piece> removed, @Nullable Rebuilt shell) {
   /** One piece before and after. */
   public record Altered(Piece before, Piece after) {}
+
+  /** The shell before and after. */
+  public record Rebuilt(Shell before, Shell after) {}
 
   /** What turns one space into another. */
   public static Change between(Space before, Space after) {
@@ -29,18 +39,24 @@ public record Change(List<Piece> added, List<Altered> altered, List<Piece> remov
         removed.add(p);
       }
     }
-    return new Change(added, altered, removed);
+    Rebuilt shell =
+        before.shell().equals(after.shell()) ? null : new Rebuilt(before.shell(), after.shell());
+    return new Change(added, altered, removed, shell);
   }
 
   public Change reversed() {
     return new Change(
-        removed, altered.stream().map(a -> new Altered(a.after, a.before)).toList(), added);
+        removed,
+        altered.stream().map(a -> new Altered(a.after, a.before)).toList(),
+        added,
+        shell == null ? null : new Rebuilt(shell.after, shell.before));
   }
 
   public Space apply(Space space) {
     List<Piece> in = new ArrayList<>(added);
     altered.forEach(a -> in.add(a.after));
-    return space.without(removed.stream().map(Piece::id).toList()).with(in);
+    Space rebuilt = shell == null ? space : space.with(shell.after);
+    return rebuilt.without(removed.stream().map(Piece::id).toList()).with(in);
   }
 
   /** Pieces as they are afterwards: added and altered. */

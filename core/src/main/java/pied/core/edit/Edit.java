@@ -22,9 +22,29 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = Edit.Recolour.class, name = "recolour"),
   @JsonSubTypes.Type(value = Edit.Copy.class, name = "copy"),
   @JsonSubTypes.Type(value = Edit.Remove.class, name = "remove"),
+  @JsonSubTypes.Type(value = Edit.LeanOver.class, name = "lean"),
+  @JsonSubTypes.Type(value = Edit.BringIn.class, name = "bringIn"),
+  @JsonSubTypes.Type(value = ShellEdit.Outline.class, name = "outline"),
+  @JsonSubTypes.Type(value = ShellEdit.MoveCorner.class, name = "moveCorner"),
+  @JsonSubTypes.Type(value = ShellEdit.AddCorner.class, name = "addCorner"),
+  @JsonSubTypes.Type(value = ShellEdit.RemoveCorner.class, name = "removeCorner"),
+  @JsonSubTypes.Type(value = ShellEdit.MoveWall.class, name = "moveWall"),
+  @JsonSubTypes.Type(value = ShellEdit.WallLength.class, name = "wallLength"),
+  @JsonSubTypes.Type(value = ShellEdit.WallThickness.class, name = "wallThickness"),
+  @JsonSubTypes.Type(value = ShellEdit.Build.class, name = "build"),
+  @JsonSubTypes.Type(value = ShellEdit.Rows.class, name = "seats"),
+  @JsonSubTypes.Type(value = ShellEdit.SetOpening.class, name = "opening"),
+  @JsonSubTypes.Type(value = ShellEdit.SetPartition.class, name = "partition"),
+  @JsonSubTypes.Type(value = ShellEdit.SetColumn.class, name = "column"),
+  @JsonSubTypes.Type(value = ShellEdit.SetPlatform.class, name = "platform"),
+  @JsonSubTypes.Type(value = ShellEdit.SetFlight.class, name = "flight"),
+  @JsonSubTypes.Type(value = ShellEdit.SetBar.class, name = "bar"),
+  @JsonSubTypes.Type(value = ShellEdit.RemoveParts.class, name = "removeParts"),
+  @JsonSubTypes.Type(value = ShellEdit.SetDatum.class, name = "datum"),
+  @JsonSubTypes.Type(value = ShellEdit.Paint.class, name = "paint"),
 })
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public sealed interface Edit {
+public interface Edit {
   /** A line of sight. */
   record Sight(Vec from, Vec along) {}
 
@@ -34,8 +54,22 @@ public sealed interface Edit {
   /** New measures; what is missing stays. */
   record Measures(Amount width, Amount depth, Amount height) {}
 
-  /** A place read from the datum; what is missing stays. */
-  record Place3(Amount x, Amount y, Amount z) {}
+  /**
+   * A place read from the datum, or a way to go; what is missing stays. On a stage one may say it
+   * in its words, each of which takes the place of x or z.
+   */
+  record Place3(
+      Amount x,
+      Amount y,
+      Amount z,
+      Amount stageLeft,
+      Amount stageRight,
+      Amount upstage,
+      Amount downstage) {
+    public Place3(Amount x, Amount y, Amount z) {
+      this(x, y, z, null, null, null, null);
+    }
+  }
 
   /**
    * Puts an article into the space, by its mounting, at a point of the plan or where a sight meets
@@ -86,6 +120,19 @@ public sealed interface Edit {
 
   /** Copies pieces with all they carry; null for the usual place beside. */
   record Copy(List<String> pieces, Place3 by) implements Edit {}
+
+  /**
+   * Leans pieces over.
+   *
+   * @param toward direction from a piece's own front, degrees; null for the one it has
+   * @param by degrees out of the upright; null for what it has
+   * @param withFloor true: so that it stands square on the floor beneath, be it raked
+   */
+  record LeanOver(List<String> pieces, Amount toward, Amount by, Boolean withFloor)
+      implements Edit {}
+
+  /** Brings pieces that lie outside to the nearest free place inside. */
+  record BringIn(List<String> pieces) implements Edit {}
 
   /** Removes pieces; what they carried comes to rest on what is beneath. */
   record Remove(List<String> pieces) implements Edit {}

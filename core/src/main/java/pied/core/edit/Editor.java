@@ -11,20 +11,25 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.operation.distance.DistanceOp;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
+import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
 import pied.core.size.Size;
+import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
@@ -43,6 +48,8 @@ public final class Editor {
   private final LengthUnit unit;
   private final Supplier<String> newId;
   private final List<String> said = new ArrayList<>();
+  private final List<Offer> offers = new ArrayList<>();
+  private String part;
   private Space space;
 
   private Editor(Space space, LengthUnit unit, Supplier<String> newId) {
@@ -51,8 +58,12 @@ public final class Editor {
     this.newId = newId;
   }
 
-  /** The space after, the change, and remarks for the person, in sentences. */
-  public record Outcome(Space space, Change change, List<String> said) {}
+  /**
+   * The space after, the change, remarks for the person in sentences, what one may want to do next,
+   * and the id of the body of the shell that was built or altered last, or null.
+   */
+  public record Outcome(
+      Space space, Change change, List<String> said, List<Offer> offers, String part) {}
 
   /**
    * Applies several edits as one.
@@ -74,7 +85,8 @@ public final class Editor {
         throw edits.size() == 1 ? e : new Refusal("Edit " + (i + 1) + ": " + e.getMessage());
       }
     }
-    return new Outcome(editor.space, Change.between(space, editor.space), editor.said);
+    return new Outcome(
+        editor.space, Change.between(space, editor.space), editor.said, editor.offers, editor.part);
   }
 
   private void apply(Edit edit) {
@@ -100,6 +112,12 @@ public final class Editor {
       copy(some(e.pieces()), e.by());
     } else if (edit instanceof Edit.Remove e) {
       remove(some(e.pieces()));
+    } else if (edit instanceof Edit.LeanOver e) {
+      lean(e);
+    } else if (edit instanceof Edit.BringIn e) {
+      some(e.pieces()).forEach(this::bringIn);
+    } else if (edit instanceof ShellEdit e) {
+      shell(e);
     } else {
       throw new Refusal("This edit is not known.");
     }
@@ -188,7 +206,7 @@ public final class Editor {
 
   private void moveBy(List<String> ids, Edit.Place3 by) {
     need(by, "by");
-    Vec v = new Vec(length(by.x(), 0), length(by.y(), 0), length(by.z(), 0));
+    Vec v = Places.read(by, Vec.ZERO, Vec.ZERO, unit);
     shift(ids, v);
     if (v.y() == 0) {
       settle(tops(ids), false);
@@ -201,8 +219,7 @@ public final class Editor {
   private void moveTo(Edit.MoveTo e) {
     Piece p = space.piece(e.piece());
     Edit.Place3 to = need(e.to(), "to");
-    Vec at =
-        new Vec(length(to.x(), p.at().x()), length(to.y(), p.at().y()), length(to.z(), p.at().z()));
+    Vec at = Places.read(to, p.at(), space.shell().datum(), unit);
     shift(List.of(p.id()), at.minus(p.at()));
     if (to.y() == null) {
       settle(List.of(p.id()), false);
@@ -329,7 +346,7 @@ public final class Editor {
       shift(List.of(id), new Vec(0, by, 0));
       space = space.with(space.piece(id).withOn(rest.on()));
       if (Math.abs(by) > 0.001) {
-        said.add(p.name() + " came to rest on " + carrierName(rest.on()) + ".");
+        said.add(p.name() + " came to rest on " + space.nameOf(rest.on()) + ".");
       }
     }
   }
@@ -345,17 +362,7 @@ public final class Editor {
       at = new Vec(at.x(), p.at().y(), at.z()); // back to the wall, at its own height
     }
     space = space.with(p.withAt(at).withTurn(rest.turn()).withOn(rest.on()));
-    said.add(p.name() + " went to " + carrierName(rest.on()) + ".");
-  }
-
-  private String carrierName(On on) {
-    return switch (on.kind()) {
-      case floor -> "the floor";
-      case ceiling -> "the ceiling";
-      case wall -> "wall " + on.id();
-      case piece -> space.piece(on.id()).name();
-      case nothing -> "nothing";
-    };
+    said.add(p.name() + " went to " + space.nameOf(rest.on()) + ".");
   }
 
   /** Works out anew what carries pieces that were put exactly somewhere. */
@@ -389,6 +396,10 @@ public final class Editor {
             Vec at = q.id().equals(id) ? q.at() : middle.plus(about.direct(q.at().minus(middle)));
             return q.withAt(at).withTurn(q.id().equals(id) ? to : q.turn() + by);
           });
+      if (!p.lean().equals(Lean.NONE) && near(p.lean(), floorLean(p))) {
+        Piece turned = space.piece(id); // it stays square on a sloping floor
+        space = space.with(turned.withLean(floorLean(turned)));
+      }
     }
     if (ids.stream().allMatch(id -> space.article(space.piece(id)).mounting() == Mounting.STANDS)) {
       settle(ids, false);
@@ -396,6 +407,142 @@ public final class Editor {
       carriers(ids);
     }
     sayOverlaps(ids);
+  }
+
+  // ---- leaning
+
+  private void lean(Edit.LeanOver e) {
+    List<String> ids = some(e.pieces());
+    for (String id : ids) {
+      Piece p = space.piece(id);
+      Lean lean;
+      if (Boolean.TRUE.equals(e.withFloor())) {
+        lean = floorLean(p);
+      } else {
+        double by = e.by() == null ? p.lean().by() : e.by().angle(p.lean().by());
+        if (!(Math.abs(by) <= 180)) {
+          throw new Refusal("A piece leans up to 180°.");
+        }
+        double toward =
+            e.toward() == null ? p.lean().toward() : e.toward().angle(p.lean().toward());
+        lean = by < 0 ? new Lean(toward + 180, -by) : new Lean(toward, by);
+      }
+      space = space.with(p.withLean(lean));
+    }
+    settle(tops(ids), true);
+    settle(space.carriedBy(ids), true);
+    sayOverlaps(ids);
+  }
+
+  /** How a piece leans that stands square on the surface beneath it. */
+  private Lean floorLean(Piece p) {
+    Vec from = p.at().plus(new Vec(0, p.size().height() / 2 + 0.05, 0));
+    Bodies.RayMet met =
+        space
+            .bodies()
+            .ray(
+                from,
+                Vec.DOWN,
+                1e3,
+                b ->
+                    b.id().equals(ShellBodies.FLOOR)
+                        || b.id().startsWith(ShellBodies.PLATFORM)
+                        || b.id().startsWith(ShellBodies.FLIGHT));
+    if (met == null || met.normal().y() > 1 - 1e-12) {
+      return Lean.NONE;
+    }
+    Vec n = met.normal();
+    double by = Math.toDegrees(Math.atan2(Math.hypot(n.x(), n.z()), n.y()));
+    return new Lean(Math.toDegrees(Math.atan2(n.x(), n.z())) - p.turn(), by);
+  }
+
+  private static boolean near(Lean a, Lean b) {
+    double t = Math.abs(a.toward() - b.toward()) % 360;
+    return Math.abs(a.by() - b.by()) < 0.01 && (t < 0.01 || t > 359.99);
+  }
+
+  // ---- the shell
+
+  private void shell(ShellEdit e) {
+    Space before = space;
+    ShellEditor.Result r = ShellEditor.apply(space, e, unit);
+    space = space.with(r.shell());
+    said.addAll(r.said());
+    part = r.part();
+    Following following = new Following(before, r.shell(), r.renamed());
+    List<String> resettle = new ArrayList<>();
+    for (Piece p : before.pieces()) {
+      if (p.on().kind() == On.Kind.wall && !following.nameNow(p.on().id()).equals(p.on().id())) {
+        space = space.with(space.piece(p.id()).withOn(On.wall(following.nameNow(p.on().id()))));
+      }
+      Vec by = following.carried(p);
+      if (!by.equals(Vec.ZERO)) {
+        shift(List.of(p.id()), by);
+      }
+      boolean stands = p.on().kind() == On.Kind.floor || p.on().kind() == On.Kind.platform;
+      if (stands && following.floorChanged()) {
+        if (!p.lean().equals(Lean.NONE)
+            && near(p.lean(), new Editor(before, unit, newId).floorLean(p))) {
+          space = space.with(space.piece(p.id()).withLean(floorLean(space.piece(p.id()))));
+        }
+        resettle.add(p.id());
+      } else if (p.on().kind() != On.Kind.piece && !stands) {
+        On on = Resting.of(space, space.piece(p.id())).carrier(space.piece(p.id()).pose());
+        if (!on.equals(space.piece(p.id()).on())) {
+          space = space.with(space.piece(p.id()).withOn(on));
+          if (on.equals(On.NOTHING)) {
+            said.add(p.name() + " touches nothing that could carry it.");
+          }
+        }
+      }
+    }
+    settleAfter(resettle);
+    offers.addAll(following.offers());
+  }
+
+  /** Lets pieces come to rest on another floor; those left outside are named together. */
+  private void settleAfter(List<String> ids) {
+    List<String> outside = new ArrayList<>();
+    List<String> inside = new ArrayList<>();
+    for (String id : ids) {
+      Piece p = space.piece(id);
+      boolean in = space.shell().holds(new Spot(p.at().x(), p.at().z()));
+      (in ? inside : outside).add(id);
+      if (!in) {
+        space = space.with(p.withOn(On.NOTHING));
+      }
+    }
+    settle(inside, false);
+    if (!outside.isEmpty()) {
+      List<String> names = outside.stream().map(id -> space.piece(id).name()).toList();
+      String some = String.join(", ", names.subList(0, Math.min(4, names.size())));
+      said.add(
+          (names.size() > 4 ? some + " and " + (names.size() - 4) + " more" : some)
+              + (names.size() == 1 ? " is" : " are")
+              + " now outside.");
+      offers.add(
+          new Offer(
+              outside.size() == 1 ? "Bring it in" : "Bring them in",
+              List.of(new Edit.BringIn(outside))));
+    }
+  }
+
+  private void bringIn(String id) {
+    Piece p = space.piece(id);
+    double round = Math.hypot(p.size().width(), p.size().depth()) / 2;
+    Coordinate near = null;
+    for (double margin = round + 0.01; near == null; margin = margin > 0.02 ? margin / 2 : 0) {
+      var free = space.shell().floor().buffer(-margin);
+      if (!free.isEmpty()) {
+        var here = free.getFactory().createPoint(new Coordinate(p.at().x(), p.at().z()));
+        near = DistanceOp.nearestPoints(free, here)[0];
+      }
+    }
+    Rest rest = Resting.of(space, p).at(new Target.OnPlan(new Spot(near.x, near.y)), p.turn());
+    shift(List.of(id), rest.at().minus(p.at()));
+    space = space.with(space.piece(id).withTurn(rest.turn()).withOn(rest.on()));
+    said.add(p.name() + " stands on " + space.nameOf(rest.on()) + " again.");
+    sayOverlaps(List.of(id));
   }
 
   // ---- sizing
@@ -504,7 +651,7 @@ public final class Editor {
     return part;
   }
 
-  private static String colour(String colour) {
+  static String colour(String colour) {
     if (colour == null || !colour.matches("#[0-9A-Fa-f]{6}")) {
       throw new Refusal("A colour is written as #RRGGBB, such as #B4674B.");
     }

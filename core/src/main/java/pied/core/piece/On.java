@@ -4,15 +4,18 @@ package pied.core.piece;
  * What a piece stands on, hangs from or is fixed to.
  *
  * @param kind what sort of carrier
- * @param id the piece or the wall; null for floor, ceiling and nothing
+ * @param id the piece, the platform or flight, the wall or the bar; null for floor, ceiling and
+ *     nothing
  */
 public record On(Kind kind, String id) {
   /** Sorts of carriers. */
   public enum Kind {
     floor,
+    platform,
     piece,
     wall,
     ceiling,
+    bar,
     nothing
   }
 
@@ -22,6 +25,15 @@ public record On(Kind kind, String id) {
 
   public static On piece(String id) {
     return new On(Kind.piece, id);
+  }
+
+  /** A platform, steps or a ramp. */
+  public static On platform(String id) {
+    return new On(Kind.platform, id);
+  }
+
+  public static On bar(String id) {
+    return new On(Kind.bar, id);
   }
 
   public static On wall(String name) {

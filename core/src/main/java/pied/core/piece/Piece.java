@@ -10,9 +10,10 @@ import pied.core.solid.Vec;
  *
  * @param article id of the article
  * @param size finished outside size
- * @param at the middle of the underside of its box, metres from the datum
+ * @param at the middle of the underside of its box, metres, in the directions of the space
  * @param turn degrees about the vertical, counter-clockwise seen from above, 0 = front toward the
  *     foot of the plan; from 0 up to but not including 360
+ * @param lean out of the upright
  * @param finishes colours that differ from the article's own, #RRGGBB by finish part
  */
 public record Piece(
@@ -22,43 +23,67 @@ public record Piece(
     Size size,
     Vec at,
     double turn,
+    Lean lean,
     On on,
     Map<String, String> finishes) {
 
   public Piece {
+    lean = lean == null ? Lean.NONE : lean;
     finishes = Map.copyOf(finishes);
   }
 
+  /** An upright piece. */
+  public Piece(
+      String id,
+      String article,
+      String name,
+      Size size,
+      Vec at,
+      double turn,
+      On on,
+      Map<String, String> finishes) {
+    this(id, article, name, size, at, turn, Lean.NONE, on, finishes);
+  }
+
   public Pose pose() {
-    return Pose.of(at, turn);
+    return pose(at, turn, lean);
+  }
+
+  /** The pose of something turned and leaning at a place. */
+  public static Pose pose(Vec at, double turn, Lean lean) {
+    return Pose.of(at, turn, lean.toward(), lean.by());
   }
 
   public Piece withName(String v) {
-    return new Piece(id, article, v, size, at, turn, on, finishes);
+    return new Piece(id, article, v, size, at, turn, lean, on, finishes);
   }
 
   public Piece withSize(Size v) {
-    return new Piece(id, article, name, v, at, turn, on, finishes);
+    return new Piece(id, article, name, v, at, turn, lean, on, finishes);
   }
 
   public Piece withAt(Vec v) {
-    return new Piece(id, article, name, size, v, turn, on, finishes);
+    return new Piece(id, article, name, size, v, turn, lean, on, finishes);
   }
 
   public Piece withTurn(double v) {
     double t = v % 360;
-    return new Piece(id, article, name, size, at, t < 0 ? t + 360 : t + 0.0, on, finishes);
+    return new Piece(id, article, name, size, at, t < 0 ? t + 360 : t + 0.0, lean, on, finishes);
+  }
+
+  public Piece withLean(Lean v) {
+    return new Piece(id, article, name, size, at, turn, v, on, finishes);
   }
 
   public Piece withOn(On v) {
-    return new Piece(id, article, name, size, at, turn, v, finishes);
+    return new Piece(id, article, name, size, at, turn, lean, v, finishes);
   }
 
   public Piece withFinishes(Map<String, String> v) {
-    return new Piece(id, article, name, size, at, turn, on, v);
+    return new Piece(id, article, name, size, at, turn, lean, on, v);
   }
 
   public Piece withId(String v) {
-    return new Piece(v, article, name, size, at, turn, on, finishes);
+    return new Piece(v, article, name, size, at, turn, lean, on, finishes);
   }
 }

@@ -7,6 +7,7 @@ import java.util.function.Predicate;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
+import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
@@ -16,6 +17,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
+import pied.core.space.Bar;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -35,19 +37,28 @@ public final class Resting {
 
   private static final int WAYS = 16;
 
+  /** Something that hangs goes to a bar no farther from it on the plan, metres. */
+  private static final double NEAR_BAR = 0.25;
+
   private final Space space;
   private final Bodies bodies;
   private final Article article;
   private final Size size;
   private final Mesh mesh;
   private final Set<String> ignored;
+  private final Lean lean;
+
+  public Resting(Space space, Article article, Size size, Set<String> ignored) {
+    this(space, article, size, Lean.NONE, ignored);
+  }
 
   /**
    * @param ignored pieces that are not there for this question: the piece itself and what it
    *     carries
    */
-  public Resting(Space space, Article article, Size size, Set<String> ignored) {
+  public Resting(Space space, Article article, Size size, Lean lean, Set<String> ignored) {
     this.space = space;
+    this.lean = lean;
     this.bodies = space.bodies();
     this.article = article;
     this.size = size;
@@ -59,7 +70,7 @@ public final class Resting {
   public static Resting of(Space space, Piece piece) {
     Set<String> own = new java.util.HashSet<>(space.carriedBy(piece.id()));
     own.add(piece.id());
-    return new Resting(space, space.article(piece), piece.size(), own);
+    return new Resting(space, space.article(piece), piece.size(), piece.lean(), own);
   }
 
   /**
@@ -74,6 +85,10 @@ public final class Resting {
       case WALL -> fix(target);
       case HANGS -> hang(target, turn == null ? 0 : turn);
     };
+  }
+
+  private Pose pose(Vec at, double turn) {
+    return Piece.pose(at, turn, lean);
   }
 
   // ---- standing
@@ -92,7 +107,8 @@ public final class Resting {
               () -> new Refusal("There is no floor under that point; choose one inside the room."));
     }
     Target.Sight sight = (Target.Sight) target;
-    Bodies.RayMet met = bodies.ray(sight.from(), sight.along(), 1e4, this::mayCarry);
+    Bodies.RayMet seen = bodies.ray(sight.from(), sight.along(), 1e4, this::mayCarry);
+    Bodies.RayMet met = seen != null ? seen : foot(sight);
     if (met == null) {
       throw new Refusal(
           "Nothing there can carry the "
@@ -109,13 +125,29 @@ public final class Resting {
         .orElse(met.point());
   }
 
+  /** Pointing at a wall from inside means the floor before it. */
+  private Bodies.RayMet foot(Target.Sight sight) {
+    Bodies.RayMet wall =
+        bodies.ray(
+            sight.from(),
+            sight.along(),
+            1e4,
+            b -> b.id().startsWith(ShellBodies.WALL) && faceOf(b, sight.along()) != null);
+    if (wall == null) {
+      return null;
+    }
+    Vec before =
+        wall.point().along(faceOf(wall.body(), sight.along()).inward(), size.depth() / 2 + CONTACT);
+    return bodies.ray(before, Vec.DOWN, 1e4, this::mayCarry);
+  }
+
   private Optional<Vec> below(Vec from) {
     Bodies.RayMet met = bodies.ray(from, Vec.DOWN, 1e4, this::mayCarry);
     return Optional.ofNullable(met).map(Bodies.RayMet::point);
   }
 
   private boolean mayCarry(Body body) {
-    if (body.id().equals(ShellBodies.FLOOR)) {
+    if (isFloor(body)) {
       return true;
     }
     return article.standsOnTops()
@@ -130,7 +162,7 @@ public final class Resting {
    * @param from where the middle of its underside would be
    */
   public Rest settle(Vec from, double turn) {
-    Pose pose = Pose.of(from, turn);
+    Pose pose = pose(from, turn);
     double up = bodies.toFree(mesh, pose, Vec.UP, this::mayCarry);
     if (up > 0) {
       pose = pose.moved(Vec.UP.times(up));
@@ -153,15 +185,27 @@ public final class Resting {
     return new Rest(at, turn, on(met.body()), 0);
   }
 
-  private On on(Body body) {
-    return body.id().equals(ShellBodies.FLOOR) ? On.FLOOR : On.piece(body.id());
+  /** The floor itself, or what is raised above it. */
+  private static boolean isFloor(Body body) {
+    return body.id().equals(ShellBodies.FLOOR)
+        || body.id().startsWith(ShellBodies.PLATFORM)
+        || body.id().startsWith(ShellBodies.FLIGHT);
+  }
+
+  private static On on(Body body) {
+    if (body.id().equals(ShellBodies.FLOOR)) {
+      return On.FLOOR;
+    }
+    return isFloor(body)
+        ? On.platform(body.id().substring(body.id().indexOf(':') + 1))
+        : On.piece(body.id());
   }
 
   /**
    * Moved aside, at the same height, if it overlaps something there; unmoved if nothing is free.
    */
   private Rest cleared(Rest rest) {
-    Pose pose = Pose.of(rest.at(), rest.turn());
+    Pose pose = pose(rest.at(), rest.turn());
     if (bodies.overlapping(mesh, pose, CONTACT, this::isThere).isEmpty()) {
       return rest;
     }
@@ -191,7 +235,7 @@ public final class Resting {
     }
     if (mustBeCarried) {
       Bodies.Met met =
-          bodies.travel(mesh, Pose.of(at, rest.turn()), Vec.DOWN, CONTACT, this::mayCarry);
+          bodies.travel(mesh, pose(at, rest.turn()), Vec.DOWN, CONTACT, this::mayCarry);
       if (!met.stop().meets()) {
         return Optional.empty();
       }
@@ -212,13 +256,14 @@ public final class Resting {
     Spot spot = spot(target, wall);
     double half = Math.min(size.width(), wall.length()) / 2;
     double s = Math.max(half, Math.min(wall.length() - half, wall.station(spot)));
+    double floor = space.shell().floorAt(wall.spot(s, 0.05));
     double y =
-        Math.max(
-            0,
-            Math.min(article.usualHeight(size.height()), space.shell().height() - size.height()));
+        (Double.isNaN(floor) ? 0 : floor)
+            + Math.max(
+                0, Math.min(article.usualHeight(size.height()), wall.height() - size.height()));
     Vec at = wall.from().at(y).along(t, s).along(wall.inward(), size.depth() / 2);
     Rest rest = new Rest(at, wall.turn(), On.wall(wall.name()), 0);
-    Pose pose = Pose.of(at, wall.turn());
+    Pose pose = pose(at, wall.turn());
     if (bodies.overlapping(mesh, pose, CONTACT, this::isThere).isEmpty()) {
       return rest;
     }
@@ -237,26 +282,24 @@ public final class Resting {
               sight.from(),
               sight.along(),
               1e4,
-              b ->
-                  b.id().startsWith(ShellBodies.WALL) && wallOf(b).inward().dot(sight.along()) < 0);
+              b -> b.id().startsWith(ShellBodies.WALL) && faceOf(b, sight.along()) != null);
       if (met != null) {
-        return wallOf(met.body());
+        return faceOf(met.body(), sight.along());
       }
     }
     Spot spot = spot(target, null);
-    return space.shell().walls().stream()
-        .min(
-            Comparator.comparingDouble(
-                w -> {
-                  double s = Math.max(0, Math.min(w.length(), w.station(spot)));
-                  Vec near = w.from().at(0).along(w.along(), s);
-                  return Math.hypot(near.x() - spot.x(), near.z() - spot.z());
-                }))
+    return space.shell().faces().stream()
+        .min(Comparator.comparingDouble(w -> w.distance(spot)))
         .orElseThrow(() -> new Refusal("There is no wall to fix it to."));
   }
 
-  private Wall wallOf(Body body) {
-    return space.shell().wall(body.id().substring(ShellBodies.WALL.length()));
+  /** The face of a wall or a partition that one looks at, or null. */
+  private Wall faceOf(Body body, Vec along) {
+    String name = body.id().substring(ShellBodies.WALL.length());
+    return space.shell().faces().stream()
+        .filter(w -> w.name().equals(name) && w.inward().dot(along) < 0)
+        .findFirst()
+        .orElse(null);
   }
 
   /** The point of the plan that is meant: on the wall, or where the sight meets the floor. */
@@ -291,7 +334,10 @@ public final class Resting {
               sight.from(),
               sight.along(),
               1e4,
-              b -> b.id().equals(ShellBodies.FLOOR) || space.has(b.id()) && isThere(b));
+              b ->
+                  isFloor(b)
+                      || b.id().startsWith(ShellBodies.BAR)
+                      || space.has(b.id()) && isThere(b));
       if (met == null) {
         throw new Refusal("Point at a place in the room; it goes up to the ceiling above that.");
       }
@@ -302,11 +348,31 @@ public final class Resting {
     if (!space.shell().holds(spot)) {
       throw new Refusal("There is no ceiling above that point; choose one inside the room.");
     }
+    Bar bar = bar(spot);
+    if (bar != null) {
+      double under = bar.trim() - Bar.TUBE / 2 - size.height();
+      if (under < 0) {
+        throw new Refusal("It is longer than the " + bar.id() + " hangs high.");
+      }
+      Vec at = new Vec(spot.x(), under, bar.z());
+      return new Rest(at, turn, On.bar(bar.id()), 0);
+    }
     double y = space.shell().height() - size.height();
     if (y < 0) {
       throw new Refusal("It is longer than the room is high.");
     }
     return new Rest(spot.at(y), turn, On.CEILING, 0);
+  }
+
+  /** The bar one points at: the nearest within a hand's breadth on the plan, or null. */
+  private Bar bar(Spot spot) {
+    return space.shell().bars().stream()
+        .filter(
+            b ->
+                Math.abs(spot.z() - b.z()) < NEAR_BAR
+                    && Math.abs(spot.x() - b.x()) <= b.length() / 2)
+        .min(Comparator.comparingDouble(b -> Math.abs(spot.z() - b.z())))
+        .orElse(null);
   }
 
   /**
@@ -321,11 +387,20 @@ public final class Resting {
     boolean hangs = article.mounting() == Mounting.HANGS;
     Vec way = hangs ? Vec.UP : pose.direct(new Vec(0, 0, -1));
     Predicate<Body> counts =
-        b -> hangs ? b.id().equals(ShellBodies.CEILING) : b.id().startsWith(ShellBodies.WALL);
+        b ->
+            hangs
+                ? b.id().equals(ShellBodies.CEILING) || b.id().startsWith(ShellBodies.BAR)
+                : b.id().startsWith(ShellBodies.WALL);
     Bodies.Met met = bodies.travel(mesh, pose, way, CONTACT, counts);
     if (!met.stop().meets()) {
       return On.NOTHING;
     }
-    return hangs ? On.CEILING : On.wall(met.body().id().substring(ShellBodies.WALL.length()));
+    String id = met.body().id();
+    if (!hangs) {
+      return On.wall(id.substring(ShellBodies.WALL.length()));
+    }
+    return id.equals(ShellBodies.CEILING)
+        ? On.CEILING
+        : On.bar(id.substring(ShellBodies.BAR.length()));
   }
 }

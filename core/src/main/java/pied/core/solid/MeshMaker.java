@@ -29,6 +29,11 @@ public final class MeshMaker {
     }
   }
 
+  /** Whether nothing has been made yet. */
+  public boolean empty() {
+    return faces.isEmpty();
+  }
+
   /** Four corners, counter-clockwise seen from outside. */
   public void quad(int a, int b, int c, int d) {
     triangle(a, b, c);

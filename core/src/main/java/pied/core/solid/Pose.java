@@ -52,6 +52,27 @@ public final class Pose {
     return new Pose(at, c, 0, s, 0, 1, 0, -s, 0, c);
   }
 
+  /**
+   * Turned about the vertical, and leaning.
+   *
+   * @param turn degrees, as in {@link #of(Vec, double)}
+   * @param toward direction in which its top leans, degrees counter-clockwise from its own front
+   * @param lean degrees out of the upright
+   */
+  public static Pose of(Vec at, double turn, double toward, double lean) {
+    if (lean == 0) {
+      return of(at, turn);
+    }
+    double a = Math.toRadians(toward);
+    double t = Math.toRadians(turn);
+    // the top goes toward (sin a, 0, cos a): about the level axis at a right angle to that
+    return of(
+        at,
+        new org.joml.Quaterniond()
+            .rotateY(t)
+            .rotateAxis(Math.toRadians(lean), Math.cos(a), 0, -Math.sin(a)));
+  }
+
   /** Turned in any way; the quaternion is of length 1. */
   public static Pose of(Vec at, Quaterniondc q) {
     Matrix3d m = new Matrix3d().set(q);

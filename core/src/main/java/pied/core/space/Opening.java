@@ -1,17 +1,112 @@
 package pied.core.space;
 
 /**
- * A door or a window in a wall.
+ * A door, a window, a plain opening or a niche in a wall.
  *
- * @param wall name of the wall
+ * @param wall name of the wall or the partition
  * @param from distance from the wall's first corner to the near side of the opening, metres
  * @param sill height of its lower edge above the floor, metres; 0 for a door
+ * @param hinge the side a single leaf hangs on, as one looks at it from inside
+ * @param opens into the room, or out of it
+ * @param depth of a niche, metres; 0 for what goes through
  */
 public record Opening(
-    String id, Kind kind, String wall, double from, double width, double sill, double height) {
+    String id,
+    Kind kind,
+    String wall,
+    double from,
+    double width,
+    double sill,
+    double height,
+    Hand hinge,
+    Way opens,
+    double depth) {
   /** Sorts of openings. */
   public enum Kind {
-    door,
-    window
+    door("door", 0.9, 0, 2.05),
+    doubleDoor("double door", 1.5, 0, 2.05),
+    slidingDoor("sliding door", 1.2, 0, 2.05),
+    window("window", 1.2, 0.9, 1.3),
+    opening("opening", 1.2, 0, 2.1),
+    niche("niche", 0.6, 0.9, 1.0);
+
+    private final String words;
+    private final double width;
+    private final double sill;
+    private final double height;
+
+    Kind(String words, double width, double sill, double height) {
+      this.words = words;
+      this.width = width;
+      this.sill = sill;
+      this.height = height;
+    }
+
+    public String words() {
+      return words;
+    }
+
+    /** Usual width, metres. */
+    public double width() {
+      return width;
+    }
+
+    /** Usual height of the sill, metres. */
+    public double sill() {
+      return sill;
+    }
+
+    /** Usual height, metres. */
+    public double height() {
+      return height;
+    }
+  }
+
+  /** A side, as one looks at it from inside. */
+  public enum Hand {
+    left,
+    right
+  }
+
+  /** Where a leaf opens to. */
+  public enum Way {
+    in,
+    out
+  }
+
+  /** The opening of a stage toward the audience has this id. */
+  public static final String PROSCENIUM = "proscenium";
+
+  /** Depth of a niche where none is given, metres. */
+  public static final double NICHE = 0.12;
+
+  public Opening {
+    hinge = hinge == null ? Hand.left : hinge;
+    opens = opens == null ? Way.in : opens;
+    depth = kind == Kind.niche && depth == 0 ? NICHE : kind == Kind.niche ? depth : 0;
+  }
+
+  public Opening(
+      String id, Kind kind, String wall, double from, double width, double sill, double height) {
+    this(id, kind, wall, from, width, sill, height, null, null, 0);
+  }
+
+  /** Where its far side stands along the wall, metres. */
+  public double to() {
+    return from + width;
+  }
+
+  /** Its upper edge above the floor, metres. */
+  public double head() {
+    return sill + height;
+  }
+
+  /** How it is called in a sentence. */
+  public String words() {
+    return id.equals(PROSCENIUM) ? "proscenium opening" : kind.words;
+  }
+
+  public Opening at(String otherWall, double otherFrom) {
+    return new Opening(id, kind, otherWall, otherFrom, width, sill, height, hinge, opens, depth);
   }
 }

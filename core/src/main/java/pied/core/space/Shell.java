@@ -4,79 +4,175 @@ import com.fasterxml.jackson.annotation.JsonIgnore;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import pied.core.Nullable;
+import pied.core.solid.Vec;
 
 /**
- * What a room is made of.
+ * What a room or a stage is made of.
  *
  * @param outline inner corners, clockwise on the plan, from the back left one; at least three
- * @param height of the ceiling above the floor, metres
+ * @param height of the ceiling, or of the grid of a stage, above the floor, metres
  * @param thickness of the walls, metres
- * @param finishes colours by part: floor, wall, ceiling, joinery
+ * @param thicknesses of single walls that differ, by name; 0 where there is no wall
+ * @param skirting null for none
+ * @param stage null for a room
+ * @param datum the point positions are read from
+ * @param north where north is on the plan, degrees counter-clockwise from its head
+ * @param finishes colours by part: floor, wall, "wall:A", ceiling, joinery…
  */
 public record Shell(
     List<Spot> outline,
     double height,
     double thickness,
+    Map<String, Double> thicknesses,
     List<Opening> openings,
+    List<Partition> partitions,
+    List<Column> columns,
+    List<Platform> platforms,
+    List<Flight> flights,
+    List<Bar> bars,
+    @Nullable Skirting skirting,
+    @Nullable Stage stage,
+    Vec datum,
+    double north,
     Map<String, String> finishes) {
   static final GeometryFactory PLANE = new GeometryFactory();
 
   public Shell {
     outline = List.copyOf(outline);
-    openings = List.copyOf(openings);
-    finishes = Map.copyOf(finishes);
+    thicknesses = thicknesses == null ? Map.of() : Map.copyOf(thicknesses);
+    openings = copy(openings);
+    partitions = copy(partitions);
+    columns = copy(columns);
+    platforms = copy(platforms);
+    flights = copy(flights);
+    bars = copy(bars);
+    datum = datum == null ? Vec.ZERO : datum;
+    finishes = finishes == null ? Map.of() : Map.copyOf(finishes);
   }
+
+  /** A room of walls with openings. */
+  public Shell(
+      List<Spot> outline,
+      double height,
+      double thickness,
+      List<Opening> openings,
+      Map<String, String> finishes) {
+    this(
+        outline, height, thickness, null, openings, null, null, null, null, null, null, null, null,
+        0, finishes);
+  }
+
+  private static <T> List<T> copy(List<T> list) {
+    return list == null ? List.of() : List.copyOf(list);
+  }
+
+  // ---- walls
 
   /** The walls in order, named A, B, C…; wall A is the first edge of the outline. */
   @JsonIgnore
   public List<Wall> walls() {
     int n = outline.size();
-    List<Spot> outer = new ArrayList<>();
+    double base = stage == null ? 0 : -stage.level();
+    double[] thick = new double[n];
     for (int i = 0; i < n; i++) {
-      outer.add(mitre(outline.get((i + n - 1) % n), outline.get(i), outline.get((i + 1) % n)));
+      thick[i] = thicknesses.getOrDefault(name(i), thickness);
     }
+    Spot[][] outer = Offsets.around(outline, thick);
     List<Wall> walls = new ArrayList<>();
     for (int i = 0; i < n; i++) {
       int j = (i + 1) % n;
-      walls.add(new Wall(name(i), outline.get(i), outline.get(j), outer.get(i), outer.get(j)));
+      walls.add(
+          new Wall(
+              name(i),
+              outline.get(i),
+              outline.get(j),
+              outer[i][1],
+              outer[j][0],
+              thick[i],
+              base,
+              height));
     }
     return walls;
   }
 
-  private static String name(int i) {
-    String letter = String.valueOf((char) ('A' + i % 26));
-    return i < 26 ? letter : letter + (i / 26);
+  /** Name of the wall that begins at this corner. */
+  public static String name(int corner) {
+    String letter = String.valueOf((char) ('A' + corner % 26));
+    return corner < 26 ? letter : letter + (corner / 26);
   }
 
-  /** The outer corner: where the two lines, moved outward by the thickness, meet. */
-  private Spot mitre(Spot a, Spot b, Spot c) {
-    double ux = b.x() - a.x();
-    double uz = b.z() - a.z();
-    double vx = c.x() - b.x();
-    double vz = c.z() - b.z();
-    double lu = Math.hypot(ux, uz);
-    double lv = Math.hypot(vx, vz);
-    ux /= lu;
-    uz /= lu;
-    vx /= lv;
-    vz /= lv;
-    double k = 1 + ux * vx + uz * vz; // outward normals are (uz, -ux) and (vz, -vx)
-    double f = thickness / Math.max(0.2, k);
-    return new Spot(b.x() + (uz + vz) * f, b.z() - (ux + vx) * f);
-  }
-
-  /** The wall of this name, or null. */
+  /** The wall or the partition of this name, or null. */
   public Wall wall(String name) {
+    for (Partition p : partitions) {
+      if (p.id().equals(name)) {
+        return p.face();
+      }
+    }
     return walls().stream().filter(w -> w.name().equals(name)).findFirst().orElse(null);
   }
 
-  /** The floor as a polygon of the plan (x, z). */
+  /** Everything one can fix something to: walls, and both faces of partitions. */
   @JsonIgnore
-  public Polygon floor() {
+  public List<Wall> faces() {
+    List<Wall> faces = new ArrayList<>(walls());
+    faces.removeIf(Wall::open);
+    for (Partition p : partitions) {
+      faces.add(p.face());
+      faces.add(p.back());
+    }
+    return faces;
+  }
+
+  // ---- floor
+
+  /** The floor as a figure of the plan (x, z): the outline, and on a stage the apron. */
+  @JsonIgnore
+  public Geometry floor() {
+    Polygon room = polygon(outline);
+    Polygon apron = apron();
+    return apron == null ? room : OverlayNGRobust.overlay(room, apron, OverlayNG.UNION);
+  }
+
+  /** The floor within the outline alone. */
+  @JsonIgnore
+  public Polygon within() {
     return polygon(outline);
+  }
+
+  /** The apron of a stage on the plan, or null. */
+  @JsonIgnore
+  public Polygon apron() {
+    if (stage == null || stage.apron() == null) {
+      return null;
+    }
+    Stage.Apron a = stage.apron();
+    List<Spot> c = new ArrayList<>();
+    double h = a.width() / 2;
+    c.add(new Spot(-h, 0));
+    c.add(new Spot(h, 0));
+    int n = a.curve() > 0 ? 32 : 1;
+    double curve = Math.min(a.curve(), a.depth() - 0.01);
+    double radius = a.curve() > 0 ? (h * h + curve * curve) / (2 * curve) : 0;
+    for (int i = 0; i <= n; i++) {
+      double x = h - 2 * h * i / n;
+      double back = a.curve() > 0 ? radius - Math.sqrt(radius * radius - x * x) : 0;
+      c.add(new Spot(x, a.depth() - back));
+    }
+    return polygon(c);
+  }
+
+  /** Extent of a figure of the plan: x, and z as y. */
+  public static Envelope envelope(List<Spot> figure) {
+    return polygon(figure).getEnvelopeInternal();
   }
 
   static Polygon polygon(List<Spot> corners) {
@@ -90,18 +186,210 @@ public record Shell(
 
   /** Whether a point of the plan lies over the floor. */
   public boolean holds(Spot p) {
-    return floor().intersects(PLANE.createPoint(new Coordinate(p.x(), p.z())));
+    var point = PLANE.createPoint(new Coordinate(p.x(), p.z()));
+    if (within().intersects(point)) {
+      return true;
+    }
+    Polygon apron = apron();
+    return apron != null && apron.intersects(point);
+  }
+
+  /** Whether a figure of the plan lies over the floor, but for a tenth of a millimetre. */
+  public boolean holds(List<Spot> figure) {
+    return floor().buffer(1e-4).covers(polygon(figure));
+  }
+
+  /**
+   * Height of the floor at a point of the plan: of the rake, or of the highest platform, step or
+   * ramp there.
+   *
+   * @return metres; not a number outside
+   */
+  public double floorAt(Spot p) {
+    if (!holds(p)) {
+      return Double.NaN;
+    }
+    double y = stage == null ? 0 : stage.rise(p.z());
+    for (Platform f : platforms) {
+      if (covers(f.outline(), p)) {
+        y = Math.max(y, f.height());
+      }
+    }
+    for (Flight f : flights) {
+      if (covers(f.outline(), p)) {
+        y = Math.max(y, f.heightAt(f.down(p)));
+      }
+    }
+    return y;
+  }
+
+  private static boolean covers(List<Spot> figure, Spot p) {
+    return polygon(figure).intersects(PLANE.createPoint(new Coordinate(p.x(), p.z())));
   }
 
   /** Floor area, m². */
+  @JsonIgnore
   public double area() {
     return floor().getArea();
+  }
+
+  /** Length of the outline, metres. */
+  public double perimeter() {
+    return within().getLength();
+  }
+
+  /** Air within the outline, m³. */
+  public double volume() {
+    double wedge = 0;
+    if (stage != null && stage.rake() > 0) { // the rake takes away a wedge of it
+      Geometry raked =
+          within()
+              .intersection(
+                  PLANE.toGeometry(new org.locationtech.jts.geom.Envelope(-1e4, 1e4, -1e4, 0)));
+      wedge = raked.isEmpty() ? 0 : -raked.getCentroid().getY() * stage.rake() * raked.getArea();
+    }
+    return within().getArea() * height - wedge;
   }
 
   /** Extent of the outline: width across and depth, metres. */
   @JsonIgnore
   public Spot extent() {
-    var e = floor().getEnvelopeInternal();
+    var e = polygon(outline).getEnvelopeInternal();
     return new Spot(e.getWidth(), e.getHeight());
+  }
+
+  /** What an id of a partition, column, platform, flight or bar begins with, and a free number. */
+  public String freeId(String begins) {
+    for (int n = 1; ; n++) {
+      String id = begins + " " + n;
+      if (!taken(id)) {
+        return id;
+      }
+    }
+  }
+
+  /** Whether a part of the shell has this id. */
+  public boolean taken(String id) {
+    return openings.stream().anyMatch(o -> o.id().equals(id))
+        || partitions.stream().anyMatch(o -> o.id().equals(id))
+        || columns.stream().anyMatch(o -> o.id().equals(id))
+        || platforms.stream().anyMatch(o -> o.id().equals(id))
+        || flights.stream().anyMatch(o -> o.id().equals(id))
+        || bars.stream().anyMatch(o -> o.id().equals(id));
+  }
+
+  // ---- with something else
+
+  /** What of a shell is about to differ. */
+  private static final class Draft {
+    private List<Spot> outline;
+    private double height;
+    private double thickness;
+    private Map<String, Double> thicknesses;
+    private List<Opening> openings;
+    private List<Partition> partitions;
+    private List<Column> columns;
+    private List<Platform> platforms;
+    private List<Flight> flights;
+    private List<Bar> bars;
+    private Skirting skirting;
+    private Stage stage;
+    private Vec datum;
+    private double north;
+    private Map<String, String> finishes;
+  }
+
+  private Shell with(Consumer<Draft> how) {
+    Draft d = new Draft();
+    d.outline = outline;
+    d.height = height;
+    d.thickness = thickness;
+    d.thicknesses = thicknesses;
+    d.openings = openings;
+    d.partitions = partitions;
+    d.columns = columns;
+    d.platforms = platforms;
+    d.flights = flights;
+    d.bars = bars;
+    d.skirting = skirting;
+    d.stage = stage;
+    d.datum = datum;
+    d.north = north;
+    d.finishes = finishes;
+    how.accept(d);
+    return new Shell(
+        d.outline,
+        d.height,
+        d.thickness,
+        d.thicknesses,
+        d.openings,
+        d.partitions,
+        d.columns,
+        d.platforms,
+        d.flights,
+        d.bars,
+        d.skirting,
+        d.stage,
+        d.datum,
+        d.north,
+        d.finishes);
+  }
+
+  public Shell withOutline(List<Spot> corners, Map<String, Double> thick, List<Opening> holes) {
+    return with(
+        d -> {
+          d.outline = corners;
+          d.thicknesses = thick;
+          d.openings = holes;
+        });
+  }
+
+  public Shell withMeasures(double newHeight, double newThickness, Skirting newSkirting) {
+    return with(
+        d -> {
+          d.height = newHeight;
+          d.thickness = newThickness;
+          d.skirting = newSkirting;
+        });
+  }
+
+  public Shell withOpenings(List<Opening> v) {
+    return with(d -> d.openings = v);
+  }
+
+  public Shell withPartitions(List<Partition> v) {
+    return with(d -> d.partitions = v);
+  }
+
+  public Shell withColumns(List<Column> v) {
+    return with(d -> d.columns = v);
+  }
+
+  public Shell withPlatforms(List<Platform> v) {
+    return with(d -> d.platforms = v);
+  }
+
+  public Shell withFlights(List<Flight> v) {
+    return with(d -> d.flights = v);
+  }
+
+  public Shell withBars(List<Bar> v) {
+    return with(d -> d.bars = v);
+  }
+
+  public Shell withStage(Stage v) {
+    return with(d -> d.stage = v);
+  }
+
+  public Shell withDatum(Vec v, double newNorth) {
+    return with(
+        d -> {
+          d.datum = v;
+          d.north = newNorth;
+        });
+  }
+
+  public Shell withFinishes(Map<String, String> v) {
+    return with(d -> d.finishes = v);
   }
 }

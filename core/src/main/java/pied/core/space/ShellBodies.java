@@ -1,21 +1,15 @@
 package pied.core.space;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import pied.core.Refusal;
-import pied.core.catalog.Article;
-import pied.core.catalog.ArticleReader;
-import pied.core.size.Size;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
@@ -23,119 +17,318 @@ import pied.core.solid.Pose;
 import pied.core.solid.Prism;
 import pied.core.solid.Vec;
 
-/** The bodies of a shell: floor, ceiling, walls with their openings cut, doors and windows. */
+/** The bodies of a shell: floor, ceiling, walls with their openings cut, what is built in. */
 public final class ShellBodies {
   public static final String FLOOR = "floor";
   public static final String CEILING = "ceiling";
+  public static final String AUDITORIUM = "auditorium";
   public static final String WALL = "wall:";
   public static final String OPENING = "opening:";
+  public static final String SKIRTING = "skirting:";
+  public static final String COLUMN = "column:";
+  public static final String PLATFORM = "platform:";
+  public static final String FLIGHT = "flight:";
+  public static final String BAR = "bar:";
 
   private static final double SLAB = 0.2;
-  private static final Map<Opening.Kind, Article> JOINERY =
-      Map.of(Opening.Kind.door, joinery("door"), Opening.Kind.window, joinery("window"));
 
-  private ShellBodies() {}
+  private final Shell shell;
+  private final List<Body> bodies = new ArrayList<>();
 
-  private static Article joinery(String name) {
-    try (InputStream in = ShellBodies.class.getResourceAsStream("/shell/" + name + ".yaml")) {
-      return ArticleReader.read(name, new String(in.readAllBytes(), StandardCharsets.UTF_8));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+  private ShellBodies(Shell shell) {
+    this.shell = shell;
   }
 
-  /** All bodies of a shell. Ids are "floor", "ceiling", "wall:A", "opening:…". */
+  /** All bodies of a shell. Ids are "floor", "ceiling", "wall:A", "opening:…", "platform:…". */
   public static List<Body> of(Shell shell) {
-    List<Body> bodies = new ArrayList<>();
-    bodies.add(new Body(FLOOR, slab(shell, -SLAB, 0, "floor"), Pose.HERE));
-    bodies.add(
-        new Body(
-            CEILING, slab(shell, shell.height(), shell.height() + SLAB, "ceiling"), Pose.HERE));
+    ShellBodies b = new ShellBodies(shell);
+    b.build();
+    return b.bodies;
+  }
+
+  private void build() {
+    add(FLOOR, floor());
+    MeshMaker ceiling = new MeshMaker();
+    slab(ceiling, shell.within(), shell.height(), shell.height() + SLAB);
+    add(CEILING, ceiling.mesh("ceiling"));
     for (Wall wall : shell.walls()) {
-      List<Opening> own =
-          shell.openings().stream().filter(o -> o.wall().equals(wall.name())).toList();
-      bodies.add(new Body(WALL + wall.name(), mesh(shell, wall, own), Pose.HERE));
-      for (Opening o : own) {
-        bodies.add(new Body(OPENING + o.id(), joinery(shell, o), place(shell, wall, o)));
+      if (!wall.open()) {
+        wall(wall);
       }
     }
-    return bodies;
+    skirting();
+    shell.partitions().forEach(p -> wall(p.face()));
+    for (Column c : shell.columns()) {
+      MeshMaker maker = new MeshMaker();
+      slab(maker, footprint(c), 0, shell.height());
+      add(COLUMN + c.id(), maker.mesh("column"));
+    }
+    for (Platform p : shell.platforms()) {
+      MeshMaker maker = new MeshMaker();
+      slab(maker, Shell.polygon(p.outline()), 0, p.height());
+      add(PLATFORM + p.id(), maker.mesh("platform"));
+    }
+    shell.flights().forEach(f -> add(FLIGHT + f.id(), flight(f)));
+    shell.bars().forEach(b -> add(BAR + b.id(), bar(b)));
+    if (shell.stage() != null && shell.stage().seats() != null) {
+      add(AUDITORIUM, Auditorium.mesh(shell.stage()));
+    }
   }
 
-  private static Mesh slab(Shell shell, double from, double to, String finish) {
+  private void add(String id, Mesh mesh) {
+    bodies.add(new Body(id, mesh, Pose.HERE));
+  }
+
+  // ---- floors
+
+  private Mesh floor() {
     MeshMaker maker = new MeshMaker();
-    // x is the second direction after y, so the figure is drawn in (z, x) to face outward
-    Coordinate[] c = new Coordinate[shell.outline().size() + 1];
-    for (int i = 0; i < c.length; i++) {
-      Spot p = shell.outline().get(i % shell.outline().size());
-      c[i] = new Coordinate(p.z(), p.x());
+    double under = shell.stage() == null ? -SLAB : Math.min(-SLAB, -shell.stage().level());
+    if (shell.stage() == null || shell.stage().rake() == 0) {
+      slab(maker, shell.within(), under, 0);
+    } else {
+      // the rake begins at the setting line; each side of it is one plane
+      raked(maker, shell.within().intersection(half(-1e4, 0)), under);
+      raked(maker, shell.within().intersection(half(0, 1e4)), under);
     }
-    Prism.add(maker, Shell.PLANE.createPolygon(c), (p, far) -> new Vec(p.y, far ? to : from, p.x));
-    return maker.mesh(finish);
+    Polygon apron = shell.apron();
+    if (apron != null) {
+      slab(maker, apron, under, 0);
+    }
+    return maker.mesh("floor");
   }
 
-  private static Mesh mesh(Shell shell, Wall wall, List<Opening> openings) {
-    double length = wall.length();
-    Geometry face = rectangle(0, 0, length, shell.height());
-    for (Opening o : openings) {
-      if (o.from() < 0 || o.from() + o.width() > length || o.sill() + o.height() > shell.height()) {
-        throw new Refusal("The " + o.kind() + " does not fit into wall " + wall.name() + ".");
+  private static Geometry half(double from, double to) {
+    return Shell.PLANE.toGeometry(new Envelope(-1e4, 1e4, from, to));
+  }
+
+  private void raked(MeshMaker maker, Geometry figure, double under) {
+    for (int i = 0; i < figure.getNumGeometries(); i++) {
+      if (figure.getGeometryN(i) instanceof Polygon part && part.getArea() > 1e-9) {
+        Prism.add(
+            maker,
+            turned(part),
+            (p, far) -> new Vec(p.y, far ? shell.stage().rise(p.x) : under, p.x));
       }
-      face =
-          face.difference(
-              rectangle(o.from(), o.sill(), o.from() + o.width(), o.sill() + o.height()));
     }
-    if (!(face instanceof Polygon polygon)) {
-      throw new Refusal("The openings cut wall " + wall.name() + " in two.");
+  }
+
+  /** The body between two heights over a figure of the plan. */
+  private static void slab(MeshMaker maker, Polygon figure, double from, double to) {
+    Prism.add(maker, turned(figure), (p, far) -> new Vec(p.y, far ? to : from, p.x));
+  }
+
+  /** x is the second direction after y, so the figure is drawn in (z, x) to face outward. */
+  private static Polygon turned(Polygon figure) {
+    Polygon copy = (Polygon) figure.copy();
+    copy.apply(
+        (Coordinate c) -> {
+          double x = c.x;
+          c.x = c.y;
+          c.y = x;
+        });
+    copy.geometryChanged();
+    return copy;
+  }
+
+  /** The figure of a column on the plan. */
+  public static Polygon footprint(Column c) {
+    if (!c.round()) {
+      double w = c.width() / 2;
+      double d = c.depth() / 2;
+      return Shell.polygon(
+          List.of(c.at().plus(-w, -d), c.at().plus(w, -d), c.at().plus(w, d), c.at().plus(-w, d)));
     }
-    Vec t = wall.along();
-    Vec n = wall.inward();
-    double from = wall.station(wall.outerFrom());
-    double to = wall.station(wall.outerTo());
+    List<Spot> round = new ArrayList<>();
+    int n = 48;
+    for (int i = 0; i < n; i++) {
+      double a = 2 * Math.PI * i / n;
+      round.add(c.at().plus(c.width() / 2 * Math.cos(a), c.width() / 2 * Math.sin(a)));
+    }
+    return Shell.polygon(round);
+  }
+
+  private static Mesh flight(Flight f) {
+    List<Coordinate> profile = new ArrayList<>();
+    profile.add(new Coordinate(0, Math.min(0, f.base())));
+    profile.add(new Coordinate(f.run(), Math.min(0, f.base())));
+    if (f.kind() == Flight.Kind.ramp) {
+      if (f.base() > 0) {
+        profile.add(new Coordinate(f.run(), f.base()));
+      }
+      profile.add(new Coordinate(0, f.top()));
+    } else {
+      for (int i = f.count(); i > 0; i--) {
+        double y = f.base() + (f.count() - i + 1) * f.riser();
+        profile.add(new Coordinate(i * f.going(), y));
+        profile.add(new Coordinate((i - 1) * f.going(), y));
+      }
+    }
+    profile.add(profile.get(0).copy());
     MeshMaker maker = new MeshMaker();
     Prism.add(
         maker,
-        polygon,
-        (c, near) -> {
-          double s = c.x;
-          if (!near) {
-            s = s == 0 ? from : s == length ? to : s;
-          }
-          return wall.from().at(c.y).along(t, s).along(n, near ? 0 : -shell.thickness());
-        });
-    return maker.mesh("wall");
+        Shell.PLANE.createPolygon(profile.toArray(Coordinate[]::new)),
+        (p, far) -> f.spot(p.x, far ? -f.width() / 2 : f.width() / 2).at(p.y));
+    return maker.mesh("platform");
   }
 
-  private static Polygon rectangle(double x0, double y0, double x1, double y1) {
-    LinearRing ring =
-        Shell.PLANE.createLinearRing(
-            new Coordinate[] {
-              new Coordinate(x0, y0),
-              new Coordinate(x1, y0),
-              new Coordinate(x1, y1),
-              new Coordinate(x0, y1),
-              new Coordinate(x0, y0)
-            });
-    return Shell.PLANE.createPolygon(ring);
+  private static Mesh bar(Bar b) {
+    int n = 24;
+    Coordinate[] round = new Coordinate[n + 1];
+    double r = Bar.TUBE / 2;
+    for (int i = 0; i <= n; i++) {
+      double a = 2 * Math.PI * (i % n) / n;
+      round[i] = new Coordinate(b.trim() + r * Math.cos(a), b.z() + r * Math.sin(a));
+    }
+    MeshMaker maker = new MeshMaker();
+    Prism.add(
+        maker,
+        Shell.PLANE.createPolygon(round),
+        (p, far) -> new Vec(b.x() + (far ? 0.5 : -0.5) * b.length(), p.x, p.y));
+    return maker.mesh("bar");
   }
 
-  private static Mesh joinery(Shell shell, Opening o) {
-    return JOINERY.get(o.kind()).recipe().build(new Size(o.width(), shell.thickness(), o.height()));
+  // ---- walls
+
+  private void wall(Wall wall) {
+    List<Opening> own =
+        shell.openings().stream().filter(o -> o.wall().equals(wall.name())).toList();
+    add(WALL + wall.name(), mesh(wall, own));
+    for (Opening o : own) {
+      if (Joinery.has(o)) {
+        bodies.add(new Body(OPENING + o.id(), Joinery.mesh(wall, o), Joinery.place(wall, o)));
+      }
+    }
   }
 
-  private static Pose place(Shell shell, Wall wall, Opening o) {
-    Vec at =
-        wall.from()
-            .at(o.sill())
-            .along(wall.along(), o.from() + o.width() / 2)
-            .along(wall.inward(), -shell.thickness() / 2);
-    return Pose.of(at, wall.turn());
+  /**
+   * A wall in layers: each depth at which a niche ends begins another one, and every layer is cut
+   * by what reaches through it.
+   */
+  private static Mesh mesh(Wall wall, List<Opening> openings) {
+    TreeSet<Double> depths = new TreeSet<>(List.of(0.0, wall.thickness()));
+    for (Opening o : openings) {
+      if (o.kind() == Opening.Kind.niche) {
+        depths.add(o.depth());
+      }
+    }
+    MeshMaker maker = new MeshMaker();
+    for (double from : depths.headSet(wall.thickness())) {
+      double to = depths.higher(from);
+      Geometry face = rectangle(0, wall.base(), wall.length(), wall.height());
+      for (Opening o : openings) {
+        if (o.kind() != Opening.Kind.niche || o.depth() > from) {
+          face = face.difference(rectangle(o.from(), o.sill(), o.to(), o.head()));
+        }
+      }
+      layer(maker, wall, face, from / wall.thickness(), to / wall.thickness());
+    }
+    try {
+      return maker.mesh("wall:" + wall.name());
+    } catch (IllegalArgumentException e) {
+      throw new Refusal("The openings leave nothing of wall " + wall.name() + ".");
+    }
   }
 
-  /** Colours of the finish parts of doors and windows, by part. */
+  private static void layer(MeshMaker maker, Wall wall, Geometry face, double from, double to) {
+    Vec t = wall.along();
+    Vec n = wall.inward();
+    double length = wall.length();
+    double first = wall.station(wall.outerFrom());
+    double last = wall.station(wall.outerTo());
+    for (int i = 0; i < face.getNumGeometries(); i++) {
+      if (!(face.getGeometryN(i) instanceof Polygon part) || part.getArea() < 1e-9) {
+        continue;
+      }
+      Prism.add(
+          maker,
+          part,
+          (c, near) -> {
+            double depth = near ? from : to;
+            double s =
+                c.x == 0 ? first * depth : c.x == length ? length + (last - length) * depth : c.x;
+            return wall.from().at(c.y).along(t, s).along(n, -depth * wall.thickness());
+          });
+    }
+  }
+
+  static Polygon rectangle(double x0, double y0, double x1, double y1) {
+    return (Polygon) Shell.PLANE.toGeometry(new Envelope(x0, x1, y0, y1));
+  }
+
+  // ---- skirting
+
+  private void skirting() {
+    Skirting skirting = shell.skirting();
+    if (skirting == null) {
+      return;
+    }
+    List<Wall> walls = shell.walls();
+    double[] by = walls.stream().mapToDouble(w -> w.open() ? 0 : -skirting.depth()).toArray();
+    Spot[][] inner = Offsets.around(shell.outline(), by);
+    for (int i = 0; i < walls.size(); i++) {
+      Wall w = walls.get(i);
+      if (w.open()) {
+        continue;
+      }
+      MeshMaker maker = new MeshMaker();
+      double at = 0;
+      List<Opening> low =
+          shell.openings().stream()
+              .filter(o -> o.wall().equals(w.name()) && o.sill() < skirting.height())
+              .sorted(java.util.Comparator.comparingDouble(Opening::from))
+              .toList();
+      double first = w.station(inner[i][1]);
+      double last = w.station(inner[(i + 1) % walls.size()][0]);
+      for (Opening o : low) {
+        board(maker, w, at, o.from(), at == 0 ? first : at, o.from());
+        at = o.to();
+      }
+      board(maker, w, at, w.length(), at == 0 ? first : at, last);
+      if (!maker.empty()) {
+        add(SKIRTING + w.name(), maker.mesh("skirting"));
+      }
+    }
+  }
+
+  private void board(
+      MeshMaker maker, Wall w, double from, double to, double innerFrom, double innerTo) {
+    if (to - from < 0.001 || innerTo - innerFrom < 0.001) {
+      return;
+    }
+    double d = shell.skirting().depth();
+    slab(
+        maker,
+        Shell.polygon(
+            List.of(w.spot(from, 0), w.spot(to, 0), w.spot(innerTo, d), w.spot(innerFrom, d))),
+        0,
+        shell.skirting().height());
+  }
+
+  /** Colours of the shell's finish parts where a shell names none, by part. */
   public static Map<String, String> colours() {
     Map<String, String> all = new LinkedHashMap<>();
-    JOINERY.values().forEach(a -> a.finishes().forEach((k, f) -> all.put(k, f.colour())));
+    all.put("floor", "#D8C3A0");
+    all.put("wall", "#F1EADD");
+    all.put("ceiling", "#FBF7EE");
+    all.put("skirting", "#EDE3D2");
+    all.put("column", "#E9DFCC");
+    all.put("platform", "#C2A67C");
+    all.put("bar", "#4A4744");
+    all.put("seat", "#8E6A5E");
+    all.put("house", "#A69C90");
+    all.putAll(Joinery.colours());
+    return all;
+  }
+
+  /** Colours of the parts of this shell: its own, and the usual where it names none. */
+  public static Map<String, String> colours(Shell shell) {
+    Map<String, String> all = colours();
+    all.putAll(shell.finishes());
+    for (Wall w : shell.faces()) {
+      all.putIfAbsent(WALL + w.name(), all.get("wall"));
+    }
     return all;
   }
 }

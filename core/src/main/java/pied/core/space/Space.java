@@ -25,7 +25,7 @@ public final class Space {
   private volatile Bodies bodies;
 
   public Space(Shell shell, Collection<Piece> pieces, Shapes shapes) {
-    this(shell, byId(pieces), shapes, ShellBodies.of(shell));
+    this(shell, byId(pieces), shapes, ShellBodies.of(ShellCheck.checked(shell)));
   }
 
   private Space(Shell shell, Map<String, Piece> pieces, Shapes shapes, List<Body> shellBodies) {
@@ -43,6 +43,15 @@ public final class Space {
 
   public Shell shell() {
     return shell;
+  }
+
+  /**
+   * The same pieces in another shell.
+   *
+   * @throws Refusal if it cannot be built
+   */
+  public Space with(Shell other) {
+    return new Space(other, pieces, shapes, ShellBodies.of(ShellCheck.checked(other)));
   }
 
   /** All pieces in the order in which they came. */
@@ -137,17 +146,43 @@ public final class Space {
     if (pieces.containsKey(body)) {
       return pieces.get(body).name();
     }
-    if (body.startsWith(ShellBodies.WALL)) {
-      return "wall " + body.substring(ShellBodies.WALL.length());
-    }
-    if (body.startsWith(ShellBodies.OPENING)) {
-      String id = body.substring(ShellBodies.OPENING.length());
-      return shell.openings().stream()
-          .filter(o -> o.id().equals(id))
-          .map(o -> "the " + o.kind())
-          .findFirst()
-          .orElse("an opening");
-    }
-    return "the " + body;
+    return shellName(body);
+  }
+
+  /** How a carrier is called in a sentence. */
+  public String nameOf(On on) {
+    return switch (on.kind()) {
+      case floor -> shell.stage() == null ? "the floor" : "the stage floor";
+      case ceiling -> nameOf(ShellBodies.CEILING);
+      case wall -> wallName(on.id());
+      case platform, bar -> "the " + on.id();
+      case piece -> piece(on.id()).name();
+      case nothing -> "nothing";
+    };
+  }
+
+  private String shellName(String body) {
+    int colon = body.indexOf(':');
+    String id = body.substring(colon + 1);
+    return switch (body.substring(0, colon + 1)) {
+      case ShellBodies.WALL -> wallName(id);
+      case ShellBodies.SKIRTING -> "the skirting of wall " + id;
+      case ShellBodies.OPENING ->
+          shell.openings().stream()
+              .filter(o -> o.id().equals(id))
+              .map(o -> "the " + o.words())
+              .findFirst()
+              .orElse("an opening");
+      case "" ->
+          body.equals(ShellBodies.CEILING) && shell.stage() != null ? "the grid" : "the " + id;
+      default -> "the " + id;
+    };
+  }
+
+  /** How a wall or a partition is called in a sentence. */
+  public String wallName(String name) {
+    return shell.partitions().stream().anyMatch(p -> p.id().equals(name))
+        ? "the " + name
+        : "wall " + name;
   }
 }

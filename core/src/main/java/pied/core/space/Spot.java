@@ -7,4 +7,12 @@ public record Spot(double x, double z) {
   public Vec at(double y) {
     return new Vec(x, y, z);
   }
+
+  public Spot plus(double dx, double dz) {
+    return new Spot(x + dx, z + dz);
+  }
+
+  public double distance(Spot o) {
+    return Math.hypot(x - o.x, z - o.z);
+  }
 }

@@ -3,14 +3,30 @@ package pied.core.space;
 import pied.core.solid.Vec;
 
 /**
- * One wall of a room, by its inner face.
+ * One wall of a room, or one face of a partition, by its inner face.
  *
  * @param from first corner; walking to the second the room lies on the right on the plan
  * @param outerFrom the outer corners, where the walls' outer faces meet
+ * @param thickness metres; 0 where the outline has no wall
+ * @param base height of its lower edge, metres; 0 at the floor of a room
+ * @param height of its upper edge, metres
  */
-public record Wall(String name, Spot from, Spot to, Spot outerFrom, Spot outerTo) {
+public record Wall(
+    String name,
+    Spot from,
+    Spot to,
+    Spot outerFrom,
+    Spot outerTo,
+    double thickness,
+    double base,
+    double height) {
   public double length() {
-    return Math.hypot(to.x() - from.x(), to.z() - from.z());
+    return from.distance(to);
+  }
+
+  /** Whether there is no wall at this edge of the outline. */
+  public boolean open() {
+    return thickness == 0;
   }
 
   /** Direction from the first corner to the second. */
@@ -34,6 +50,19 @@ public record Wall(String name, Spot from, Spot to, Spot outerFrom, Spot outerTo
   public double off(Spot p) {
     Vec n = inward();
     return (p.x() - from.x()) * n.x() + (p.z() - from.z()) * n.z();
+  }
+
+  /** The point so far along the wall and so far into the room. */
+  public Spot spot(double station, double off) {
+    Vec t = along();
+    return new Spot(
+        from.x() + t.x() * station - t.z() * off, from.z() + t.z() * station + t.x() * off);
+  }
+
+  /** Distance of a point of the plan from the wall's inner face, metres. */
+  public double distance(Spot p) {
+    double s = Math.max(0, Math.min(length(), station(p)));
+    return spot(s, 0).distance(p);
   }
 
   /** The turn of a piece whose back is against this wall, degrees. */

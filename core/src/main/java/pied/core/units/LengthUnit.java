@@ -79,6 +79,17 @@ public enum LengthUnit {
     return this == M && s.endsWith("0") ? s.substring(0, s.length() - 1) : s;
   }
 
+  /**
+   * An area with its unit, to a tenth: square metres, or square feet.
+   *
+   * @param area m²
+   */
+  public String area(double area) {
+    return this == FT
+        ? String.format(Locale.ROOT, "%.0f sq ft", area / FT.metres / FT.metres)
+        : String.format(Locale.ROOT, "%.1f m²", area);
+  }
+
   private static String feet(double length) {
     long parts = Math.round(Math.abs(length) / 0.0254 * PARTS);
     String sign = length < 0 && parts > 0 ? "-" : "";

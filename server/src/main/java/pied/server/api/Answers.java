@@ -1,18 +1,26 @@
 package pied.server.api;
 
-import jakarta.annotation.Nullable;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import pied.core.Nullable;
+import pied.core.caption.ShellList;
 import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
 import pied.core.check.Snag;
+import pied.core.drawing.Elevation;
 import pied.core.drawing.ShellPlan;
+import pied.core.edit.Amount;
+import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
+import pied.core.edit.NewShell;
+import pied.core.edit.Offer;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
+import pied.core.space.Viewpoint;
+import pied.core.space.Wall;
 
 /** What goes over the wire. The web client's types are generated from these. */
 public final class Answers {
@@ -45,17 +53,48 @@ public final class Answers {
   /** What to make a project from. */
   public record NewProject(String name) {}
 
-  /** What to make a rectangular room from; lengths in metres. */
-  public record NewSpace(String name, double width, double depth, double height) {}
+  /**
+   * What to make a space from: a room, or with {@code stage} a stage.
+   *
+   * @param unit what a bare number in a text means: m, cm, mm or ft-in; m if left out
+   */
+  public record NewSpace(
+      String name,
+      @Nullable String unit,
+      @Nullable NewShell.Form form,
+      Amount width,
+      Amount depth,
+      Amount height,
+      @Nullable Amount cutWidth,
+      @Nullable Amount cutDepth,
+      @Nullable Amount thickness,
+      @Nullable Amount skirtingHeight,
+      @Nullable NewShell.OfStage stage) {
 
-  /** A space with everything in it. */
+    /** The measures alone. */
+    public NewShell shell() {
+      return new NewShell(
+          form, width, depth, height, cutWidth, cutDepth, thickness, skirtingHeight, stage);
+    }
+  }
+
+  /**
+   * A space with everything in it.
+   *
+   * @param shellAt the revision at which the shell was last altered, as far as is known
+   * @param faces walls and faces of partitions as one sees them from inside
+   * @param looks elevations and sections that can be drawn
+   */
   public record SpaceView(
       String id,
       String name,
       String project,
       long revision,
+      long shellAt,
       Shell shell,
-      ShellPlan plan,
+      List<Wall> faces,
+      List<Viewpoint> viewpoints,
+      List<Elevation.Look> looks,
       Map<String, String> colours,
       Collection<Piece> pieces,
       boolean canUndo,
@@ -81,12 +120,18 @@ public final class Answers {
    * @param changed pieces as they are now
    * @param removed ids
    * @param said remarks, in sentences
+   * @param offers what one may want to do next
+   * @param shell whether the shell is another one now
+   * @param part id of the part of the shell that was built or altered
    */
   public record Changed(
       long revision,
       Collection<Piece> changed,
       Collection<String> removed,
       List<String> said,
+      List<Offer> offers,
+      boolean shell,
+      @Nullable String part,
       boolean canUndo,
       boolean canRedo) {}
 
@@ -95,13 +140,16 @@ public final class Answers {
    *
    * @param reach free distances of the piece in hand, as it would be
    * @param caption the caption it would have
+   * @param plan the plan of the shell, if that would be another one
    */
   public record Trial(
       Collection<Piece> changed,
       Collection<String> removed,
       List<String> said,
       List<ReachView> reach,
-      List<pied.core.caption.Phrase> caption) {}
+      List<pied.core.caption.Phrase> caption,
+      @Nullable ShellPlan plan,
+      @Nullable String part) {}
 
   /** A free distance, with its text in the unit asked for. */
   public record ReachView(
@@ -115,6 +163,26 @@ public final class Answers {
 
   /** All snags. */
   public record Snags(List<Snag> snags) {}
+
+  /** Everything a shell is made of. */
+  public record ShellSheet(List<ShellList.Group> groups) {}
+
+  /**
+   * Where the next corner of a figure goes that is being drawn.
+   *
+   * @param outline whether it is to be the outline of the space itself
+   */
+  public record DraftRequest(
+      Drafting.Question question, @Nullable Boolean outline, @Nullable String unit) {}
+
+  /** What one is told of that. */
+  public record DraftAnswer(Drafting.Answer answer) {}
+
+  /** An elevation or a section. */
+  public record ElevationView(Elevation elevation) {}
+
+  /** Height of the floor at a point of the plan; null outside. */
+  public record FloorHeight(@Nullable Double y) {}
 
   /** The caption. */
   public record CaptionView(List<pied.core.caption.Phrase> phrases) {}

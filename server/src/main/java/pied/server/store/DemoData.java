@@ -22,6 +22,8 @@ import pied.server.api.Answers.EditRequest;
 class DemoData implements ApplicationRunner {
   private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
 
+  private static final List<String> DEMOS = List.of("tea-room", "chart-room");
+
   /** A demo space as its text gives it. */
   record Demo(String project, String space, Shell shell, List<Edit> edits) {}
 
@@ -37,13 +39,18 @@ class DemoData implements ApplicationRunner {
       return;
     }
     ObjectMapper yaml = new ObjectMapper(new YAMLFactory());
-    try (InputStream in = DemoData.class.getResourceAsStream("/demo/tea-room.yaml")) {
-      Demo demo = yaml.readValue(in, Demo.class);
-      String project = store.newProject(demo.project()).id();
-      String space = store.newSpace(project, demo.space(), demo.shell()).id();
-      Changed done = store.edit(space, new EditRequest(null, null, null, demo.edits()));
-      done.said().forEach(s -> LOG.debug("demo: {}", s));
-      store.forget(space);
+    for (String name : DEMOS) {
+      try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name + ".yaml")) {
+        furnish(yaml.readValue(in, Demo.class));
+      }
     }
+  }
+
+  private void furnish(Demo demo) {
+    String project = store.newProject(demo.project()).id();
+    String space = store.newSpace(project, demo.space(), demo.shell()).id();
+    Changed done = store.edit(space, new EditRequest(null, null, null, demo.edits()));
+    done.said().forEach(s -> LOG.debug("demo: {}", s));
+    store.forget(space);
   }
 }

@@ -8,6 +8,7 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.util.Map;
+import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
@@ -33,6 +34,8 @@ public class PieceRow {
   private double y;
   private double z;
   private double turn;
+  private double leanToward;
+  private double leanBy;
   private String onKind;
   private String onId;
   @Lob private String finishes;
@@ -55,6 +58,8 @@ public class PieceRow {
     y = p.at().y();
     z = p.at().z();
     turn = p.turn();
+    leanToward = p.lean().toward();
+    leanBy = p.lean().by();
     onKind = p.on().kind().name();
     onId = p.on().id();
     finishes = Json.write(p.finishes());
@@ -69,6 +74,7 @@ public class PieceRow {
         new Size(width, depth, height),
         new Vec(x, y, z),
         turn,
+        new Lean(leanToward, leanBy),
         new On(On.Kind.valueOf(onKind), onId),
         colours);
   }

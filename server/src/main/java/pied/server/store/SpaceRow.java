@@ -47,6 +47,10 @@ public class SpaceRow {
     return shell;
   }
 
+  public void shell(String shell) {
+    this.shell = shell;
+  }
+
   public long revision() {
     return revision;
   }

@@ -13,12 +13,16 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import pied.core.Refusal;
+import pied.core.drawing.Elevations;
 import pied.core.edit.Change;
 import pied.core.edit.Editor;
+import pied.core.edit.Offer;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.space.Shell;
+import pied.core.space.ShellBodies;
 import pied.core.space.Space;
+import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
 import pied.server.api.Answers.Changed;
 import pied.server.api.Answers.EditRequest;
@@ -62,6 +66,7 @@ public class SpaceStore {
     final ReentrantLock writing = new ReentrantLock(true);
     volatile Space space;
     volatile long revision;
+    volatile long shellAt;
     volatile boolean canUndo;
     volatile boolean canRedo;
 
@@ -70,6 +75,7 @@ public class SpaceStore {
       name = row.name();
       project = row.project();
       revision = row.revision();
+      shellAt = revision;
     }
   }
 
@@ -167,16 +173,17 @@ public class SpaceStore {
     o.writing.lock(); // revision and pieces must belong together
     try {
       Shell shell = o.space.shell();
-      Map<String, String> colours = new HashMap<>(pied.core.space.ShellBodies.colours());
-      colours.putAll(shell.finishes());
       return new SpaceView(
           id,
           o.name,
           o.project,
           o.revision,
+          o.shellAt,
           shell,
-          pied.core.drawing.ShellPlan.of(shell),
-          colours,
+          shell.faces(),
+          Viewpoint.of(shell),
+          Elevations.offered(shell),
+          ShellBodies.colours(shell),
           List.copyOf(o.space.pieces()),
           o.canUndo,
           o.canRedo);
@@ -213,7 +220,7 @@ public class SpaceStore {
           Editor.Outcome out =
               Editor.apply(
                   o.space, edits(request), unit(request), () -> UUID.randomUUID().toString());
-          return new Step(out.space(), out.change(), out.said(), null);
+          return new Step(out.space(), out.change(), out.said(), out.offers(), out.part(), null);
         });
   }
 
@@ -259,12 +266,18 @@ public class SpaceStore {
           Change change = Json.read(row.pieces(), Change.class);
           Change way = undo ? change.reversed() : change;
           row.state(becomes);
-          return new Step(way.apply(o.space), way, List.of(), row);
+          return new Step(way.apply(o.space), way, List.of(), List.of(), null, row);
         });
   }
 
   /** A step about to be stored; a step through the history names the change it goes over. */
-  private record Step(Space after, Change change, List<String> said, ChangeRow over) {}
+  private record Step(
+      Space after,
+      Change change,
+      List<String> said,
+      List<Offer> offers,
+      String part,
+      ChangeRow over) {}
 
   private Changed write(Open o, String request, Long seen, Supplier<Step> how) {
     if (request != null && (request.isBlank() || request.length() > 64)) {
@@ -290,6 +303,7 @@ public class SpaceStore {
               });
       o.space = done.after();
       o.revision = done.answer().revision();
+      o.shellAt = done.answer().shell() ? o.revision : o.shellAt;
       o.canUndo = done.answer().canUndo();
       o.canRedo = done.answer().canRedo();
       listeners.forEach(l -> l.accept(o.id, done.answer()));
@@ -303,6 +317,9 @@ public class SpaceStore {
     long revision = o.revision + 1;
     SpaceRow row = spaces.findById(o.id).orElseThrow();
     row.revision(revision);
+    if (step.change().shell() != null) {
+      row.shell(Json.write(step.after().shell()));
+    }
     spaces.save(row);
     int n = 0;
     for (Piece p : step.change().added()) {
@@ -328,6 +345,9 @@ public class SpaceStore {
             step.change().changed(),
             step.change().removed().stream().map(Piece::id).toList(),
             step.said(),
+            step.offers(),
+            step.change().shell() != null,
+            step.part(),
             changes.lastDone(o.id).isPresent(),
             changes.firstUndone(o.id).isPresent());
     if (request != null) {

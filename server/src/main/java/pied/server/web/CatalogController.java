@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import pied.core.catalog.Article;
 import pied.core.drawing.LineDrawing;
 import pied.core.format.Glb;
+import pied.core.piece.Lean;
 import pied.core.piece.Shapes;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
@@ -80,9 +81,11 @@ class CatalogController {
       @RequestParam double width,
       @RequestParam double depth,
       @RequestParam double height,
-      @RequestParam(defaultValue = "plan") LineDrawing.View view) {
+      @RequestParam(defaultValue = "plan") LineDrawing.View view,
+      @RequestParam(defaultValue = "0") double toward,
+      @RequestParam(defaultValue = "0") double by) {
     Size size = size(article, width, depth, height);
-    return kept(drawings.lines(article, size, view));
+    return kept(drawings.lines(article, size, view, new Lean(toward, by)));
   }
 
   private Size size(String article, double width, double depth, double height) {

@@ -8,15 +8,19 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import pied.core.catalog.Article;
 import pied.core.drawing.LineDrawing;
+import pied.core.piece.Lean;
+import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.size.Size;
+import pied.core.solid.Pose;
+import pied.core.solid.Vec;
 
 /** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
 @Component
 class Drawings {
   private static final int KEPT = 2000;
 
-  private record Key(String article, Size size, LineDrawing.View view) {}
+  private record Key(String article, Size size, LineDrawing.View view, Lean lean) {}
 
   private final Shapes shapes;
   private final Map<Key, LineDrawing> made =
@@ -34,11 +38,12 @@ class Drawings {
     this.shapes = shapes;
   }
 
-  LineDrawing lines(String article, Size size, LineDrawing.View view) {
-    Key key = new Key(article, size, view);
+  LineDrawing lines(String article, Size size, LineDrawing.View view, Lean lean) {
+    Key key = new Key(article, size, view, lean);
     LineDrawing d = made.get(key);
     if (d == null) {
-      d = LineDrawing.of(shapes.mesh(article, size), view);
+      Pose leaning = Piece.pose(Vec.ZERO, 0, lean);
+      d = LineDrawing.of(shapes.mesh(article, size), view.eye().within(leaning));
       made.put(key, d);
     }
     return d;
@@ -50,8 +55,8 @@ class Drawings {
         new Thread(
             () -> {
               for (Article a : shapes.catalog().all()) {
-                lines(a.id(), a.size(), LineDrawing.View.front);
-                lines(a.id(), a.size(), LineDrawing.View.plan);
+                lines(a.id(), a.size(), LineDrawing.View.front, Lean.NONE);
+                lines(a.id(), a.size(), LineDrawing.View.plan, Lean.NONE);
               }
             },
             "cards");

@@ -13,18 +13,17 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import pied.core.Refusal;
 import pied.core.caption.Caption;
+import pied.core.caption.PartCaption;
+import pied.core.caption.Phrase;
 import pied.core.check.Snag;
+import pied.core.drawing.ShellPlan;
 import pied.core.edit.Change;
 import pied.core.edit.Editor;
-import pied.core.format.Glb;
 import pied.core.measure.Reach;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
-import pied.core.space.Shell;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
 import pied.server.api.Answers.CaptionView;
 import pied.server.api.Answers.Changed;
@@ -63,23 +62,12 @@ class SpaceController {
     return store.newProject(request.name());
   }
 
-  /** Makes a rectangular room. */
+  /** Makes a room or a stage. */
   @PostMapping("/projects/{project}/spaces")
   @ResponseStatus(HttpStatus.CREATED)
   SpaceName newSpace(@PathVariable String project, @RequestBody NewSpace r) {
-    for (double v : new double[] {r.width(), r.depth(), r.height()}) {
-      if (!(v >= 0.5 && v <= 100)) {
-        throw new Refusal("A room measures 0.5 to 100 m each way; " + v + " m was asked for.");
-      }
-    }
-    List<Spot> outline =
-        List.of(
-            new Spot(0, 0),
-            new Spot(r.width(), 0),
-            new Spot(r.width(), r.depth()),
-            new Spot(0, r.depth()));
-    return store.newSpace(
-        project, r.name(), new Shell(outline, r.height(), 0.2, List.of(), Map.of()));
+    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    return store.newSpace(project, r.name(), r.shell().build(unit));
   }
 
   @GetMapping("/spaces/{id}")
@@ -103,13 +91,23 @@ class SpaceController {
             .findFirst()
             .or(() -> out.change().altered().stream().map(Change.Altered::after).findFirst())
             .orElse(null);
+    boolean rebuilt = out.change().shell() != null;
+    if (rebuilt) {
+      hand = null; // what follows the shell is not in hand
+    }
     List<String> ids = hand == null ? List.of() : List.of(hand.id());
+    List<Phrase> caption =
+        rebuilt && out.part() != null
+            ? PartCaption.of(out.space(), out.part(), unit)
+            : Caption.of(out.space(), store.name(id), ids, unit);
     return new Trial(
         out.change().changed(),
         out.change().removed().stream().map(Piece::id).toList(),
         out.said(),
         hand == null ? List.of() : reach(out.space(), hand, unit),
-        Caption.of(out.space(), store.name(id), ids, unit));
+        caption,
+        rebuilt ? ShellPlan.of(out.space(), store.name(id), unit) : null,
+        out.part());
   }
 
   @PostMapping("/spaces/{id}/undo")
@@ -184,15 +182,13 @@ class SpaceController {
   CaptionView caption(
       @PathVariable String id,
       @RequestParam(defaultValue = "") List<String> pieces,
+      @RequestParam(defaultValue = "") String part,
       @RequestParam(defaultValue = "m") String unit) {
+    LengthUnit u = LengthUnit.of(unit);
     return new CaptionView(
-        Caption.of(store.space(id), store.name(id), pieces, LengthUnit.of(unit)));
-  }
-
-  /** The bare room as a model: a node for the floor, the ceiling, every wall, door and window. */
-  @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
-  byte[] shell(@PathVariable String id) {
-    return Glb.write(store.space(id).shellBodies(), store.view(id).colours());
+        part.isEmpty()
+            ? Caption.of(store.space(id), store.name(id), pieces, u)
+            : PartCaption.of(store.space(id), part, u));
   }
 
   @GetMapping(value = "/status", produces = MediaType.APPLICATION_JSON_VALUE)

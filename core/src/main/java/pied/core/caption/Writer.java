@@ -1,0 +1,109 @@
+package pied.core.caption;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import pied.core.solid.Vec;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/** Writes phrases: lengths in the chosen unit, places in the words of the space. */
+final class Writer {
+  final Space space;
+  final Shell shell;
+  final LengthUnit unit;
+  final List<Phrase> out = new ArrayList<>();
+
+  Writer(Space space, LengthUnit unit) {
+    this.space = space;
+    this.shell = space.shell();
+    this.unit = unit;
+  }
+
+  Writer text(String s) {
+    out.add(Phrase.text(s));
+    return this;
+  }
+
+  /** A length to be read and typed. */
+  Writer length(double value, String label, String slot, Map<String, Object> edit) {
+    out.add(Phrase.field(unit.fine(value), label, slot, edit));
+    return this;
+  }
+
+  Writer field(String text, String label, String slot, Map<String, Object> edit) {
+    out.add(Phrase.field(text, label, slot, edit));
+    return this;
+  }
+
+  Writer angle(double degrees, String label, String slot, Map<String, Object> edit) {
+    return field(angle(degrees), label, slot, edit);
+  }
+
+  static String angle(double degrees) {
+    double t = Math.round(degrees * 10) / 10.0;
+    return (t == Math.rint(t) ? String.valueOf((int) t) : String.valueOf(t)) + "°";
+  }
+
+  Writer word(String text, String piece) {
+    out.add(Phrase.word(text, piece));
+    return this;
+  }
+
+  Writer part(String text, String part) {
+    out.add(Phrase.part(text, part));
+    return this;
+  }
+
+  /** One of several values of an edit: what it is now, and the others. */
+  Writer choice(String now, String label, String slot, Map<String, Object> edit, List<Named> all) {
+    List<Phrase.Option> options =
+        all.stream()
+            .map(
+                n -> {
+                  Map<String, Object> one = new LinkedHashMap<>(edit);
+                  one.put(slot, n.value);
+                  return new Phrase.Option(n.words, one);
+                })
+            .toList();
+    out.add(Phrase.choice(now, label, options));
+    return this;
+  }
+
+  /** A value and how it is called. */
+  record Named(Object value, String words) {}
+
+  Writer action(String text, Map<String, Object> edit) {
+    out.add(Phrase.action(text, edit));
+    return this;
+  }
+
+  /**
+   * A place read from the datum: so far across and deep, on a stage "stage left" and "upstage".
+   *
+   * @param slot of the edit that takes a place
+   */
+  Writer place(Vec at, Map<String, Object> edit, String slot) {
+    Vec p = at.minus(shell.datum());
+    if (shell.stage() == null) {
+      length(p.x(), "Across from the datum, to the middle", slot + ".x", edit).text(" across, ");
+      return length(p.z(), "Deep from the datum, to the middle", slot + ".z", edit).text(" deep");
+    }
+    String side = p.x() < 0 ? "stage right" : "stage left";
+    length(
+            Math.abs(p.x()),
+            "Distance to " + side + " of the datum, to the middle",
+            slot + (p.x() < 0 ? ".stageRight" : ".stageLeft"),
+            edit)
+        .text(" " + side + ", ");
+    String way = p.z() > 0 ? "downstage" : "upstage";
+    return length(
+            Math.abs(p.z()),
+            "Distance " + way + " of the datum, to the middle",
+            slot + (p.z() > 0 ? ".downstage" : ".upstage"),
+            edit)
+        .text(" " + way);
+  }
+}

@@ -1,0 +1,29 @@
+package pied.core.drawing;
+
+import java.util.Map;
+import pied.core.Nullable;
+
+/**
+ * A dimension line between two points of a drawing. It stands off them to one side; where several
+ * stand side by side, those of a higher level stand farther out.
+ *
+ * @param outX direction in which it stands off, of length 1
+ * @param level 0: on the points themselves
+ * @param text the measure in the chosen unit
+ * @param label what it measures
+ * @param edit the edit that typing another measure makes, lacking the measure; null if it can only
+ *     be read
+ * @param slot where in that edit the measure goes
+ */
+public record Dimension(
+    double x1,
+    double y1,
+    double x2,
+    double y2,
+    double outX,
+    double outY,
+    int level,
+    String text,
+    String label,
+    @Nullable Map<String, Object> edit,
+    @Nullable String slot) {}

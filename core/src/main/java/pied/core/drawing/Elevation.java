@@ -1,0 +1,53 @@
+package pied.core.drawing;
+
+import java.util.List;
+import pied.core.solid.Vec;
+
+/**
+ * What one sees looking level at a wall, or into a space that is cut open: lines, nearest bodies
+ * hiding those behind. Coordinates: to the right, and minus the height.
+ *
+ * @param title what one looks at, in words
+ * @param look what was asked for, with what was missing filled in
+ * @param extent least and greatest coordinates
+ * @param inks lines of the shell and of the pieces, cut solids first
+ * @param pieces outlines of the pieces for pointing at them, the nearest last
+ * @param zero the point of the space at 0, 0
+ * @param right direction in the space that runs to the right
+ * @param toEye direction to the one who looks
+ */
+public record Elevation(
+    String title,
+    Look look,
+    double[] extent,
+    List<Ink> inks,
+    List<Ink> pieces,
+    List<Label> labels,
+    List<Dimension> dimensions,
+    Vec zero,
+    Vec right,
+    Vec toEye) {
+
+  /** Ways to look. */
+  public enum Way {
+    /** At a wall or a face of a partition. */
+    wall,
+    /** Upstage or to the back, cut across the space. */
+    back,
+    /** Downstage or to the front, cut across the space. */
+    front,
+    /** To the left of the plan, cut along it. */
+    left,
+    /** To the right of the plan, cut along it. */
+    right
+  }
+
+  /**
+   * What to look at.
+   *
+   * @param wall name of the wall, for {@link Way#wall}
+   * @param at for a wall: how far before it one stands; else where the cut goes, across or deep in
+   *     the space. Metres; null for the usual
+   */
+  public record Look(Way way, String wall, Double at) {}
+}

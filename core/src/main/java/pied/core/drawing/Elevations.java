@@ -1,0 +1,481 @@
+package pied.core.drawing;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import pied.core.Refusal;
+import pied.core.solid.Body;
+import pied.core.solid.Box;
+import pied.core.solid.Mesh;
+import pied.core.solid.MeshTree;
+import pied.core.solid.Pose;
+import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.Shell;
+import pied.core.space.ShellBodies;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
+
+/**
+ * Draws elevations and sections. Keeps the edges of shapes it has drawn before. Safe for threads.
+ */
+public final class Elevations {
+  private static final int KEPT = 3000;
+
+  /** One stands no farther from a wall than this to look at it, metres. */
+  private static final double STEP_BACK = 2;
+
+  private static final double HAIR = 1e-6;
+
+  private record Key(int mesh, Eye eye) {}
+
+  private record Shape(Mesh mesh, List<SeenEdges.Edge> edges, LineDrawing lines) {}
+
+  private final Map<Key, Shape> kept =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(64, 0.75f, true) {
+            private static final long serialVersionUID = 1;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Key, Shape> eldest) {
+              return size() > KEPT;
+            }
+          });
+
+  /**
+   * The looks that a space offers: at every wall, and on a stage into it from the front.
+   *
+   * @return at most so many as one can choose from
+   */
+  public static List<Elevation.Look> offered(Shell shell) {
+    List<Elevation.Look> all = new ArrayList<>();
+    if (shell.stage() != null) {
+      all.add(new Elevation.Look(Elevation.Way.back, null, null));
+    }
+    for (Wall w : shell.walls()) {
+      if (!w.open() && all.size() < 24) {
+        all.add(new Elevation.Look(Elevation.Way.wall, w.name(), null));
+      }
+    }
+    shell.partitions().stream()
+        .limit(8)
+        .forEach(p -> all.add(new Elevation.Look(Elevation.Way.wall, p.id(), null)));
+    return all;
+  }
+
+  /**
+   * Draws what is seen.
+   *
+   * @throws Refusal if there is no such wall, or the cut lies outside the space
+   */
+  public Elevation draw(Space space, Elevation.Look look, LengthUnit unit) {
+    return new Draughtsman(space, look, unit).draw();
+  }
+
+  private Shape shape(Mesh mesh, Eye eye) {
+    Key key = new Key(System.identityHashCode(mesh), eye);
+    Shape shape = kept.get(key);
+    if (shape == null || shape.mesh != mesh) {
+      shape = new Shape(mesh, SeenEdges.unhidden(mesh, eye), LineDrawing.of(mesh, eye));
+      kept.put(key, shape);
+    }
+    return shape;
+  }
+
+  /** A body as it lies before the eye: its box in the drawing, and its depths toward the eye. */
+  private record Seen(Body body, Envelope box, double far, double near) {}
+
+  private final class Draughtsman {
+    private final Space space;
+    private final Shell shell;
+    private final LengthUnit unit;
+    private final Elevation.Look look;
+    private final Wall wall;
+    private final String title;
+    private final Eye eye;
+    private final Vec zero;
+
+    /** Depth of the cut: what is nearer is taken away. */
+    private final double cut;
+
+    /** Depth of the wall looked at; infinitely far for a section. */
+    private final double ground;
+
+    private final Envelope frame;
+    private final boolean section;
+    private final List<Ink> inks = new ArrayList<>();
+    private final MeshTree.RayHit hit = new MeshTree.RayHit();
+
+    Draughtsman(Space space, Elevation.Look asked, LengthUnit unit) {
+      this.space = space;
+      this.shell = space.shell();
+      this.unit = unit;
+      section = asked.way() != Elevation.Way.wall;
+      Envelope floor = shell.floor().getEnvelopeInternal();
+      double under = shell.stage() == null ? 0 : -shell.stage().level();
+      double thick =
+          shell.walls().stream().mapToDouble(Wall::thickness).max().orElse(shell.thickness());
+      if (!section) {
+        wall = asked.wall() == null ? null : shell.wall(asked.wall());
+        if (wall == null || wall.open()) {
+          throw new Refusal("There is no wall “" + asked.wall() + "” to look at.");
+        }
+        Vec toEye = wall.inward();
+        eye = Eye.level(toEye);
+        zero = wall.from().at(0);
+        ground = toEye.dot(zero);
+        double free = free(wall);
+        double at = asked.at() == null ? Math.min(STEP_BACK, free / 2) : asked.at();
+        if (!(at > 0.01 && at <= 400)) {
+          throw new Refusal("One looks at a wall from 0.01 to 400 m before it.");
+        }
+        cut = ground + at;
+        look = new Elevation.Look(Elevation.Way.wall, wall.name(), at);
+        frame = new Envelope(-thick, wall.length() + thick, -shell.height() - 0.2, 0.2 - under);
+        title = "Elevation of " + space.wallName(wall.name());
+        return;
+      }
+      wall = null;
+      ground = Double.NEGATIVE_INFINITY;
+      boolean along = asked.way() == Elevation.Way.left || asked.way() == Elevation.Way.right;
+      Vec toEye =
+          switch (asked.way()) {
+            case back -> new Vec(0, 0, 1);
+            case front -> new Vec(0, 0, -1);
+            case left -> new Vec(1, 0, 0);
+            default -> new Vec(-1, 0, 0);
+          };
+      double least = along ? floor.getMinX() : floor.getMinY();
+      double most = along ? floor.getMaxX() : floor.getMaxY();
+      double usual =
+          shell.stage() == null || along
+              ? (least + most) / 2
+              : asked.way() == Elevation.Way.back ? most - 0.01 : least + 0.01;
+      double at = asked.at() == null ? usual : asked.at();
+      if (!(at > least && at < most)) {
+        throw new Refusal(
+            "The cut lies outside; it can be from "
+                + unit.fine(least)
+                + " to "
+                + unit.fine(most)
+                + (along ? " across." : " deep."));
+      }
+      eye = Eye.level(toEye);
+      zero = Vec.ZERO;
+      cut = (along ? toEye.x() : toEye.z()) * at;
+      look = new Elevation.Look(asked.way(), null, at);
+      double a = along ? floor.getMinY() : floor.getMinX();
+      double b = along ? floor.getMaxY() : floor.getMaxX();
+      double side = along ? eye.right().z() : eye.right().x();
+      frame =
+          new Envelope(
+              Math.min(side * a, side * b) - thick,
+              Math.max(side * a, side * b) + thick,
+              -shell.height() - 0.2,
+              0.2 - under);
+      title =
+          "Section at "
+              + unit.fine(at)
+              + (along ? " across" : " deep")
+              + ", looking "
+              + words(asked.way(), shell.stage() != null);
+    }
+
+    private static String words(Elevation.Way way, boolean stage) {
+      return switch (way) {
+        case back -> stage ? "upstage" : "to the back";
+        case front -> stage ? "downstage" : "to the front";
+        case left -> stage ? "to stage right" : "to the left";
+        default -> stage ? "to stage left" : "to the right";
+      };
+    }
+
+    /** How deep the space is before a wall, metres. */
+    private double free(Wall w) {
+      Spot from = w.spot(w.length() / 2, 1e-3);
+      var met =
+          space
+              .bodies()
+              .ray(
+                  from.at(Math.min(1.5, shell.height() / 2)),
+                  w.inward(),
+                  1e4,
+                  b -> b.id().startsWith(ShellBodies.WALL));
+      return met == null ? STEP_BACK * 2 : met.distance();
+    }
+
+    Elevation draw() {
+      List<Seen> seen = new ArrayList<>();
+      for (Body b : space.bodies().all()) {
+        Seen s = seen(b);
+        boolean piece = space.has(b.id());
+        boolean gone =
+            piece && !section
+                ? (s.near + s.far) / 2 > cut || s.far < ground - 0.05
+                : s.far > cut - HAIR;
+        boolean framed = !b.id().equals(ShellBodies.AUDITORIUM) || section;
+        if (!gone && framed && s.box.intersects(frame)) {
+          seen.add(s);
+        }
+      }
+      List<Ink> outlines = new ArrayList<>();
+      seen.sort(Comparator.comparingDouble(Seen::near));
+      for (Seen s : seen) {
+        if (crosses(s)) {
+          solid(s);
+        }
+      }
+      for (Seen s : seen) {
+        edges(s, seen);
+        if (space.has(s.body.id())) {
+          outlines.add(Ink.rings(Ink.Style.piece, s.body.id(), outline(s)));
+        }
+      }
+      List<Label> labels = new ArrayList<>();
+      List<Dimension> dimensions = new ArrayList<>();
+      measures(labels, dimensions);
+      return new Elevation(
+          title,
+          look,
+          new double[] {frame.getMinX(), frame.getMinY(), frame.getMaxX(), frame.getMaxY()},
+          inks,
+          outlines,
+          labels,
+          dimensions,
+          zero,
+          eye.right(),
+          eye.toEye());
+    }
+
+    private Seen seen(Body b) {
+      Eye own = eye.within(b.pose());
+      Box box = b.mesh().box();
+      Vec c = box.centre();
+      Vec h = box.size().times(0.5);
+      Vec at = b.pose().apply(c).minus(zero);
+      double du = spread(own.right(), h);
+      double dv = spread(own.down(), h);
+      double dd = spread(own.toEye(), h);
+      double depth = eye.toEye().dot(b.pose().apply(c));
+      return new Seen(
+          b,
+          new Envelope(eye.u(at) - du, eye.u(at) + du, eye.v(at) - dv, eye.v(at) + dv),
+          depth - dd,
+          depth + dd);
+    }
+
+    private static double spread(Vec d, Vec h) {
+      return Math.abs(d.x()) * h.x() + Math.abs(d.y()) * h.y() + Math.abs(d.z()) * h.z();
+    }
+
+    private boolean crosses(Seen s) {
+      return s.near > cut + HAIR && (section || !space.has(s.body.id()));
+    }
+
+    private void solid(Seen s) {
+      Geometry figure = Slices.of(s.body, eye, cut);
+      if (figure == null) {
+        return;
+      }
+      Envelope range =
+          new Envelope(
+              frame.getMinX() + eye.u(zero),
+              frame.getMaxX() + eye.u(zero),
+              frame.getMinY(),
+              frame.getMaxY());
+      figure = figure.intersection(new GeometryFactory().toGeometry(range));
+      List<double[]> rings = ShellPlan.rings(figure);
+      rings.forEach(
+          r -> {
+            for (int i = 0; i < r.length; i += 2) {
+              r[i] -= eye.u(zero);
+            }
+          });
+      Ink.Style style =
+          space.has(s.body.id()) || s.body.id().startsWith(ShellBodies.OPENING)
+              ? Ink.Style.cutPiece
+              : Ink.Style.cut;
+      if (!rings.isEmpty()) {
+        inks.add(Ink.rings(style, s.body.id(), rings));
+      }
+    }
+
+    /** The lines of a body that neither it nor another hides. */
+    private void edges(Seen s, List<Seen> all) {
+      Pose pose = s.body.pose();
+      boolean crossing = crosses(s);
+      List<SeenEdges.Edge> own =
+          crossing
+              ? SeenEdges.facing(s.body.mesh(), eye.within(pose))
+              : shape(s.body.mesh(), eye.within(pose)).edges();
+      List<Seen> before = new ArrayList<>();
+      for (Seen o : all) {
+        if ((o != s || crossing) && o.near > s.far && o.box.intersects(s.box)) {
+          before.add(o);
+        }
+      }
+      List<double[]> lines = new ArrayList<>();
+      for (SeenEdges.Edge e : own) {
+        SeenEdges.Edge there =
+            new SeenEdges.Edge(pose.apply(e.from()), pose.apply(e.to()), pose.direct(e.lift()));
+        if (crossing) {
+          there = behind(there);
+          if (there == null) {
+            continue;
+          }
+        }
+        if (before.isEmpty()) {
+          add(lines, there.from(), there.to());
+        } else {
+          SeenEdges.trace(there, eye, p -> open(p, before), (a, b) -> add(lines, a, b));
+        }
+      }
+      if (!lines.isEmpty()) {
+        boolean piece = space.has(s.body.id());
+        inks.add(Ink.lines(piece ? Ink.Style.piece : Ink.Style.edge, s.body.id(), lines));
+      }
+    }
+
+    /** The part of an edge that lies behind the cut, or null. */
+    private SeenEdges.Edge behind(SeenEdges.Edge e) {
+      double a = eye.toEye().dot(e.from()) - cut + HAIR;
+      double b = eye.toEye().dot(e.to()) - cut + HAIR;
+      if (a > 0 && b > 0) {
+        return null;
+      }
+      Vec from = a > 0 ? between(e, a / (a - b)) : e.from();
+      Vec to = b > 0 ? between(e, a / (a - b)) : e.to();
+      return new SeenEdges.Edge(from, to, e.lift());
+    }
+
+    private static Vec between(SeenEdges.Edge e, double t) {
+      return e.from().plus(e.to().minus(e.from()).times(t));
+    }
+
+    private boolean open(Vec p, List<Seen> before) {
+      double limit = section ? cut - eye.toEye().dot(p) : Double.POSITIVE_INFINITY;
+      double u = eye.u(p) - eye.u(zero);
+      double v = eye.v(p);
+      for (Seen o : before) {
+        if (!o.box.contains(u, v)) {
+          continue;
+        }
+        double own = space.has(o.body.id()) ? limit : cut - eye.toEye().dot(p);
+        if (own <= 0) {
+          continue;
+        }
+        Vec q = o.body.pose().unapply(p);
+        Vec d = o.body.pose().undirect(eye.toEye());
+        if (o.body
+            .mesh()
+            .tree()
+            .any(q.x(), q.y(), q.z(), d.x(), d.y(), d.z(), Math.min(own, 1e4), hit)) {
+          return false;
+        }
+      }
+      return true;
+    }
+
+    private void add(List<double[]> lines, Vec a, Vec b) {
+      double[] l = LineDrawing.line(eye, a.minus(zero), b.minus(zero));
+      double[] in = Clip.segment(l, frame);
+      if (in != null && Math.hypot(in[2] - in[0], in[3] - in[1]) >= SeenEdges.SHORT) {
+        lines.add(in);
+      }
+    }
+
+    private List<double[]> outline(Seen s) {
+      Pose pose = s.body.pose();
+      double du = eye.u(pose.at().minus(zero));
+      double dv = eye.v(pose.at());
+      List<double[]> rings = new ArrayList<>();
+      for (double[] ring : shape(s.body.mesh(), eye.within(pose)).lines().outlines()) {
+        double[] moved = ring.clone();
+        for (int i = 0; i < moved.length; i += 2) {
+          moved[i] += du;
+          moved[i + 1] += dv;
+        }
+        rings.add(moved);
+      }
+      return rings;
+    }
+
+    // ---- measures
+
+    private void measures(List<Label> labels, List<Dimension> out) {
+      double h = shell.height();
+      if (section) {
+        double left = frame.getMinX();
+        vertical(
+            out,
+            left,
+            0,
+            h,
+            1,
+            shell.stage() == null ? "Height of the ceiling" : "Height to the grid",
+            Map.of("do", "build"),
+            "height");
+        for (var p : shell.platforms()) {
+          Envelope e = new Envelope();
+          p.outline().forEach(c -> e.expandToInclude(eye.u(c.at(0)), 0));
+          labels.add(
+              new Label("height", "+" + unit.text(p.height()), e.centre().x, -p.height() - 0.08));
+        }
+        for (var b : shell.bars()) {
+          if (eye.right().x() != 0) {
+            labels.add(
+                new Label(
+                    "note",
+                    b.id() + " at " + unit.text(b.trim()),
+                    eye.u(new Vec(b.x(), 0, b.z())),
+                    -b.trim() - 0.12));
+          }
+        }
+        return;
+      }
+      boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(wall.name()));
+      vertical(
+          out,
+          0,
+          Math.max(0, wall.base()),
+          wall.height(),
+          1,
+          partition ? "Height of the " + wall.name() : "Height of the ceiling",
+          partition ? Map.of("do", "partition", "part", wall.name()) : Map.of("do", "build"),
+          "height");
+      new ShellPlan.Chains(shell, unit, out).below(wall, Math.max(0, -wall.base()));
+      for (Opening o : shell.openings()) {
+        if (!o.wall().equals(wall.name())) {
+          continue;
+        }
+        Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
+        double u = o.from() + o.width() / 2;
+        vertical(out, u, o.sill(), o.head(), 0, "Height of the " + o.words(), edit, "height");
+        if (o.sill() > 0) {
+          vertical(out, u, 0, o.sill(), 0, "Sill of the " + o.words(), edit, "sill");
+        }
+      }
+    }
+
+    private void vertical(
+        List<Dimension> out,
+        double u,
+        double from,
+        double to,
+        int level,
+        String label,
+        Map<String, Object> edit,
+        String slot) {
+      out.add(
+          new Dimension(u, -from, u, -to, -1, 0, level, unit.fine(to - from), label, edit, slot));
+    }
+  }
+}

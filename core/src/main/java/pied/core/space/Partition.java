@@ -1,0 +1,40 @@
+package pied.core.space;
+
+/**
+ * A free-standing wall.
+ *
+ * @param id its name, such as "partition 1"
+ * @param from one end of its middle line
+ * @param thickness metres
+ * @param height metres
+ */
+public record Partition(String id, Spot from, Spot to, double thickness, double height) {
+  public double length() {
+    return from.distance(to);
+  }
+
+  /** Its face on the right as one walks from the first end to the second. */
+  public Wall face() {
+    return face(from, to);
+  }
+
+  /** Its other face. */
+  public Wall back() {
+    return face(to, from);
+  }
+
+  private Wall face(Spot a, Spot b) {
+    Wall axis = new Wall(id, a, b, a, b, thickness, 0, height);
+    double half = thickness / 2;
+    double length = axis.length();
+    return new Wall(
+        id,
+        axis.spot(0, half),
+        axis.spot(length, half),
+        axis.spot(0, -half),
+        axis.spot(length, -half),
+        thickness,
+        0,
+        height);
+  }
+}

@@ -1,0 +1,313 @@
+package pied.core.space;
+
+import java.util.List;
+import java.util.Locale;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.valid.IsValidOp;
+import pied.core.Refusal;
+
+/** Whether a shell can be built; if not, why. */
+public final class ShellCheck {
+  /** Most corners an outline may have. */
+  public static final int MOST_CORNERS = 500;
+
+  /** Most parts of one sort. */
+  private static final int MOST_PARTS = 500;
+
+  /** Greatest measure of anything, metres. */
+  public static final double MOST = 100;
+
+  private final Shell shell;
+
+  private ShellCheck(Shell shell) {
+    this.shell = shell;
+  }
+
+  /**
+   * The shell itself.
+   *
+   * @throws Refusal if it cannot be built, in words
+   */
+  public static Shell checked(Shell shell) {
+    new ShellCheck(shell).check();
+    return shell;
+  }
+
+  private void check() {
+    outline("The outline", shell.outline());
+    measure("The ceiling is to be", shell.height(), 0.5, MOST, "high");
+    measure("The walls are to be", shell.thickness(), 0.01, 3, "thick");
+    shell
+        .thicknesses()
+        .forEach((wall, t) -> measure("Wall " + wall + " is to be", t, 0, 3, "thick"));
+    if (shell.skirting() != null) {
+      measure("The skirting is to be", shell.skirting().height(), 0.005, 1, "high");
+      measure("The skirting is to be", shell.skirting().depth(), 0.001, 0.2, "deep");
+    }
+    most(shell.openings(), "openings");
+    most(shell.partitions(), "partitions");
+    most(shell.columns(), "columns");
+    most(shell.platforms(), "platforms");
+    most(shell.flights(), "flights");
+    most(shell.bars(), "bars");
+    stage();
+    shell.walls().forEach(this::wall);
+    shell.partitions().forEach(this::partition);
+    shell.openings().forEach(this::opening);
+    for (Column c : shell.columns()) {
+      measure("The " + c.id() + " is to be", c.width(), 0.02, 10, "wide");
+      measure("The " + c.id() + " is to be", c.depth(), 0.02, 10, "deep");
+      within(c.id(), List.of(c.at()));
+    }
+    for (Platform p : shell.platforms()) {
+      outline("The outline of " + p.id(), p.outline());
+      measure("The " + p.id() + " is to be", p.height(), 0.01, shell.height() - 0.1, "high");
+      if (!shell.holds(p.outline())) {
+        throw new Refusal(
+            "The " + p.id() + " would reach beyond " + words() + "; make it smaller or move it.");
+      }
+    }
+    shell.flights().forEach(this::flight);
+    shell.bars().forEach(this::bar);
+  }
+
+  private String words() {
+    return shell.stage() == null ? "the room" : "the stage";
+  }
+
+  private static void most(List<?> parts, String words) {
+    if (parts.size() > MOST_PARTS) {
+      throw new Refusal("A space may have up to " + MOST_PARTS + " " + words + ".");
+    }
+  }
+
+  private static void measure(String what, double v, double least, double most, String how) {
+    if (!(v >= least && v <= most)) {
+      throw new Refusal(
+          what + " " + m(v) + " " + how + "; it can be " + m(least) + " to " + m(most) + ".");
+    }
+  }
+
+  /** A length in a message. */
+  static String m(double v) {
+    String s = String.format(Locale.ROOT, "%.3f", v);
+    return (s.endsWith("0") ? s.substring(0, s.length() - 1) : s) + " m";
+  }
+
+  /**
+   * Looks at the outline alone.
+   *
+   * @throws Refusal if it is none
+   */
+  public static void outline(Shell shell) {
+    outline("The outline", shell.outline());
+  }
+
+  private static void outline(String what, List<Spot> corners) {
+    int n = corners.size();
+    if (n > MOST_CORNERS) {
+      throw new Refusal(what + " has " + n + " corners; Pied builds up to " + MOST_CORNERS + ".");
+    }
+    if (n < 3) {
+      throw new Refusal(what + " needs at least three corners.");
+    }
+    for (int i = 0; i < n; i++) {
+      Spot p = corners.get(i);
+      if (!(Math.abs(p.x()) <= 1000 && Math.abs(p.z()) <= 1000)) {
+        throw new Refusal(what + " has a corner out of all measure.");
+      }
+      if (p.distance(corners.get((i + 1) % n)) < 0.005) {
+        throw new Refusal(
+            what
+                + " has two corners on one place, "
+                + m(p.x())
+                + " across, "
+                + m(p.z())
+                + " deep.");
+      }
+    }
+    Polygon figure = Shell.polygon(corners);
+    IsValidOp valid = new IsValidOp(figure);
+    if (!valid.isValid()) {
+      Coordinate c = valid.getValidationError().getCoordinate();
+      throw new Refusal(what + " crosses itself at " + m(c.x) + " across, " + m(c.y) + " deep.");
+    }
+    if (figure.getArea() < 0.01) {
+      throw new Refusal(what + " encloses nothing.");
+    }
+    if (figure.getEnvelopeInternal().getWidth() > 200
+        || figure.getEnvelopeInternal().getHeight() > 200) {
+      throw new Refusal(what + " is larger than 200 m.");
+    }
+  }
+
+  private void wall(Wall w) {
+    if (w.open()) {
+      return;
+    }
+    double outer = w.station(w.outerTo()) - w.station(w.outerFrom());
+    if (w.length() < w.thickness() || outer < 0.001) {
+      throw new Refusal(
+          "Wall "
+              + w.name()
+              + " is "
+              + m(w.length())
+              + " long, too short for its thickness of "
+              + m(w.thickness())
+              + ".");
+    }
+  }
+
+  private void partition(Partition p) {
+    measure("The " + p.id() + " is to be", p.thickness(), 0.005, 3, "thick");
+    measure("The " + p.id() + " is to be", p.height(), 0.1, shell.height(), "high");
+    if (p.length() < p.thickness()) {
+      throw new Refusal(
+          "The "
+              + p.id()
+              + " is "
+              + m(p.length())
+              + " long, shorter than its thickness of "
+              + m(p.thickness())
+              + ".");
+    }
+    within(p.id(), List.of(p.from(), p.to()));
+  }
+
+  private void within(String what, List<Spot> points) {
+    for (Spot p : points) {
+      if (!shell
+          .floor()
+          .buffer(1e-4)
+          .covers(Shell.PLANE.createPoint(new Coordinate(p.x(), p.z())))) {
+        throw new Refusal("The " + what + " would stand outside " + words() + ".");
+      }
+    }
+  }
+
+  private void opening(Opening o) {
+    Wall w = shell.wall(o.wall());
+    if (w == null || w.open()) {
+      throw new Refusal("There is no wall " + o.wall() + " to set the " + o.words() + " in.");
+    }
+    String name = Character.isUpperCase(w.name().charAt(0)) ? "wall " + w.name() : w.name();
+    measure("The " + o.words() + " is to be", o.width(), 0.05, MOST, "wide");
+    measure("The " + o.words() + " is to be", o.height(), 0.05, MOST, "high");
+    if (o.from() < -1e-9 || o.to() > w.length() + 1e-9) {
+      double beyond = Math.max(-o.from(), o.to() - w.length());
+      throw new Refusal(
+          "The "
+              + o.words()
+              + " does not fit into "
+              + name
+              + ": it would reach "
+              + m(beyond)
+              + " beyond its end.");
+    }
+    if (o.sill() < -1e-9 || o.head() > w.height() + 1e-9) {
+      throw new Refusal(
+          "The "
+              + o.words()
+              + " does not fit into "
+              + name
+              + ", which is "
+              + m(w.height())
+              + " high: it would reach from "
+              + m(o.sill())
+              + " to "
+              + m(o.head())
+              + ".");
+    }
+    if (o.kind() == Opening.Kind.niche && o.depth() > w.thickness() - 0.01) {
+      throw new Refusal(
+          "The niche is "
+              + m(o.depth())
+              + " deep; "
+              + name
+              + " is only "
+              + m(w.thickness())
+              + " thick.");
+    }
+    for (Opening other : shell.openings()) {
+      if (other != o
+          && other.wall().equals(o.wall())
+          && other.from() < o.to() - 1e-9
+          && o.from() < other.to() - 1e-9
+          && other.sill() < o.head() - 1e-9
+          && o.sill() < other.head() - 1e-9) {
+        throw new Refusal(
+            "The "
+                + o.words()
+                + " would overlap the "
+                + other.words()
+                + " that is "
+                + m(other.from())
+                + " to "
+                + m(other.to())
+                + " along "
+                + name
+                + ".");
+      }
+    }
+  }
+
+  private void flight(Flight f) {
+    measure("The " + f.id() + " are to be", f.width(), 0.1, MOST, "wide");
+    measure("A going of " + f.id() + " is to be", f.going(), 0.05, MOST, "deep");
+    if (f.count() < 1 || f.count() > 200) {
+      throw new Refusal("A flight has 1 to 200 treads, not " + f.count() + ".");
+    }
+    measure("A riser of " + f.id() + " is to be", f.riser(), 0.01, MOST, "high");
+    measure("The top of " + f.id() + " is to be", f.top(), 0.01, shell.height() - 0.1, "high");
+    if (!shell.holds(f.outline())) {
+      throw new Refusal(
+          "The " + f.id() + " would reach beyond " + words() + "; make it shorter or move it.");
+    }
+  }
+
+  private void bar(Bar b) {
+    measure("The " + b.id() + " is to be", b.length(), 0.1, MOST, "long");
+    measure("The trim of " + b.id() + " is to be", b.trim(), 0.1, shell.height() - 0.03, "high");
+    var e = shell.floor().getEnvelopeInternal();
+    if (b.z() < e.getMinY()
+        || b.z() > e.getMaxY()
+        || b.x() - b.length() / 2 < e.getMinX() - 1e-6
+        || b.x() + b.length() / 2 > e.getMaxX() + 1e-6) {
+      throw new Refusal("The " + b.id() + " would reach beyond " + words() + ".");
+    }
+  }
+
+  private void stage() {
+    Stage s = shell.stage();
+    if (s == null) {
+      return;
+    }
+    measure("The stage floor is to be", s.level(), 0, 10, "above the auditorium");
+    if (!(s.rake() >= 0 && s.rake() <= 0.25)) {
+      throw new Refusal(
+          "A rake of "
+              + String.format(Locale.ROOT, "%.1f", s.rake() * 100)
+              + " % cannot be built; it can be 0 to 25 %.");
+    }
+    if (s.apron() != null) {
+      measure("The apron is to be", s.apron().width(), 0.1, MOST, "wide");
+      measure("The apron is to be", s.apron().depth(), 0.05, 30, "deep");
+      measure(
+          "The front edge is to draw back",
+          s.apron().curve(),
+          0,
+          Math.min(s.apron().depth() - 0.01, s.apron().width() / 2),
+          "at the sides");
+    }
+    if (s.seats() != null) {
+      measure("The first row is to be", s.seats().first(), 0.3, MOST, "from the stage");
+      measure("The rows are to be", s.seats().pitch(), 0.5, 5, "apart");
+      measure("A row is to rise", s.seats().rise(), 0, 1, "above the one before");
+      measure("A row is to be", s.seats().width(), 0.5, MOST, "wide");
+      if (s.seats().rows() < 1 || s.seats().rows() > 100) {
+        throw new Refusal("There can be 1 to 100 rows, not " + s.seats().rows() + ".");
+      }
+    }
+  }
+}

@@ -1,0 +1,88 @@
+package pied.server.web;
+
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import pied.core.Refusal;
+import pied.core.caption.ShellList;
+import pied.core.drawing.Elevation;
+import pied.core.drawing.Elevations;
+import pied.core.drawing.ShellPlan;
+import pied.core.edit.Amount;
+import pied.core.edit.Drafting;
+import pied.core.format.Glb;
+import pied.core.space.Shell;
+import pied.core.space.Spot;
+import pied.core.units.LengthUnit;
+import pied.server.api.Answers.DraftAnswer;
+import pied.server.api.Answers.DraftRequest;
+import pied.server.api.Answers.ElevationView;
+import pied.server.api.Answers.FloorHeight;
+import pied.server.api.Answers.ShellSheet;
+import pied.server.store.SpaceStore;
+
+/** What a space is made of, and drawings of it. */
+@RestController
+@RequestMapping("/api")
+class ShellController {
+  private final SpaceStore store;
+  private final Elevations elevations = new Elevations();
+
+  ShellController(SpaceStore store) {
+    this.store = store;
+  }
+
+  /** The plan of the bare room. */
+  @GetMapping("/spaces/{id}/plan")
+  ShellPlan plan(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
+    return ShellPlan.of(store.space(id), store.name(id), LengthUnit.of(unit));
+  }
+
+  /** What one sees looking at a wall, or into the space where it is cut. */
+  @GetMapping("/spaces/{id}/elevation")
+  ElevationView elevation(
+      @PathVariable String id,
+      @RequestParam Elevation.Way way,
+      @RequestParam(required = false) String wall,
+      @RequestParam(required = false) String at,
+      @RequestParam(defaultValue = "m") String unit) {
+    LengthUnit u = LengthUnit.of(unit);
+    Double where = at == null || at.isBlank() ? null : Amount.typed(at).metres(u);
+    return new ElevationView(
+        elevations.draw(store.space(id), new Elevation.Look(way, wall, where), u));
+  }
+
+  /** Everything the shell is made of. */
+  @GetMapping("/spaces/{id}/shell")
+  ShellSheet shellSheet(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
+    return new ShellSheet(ShellList.of(store.space(id), LengthUnit.of(unit)));
+  }
+
+  /** Where the next corner goes of a figure that is being drawn; nothing is stored. */
+  @PostMapping("/spaces/{id}/draft")
+  DraftAnswer draft(@PathVariable String id, @RequestBody DraftRequest r) {
+    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    if (r.question() == null) {
+      throw new Refusal("The request has no question.");
+    }
+    Shell into = Boolean.TRUE.equals(r.outline()) ? null : store.space(id).shell();
+    return new DraftAnswer(Drafting.next(into, r.question(), unit));
+  }
+
+  /** Height of the floor at a point of the plan, for walking over it. */
+  @GetMapping("/spaces/{id}/floor")
+  FloorHeight floor(@PathVariable String id, @RequestParam double x, @RequestParam double z) {
+    double y = store.space(id).shell().floorAt(new Spot(x, z));
+    return new FloorHeight(Double.isNaN(y) ? null : y);
+  }
+
+  /** The bare room as a model: a node for the floor, the ceiling, every wall, door and window. */
+  @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
+  byte[] shell(@PathVariable String id) {
+    return Glb.write(store.space(id).shellBodies(), store.view(id).colours());
+  }
+}
