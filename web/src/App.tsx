@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { SheetPage } from "./sheet/SheetPage";
 import { Start } from "./start/Start";
+import { abandon } from "./state/draft";
 import { useSheet } from "./state/sheet";
 
 /** The address after # names the space that is open. */
@@ -21,6 +22,7 @@ export function App() {
   const [failed, setFailed] = useState<string | null>(null);
   useEffect(() => {
     setFailed(null);
+    abandon();
     useSheet.getState().close();
     if (id) {
       useSheet

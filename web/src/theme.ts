@@ -44,7 +44,10 @@ export const theme = createTheme({
         "html, body, #root": { height: "100%" },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: { root: { fontFamily: "inherit" } },
+    },
     MuiButton: { styleOverrides: { root: { minWidth: 0, padding: "3px 10px" } } },
     MuiTooltip: {
       defaultProps: { enterDelay: 500, disableInteractive: true },

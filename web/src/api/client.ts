@@ -27,18 +27,35 @@ async function call<R>(path: string, body?: unknown): Promise<R> {
   return answer.json();
 }
 
+export const UPRIGHT: T.Lean = { toward: 0, by: 0 };
+
+/** A look into the space as asked for; what is missing is as usual. */
+export type LookDraft = { way: T.LookWay; wall?: string; at?: string | number };
+
+/** Measures of a new space as typed; what is missing is as usual. */
+export type NewSpaceDraft = { name: string; unit: string } & Partial<Omit<T.NewSpace, "stage">> & {
+    stage?: Partial<T.OfStage>;
+  };
+
+export type DraftQuestion = Pick<T.DraftQuestion, "corners" | "pointer"> & Partial<T.DraftQuestion>;
+
 /** An edit on its way out; what core leaves to choice may be missing. */
 export type EditDraft = { do: T.Edit["do"]; [name: string]: unknown };
 
 const query = (values: Record<string, string | number>) =>
   "?" + new URLSearchParams(Object.entries(values).map(([k, v]) => [k, String(v)])).toString();
 
+/** What is missing is not asked for. */
+const some = (values: Record<string, string | number | null | undefined>) =>
+  query(Object.fromEntries(Object.entries(values).filter(([, v]) => v != null)) as Record<string, string>);
+
 const sized = (s: T.Size) => ({ width: s.width, depth: s.depth, height: s.height });
 
 export const api = {
   projects: () => call<T.ProjectView[]>("/projects"),
   newProject: (name: string) => call<T.ProjectView>("/projects", { name }),
-  newSpace: (project: string, space: T.NewSpace) => call<T.SpaceName>(`/projects/${project}/spaces`, space),
+  newSpace: (project: string, space: NewSpaceDraft) =>
+    call<T.SpaceName>(`/projects/${project}/spaces`, space),
   space: (id: string) => call<T.SpaceView>(`/spaces/${id}`),
   catalog: (text: string, kind: string, unit: string) =>
     call<T.CatalogPage>("/catalog" + query({ text, kind, unit })),
@@ -52,10 +69,22 @@ export const api = {
     call<T.ReachView[]>(`/spaces/${id}/pieces/${piece}/reach` + query({ unit })),
   snags: (id: string) => call<T.Snags>(`/spaces/${id}/snags`),
   schedule: (id: string, unit: string) => call<T.Schedule>(`/spaces/${id}/schedule` + query({ unit })),
-  caption: (id: string, pieces: string[], unit: string) =>
-    call<T.CaptionView>(`/spaces/${id}/caption` + query({ pieces: pieces.join(","), unit })),
-  lines: (article: string, size: T.Size, view: "plan" | "front") =>
-    call<T.LineDrawing>(`/shapes/${article}/lines` + query({ ...sized(size), view })),
+  caption: (id: string, pieces: string[], part: string | null, unit: string) =>
+    call<T.CaptionView>(
+      `/spaces/${id}/caption` + query({ pieces: pieces.join(","), part: part ?? "", unit }),
+    ),
+  lines: (article: string, size: T.Size, from: "plan" | number, turn = 0, lean: T.Lean = UPRIGHT) =>
+    call<T.LineDrawing>(
+      `/shapes/${article}/lines` + query({ ...sized(size), from, turn, toward: lean.toward, by: lean.by }),
+    ),
+  plan: (id: string, unit: string) => call<T.ShellPlan>(`/spaces/${id}/plan` + query({ unit })),
+  shellSheet: (id: string, unit: string) => call<T.ShellSheet>(`/spaces/${id}/shell` + query({ unit })),
+  elevation: (id: string, look: LookDraft, unit: string) =>
+    call<T.ElevationView>(`/spaces/${id}/elevation` + some({ ...look, unit })).then((a) => a.elevation),
+  draft: (id: string, question: DraftQuestion, outline: boolean, unit: string) =>
+    call<T.DraftAnswer>(`/spaces/${id}/draft`, { question, outline, unit }).then((a) => a.answer),
+  floor: (id: string, x: number, z: number) => call<T.FloorHeight>(`/spaces/${id}/floor` + query({ x, z })),
   meshUrl: (article: string, size: T.Size) => `/api/shapes/${article}/mesh.glb` + query(sized(size)),
-  shellUrl: (space: string) => `/api/spaces/${space}/shell.glb`,
+  /** The revision only keeps what was fetched before from being taken for the shell of now. */
+  shellUrl: (space: string, at: number) => `/api/spaces/${space}/shell.glb?at=${at}`,
 };

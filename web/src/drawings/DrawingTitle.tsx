@@ -1,19 +1,77 @@
-import Typography from "@mui/material/Typography";
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import { useState, type ReactNode } from "react";
+import { useSheet } from "../state/sheet";
+import { alone, drawings, openDrawing, wordsOf } from "../state/views";
 
-export function DrawingTitle({ text }: { text: string }) {
+/** The name of a drawing; a click offers the others. Beside it, what else can be set for this drawing. */
+export function DrawingTitle({ name, children }: { name: string; children?: ReactNode }) {
+  const space = useSheet((s) => s.space)!;
+  const two = useSheet((s) => s.large.length > 1);
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const button = {
+    fontSize: 12,
+    lineHeight: "20px",
+    px: 0.75,
+    color: "text.secondary",
+    bgcolor: "background.default",
+    borderRadius: 0.5,
+    "&:hover, &:focus-visible": { color: "text.primary", bgcolor: "background.paper" },
+  };
   return (
-    <Typography
-      variant="caption"
+    <Box
+      onPointerDown={(e) => e.stopPropagation()}
+      onPointerUp={(e) => e.stopPropagation()}
+      onPointerMove={(e) => e.stopPropagation()}
+      onDoubleClick={(e) => e.stopPropagation()}
       sx={{
         position: "absolute",
-        left: 10,
-        top: 6,
-        zIndex: 2,
-        color: "text.secondary",
+        left: 6,
+        right: 6,
+        top: 3,
+        zIndex: 3,
+        display: "flex",
+        flexWrap: "wrap",
+        gap: 0.5,
+        alignItems: "center",
         pointerEvents: "none",
+        "& > *": { pointerEvents: "auto" },
       }}
     >
-      {text}
-    </Typography>
+      <ButtonBase
+        aria-label={"Drawing: " + wordsOf(name)}
+        aria-haspopup="menu"
+        onClick={(e) => setAt(e.currentTarget)}
+        sx={{ ...button, fontWeight: 600 }}
+      >
+        {wordsOf(name)}&nbsp;<span aria-hidden>▾</span>
+      </ButtonBase>
+      {children}
+      <Box sx={{ flex: 1, pointerEvents: "none !important" }} />
+      <ButtonBase
+        aria-label={two ? wordsOf(name) + " alone" : "A second drawing beside"}
+        onClick={() => alone(name)}
+        sx={button}
+      >
+        {two ? "alone" : "two"}
+      </ButtonBase>
+      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
+        {drawings(space).map((d) => (
+          <MenuItem
+            key={d.name}
+            dense
+            selected={d.name === name}
+            onClick={() => {
+              setAt(null);
+              openDrawing(d.name, name);
+            }}
+          >
+            {d.words}
+          </MenuItem>
+        ))}
+      </Menu>
+    </Box>
   );
 }

@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { memo } from "react";
 import { api } from "../api/client";
 import type { Piece } from "../api/types.gen";
-import { ring } from "./paths";
+import { ring, segments } from "./paths";
 import { tapeMarks } from "./tape";
 
 /** One piece on the plan. The lines are core's; here they are only put in their place. */
@@ -14,27 +14,29 @@ export const PieceLines = memo(function PieceLines(props: {
   lead: boolean;
   hovered: boolean;
   inHand: boolean;
+  /** In a thumbnail: the outline only. */
+  small?: boolean;
 }) {
   const { palette } = useTheme();
   const { piece, scale } = props;
   const { size } = piece;
   const lines = useQuery({
-    queryKey: ["lines", piece.article, size.width, size.depth, size.height, "plan"],
-    queryFn: () => api.lines(piece.article, size, "plan"),
+    queryKey: ["lines", piece.article, size.width, size.depth, size.height, "plan", piece.lean],
+    queryFn: () => api.lines(piece.article, size, "plan", 0, piece.lean),
     placeholderData: (before) => before,
   }).data;
-  const hangs = piece.on.kind === "ceiling";
+  const hangs = piece.on.kind === "ceiling" || piece.on.kind === "bar";
   const marked = props.selected || props.inHand;
   const stroke = props.inHand
     ? palette.secondary.main
     : props.hovered
       ? palette.primary.main
       : palette.text.primary;
-  const fine = Math.max(size.width, size.depth) * scale > 24;
+  const fine = !props.small && Math.max(size.width, size.depth) * scale > 24;
   return (
     <g
       transform={`translate(${piece.at.x} ${piece.at.z}) rotate(${-piece.turn})`}
-      data-piece={piece.id}
+      data-piece={props.small ? undefined : piece.id}
       data-name={piece.name}
     >
       {lines && (
@@ -44,14 +46,14 @@ export const PieceLines = memo(function PieceLines(props: {
             fill={hangs ? "none" : palette.background.default}
             fillRule="evenodd"
             stroke={stroke}
-            strokeWidth={props.hovered ? 1.75 : 1.25}
+            strokeWidth={props.small ? 0.5 : props.hovered ? 1.75 : 1.25}
             strokeDasharray={hangs ? "4 3" : undefined}
             vectorEffect="non-scaling-stroke"
             pointerEvents={hangs ? "stroke" : undefined}
           />
           {fine && !hangs && (
             <path
-              d={lines.lines.map((l) => `M${l[0]} ${l[1]}L${l[2]} ${l[3]}`).join("")}
+              d={segments(lines.lines)}
               fill="none"
               stroke={stroke}
               strokeOpacity={0.45}
@@ -64,9 +66,7 @@ export const PieceLines = memo(function PieceLines(props: {
       )}
       {marked && (
         <path
-          d={tapeMarks(size.width, size.depth, 6 / scale, Math.min(0.14, 10 / scale))
-            .map((l) => `M${l[0]} ${l[1]}L${l[2]} ${l[3]}`)
-            .join("")}
+          d={segments(tapeMarks(size.width, size.depth, 6 / scale, Math.min(0.14, 10 / scale)))}
           fill="none"
           stroke={palette.secondary.main}
           strokeWidth={props.lead || props.inHand ? 3 : 2}

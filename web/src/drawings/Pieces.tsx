@@ -1,14 +1,14 @@
 import { useThree } from "@react-three/fiber";
 import { useQuery } from "@tanstack/react-query";
 import { useLayoutEffect, useMemo, useRef } from "react";
-import { InstancedMesh, Matrix4, Quaternion, Vector3 } from "three";
+import { InstancedMesh, Matrix4, Vector3 } from "three";
 import { api } from "../api/client";
 import type { Finish, Piece } from "../api/types.gen";
 import { shown, useSheet } from "../state/sheet";
+import { rotation } from "./rotation";
 import { useShape, type Part } from "./shapes";
 
 type Finishes = { [part: string]: Finish };
-const UP = new Vector3(0, 1, 0);
 
 /** All pieces; those of one shape and finish are drawn in one go. */
 export function Pieces() {
@@ -61,11 +61,7 @@ function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; fini
     const m = mesh.current!;
     const at = new Matrix4();
     pieces.forEach((p, i) => {
-      at.compose(
-        new Vector3(p.at.x, p.at.y, p.at.z),
-        new Quaternion().setFromAxisAngle(UP, (p.turn * Math.PI) / 180),
-        new Vector3(1, 1, 1),
-      );
+      at.compose(new Vector3(p.at.x, p.at.y, p.at.z), rotation(p), new Vector3(1, 1, 1));
       m.setMatrixAt(i, at);
     });
     m.instanceMatrix.needsUpdate = true;

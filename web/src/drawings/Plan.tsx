@@ -1,169 +1,208 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
-import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
-import type { Piece } from "../api/types.gen";
-import { GHOST, pick, placeEdit, putDown } from "../state/commands";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
+import { api, type EditDraft } from "../api/client";
+import type { Piece, ShellPlan } from "../api/types.gen";
+import { buildAt, GHOST, pick, placeEdit, putDown, toolEdit } from "../state/commands";
+import { pointAt, setCorner, useDraft } from "../state/draft";
 import { shown, useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
+import { openDrawing } from "../state/views";
+import { Dimensions } from "./Dimensions";
+import { DraftLayer } from "./DraftLayer";
 import { DrawingTitle } from "./DrawingTitle";
+import { Inks, PartMark } from "./Inks";
+import { Labels } from "./Labels";
 import { PieceLines } from "./PieceLines";
-import { ReachLabel } from "./ReachLabel";
-import { ring } from "./paths";
-import { useReach } from "./useReach";
-
-/** Where the sheet lies under the window: its middle in metres, and pixels a metre. */
-interface Eye {
-  x: number;
-  z: number;
-  scale: number;
-}
+import { AudienceMark, Grid, NorthMark, ScaleBar } from "./marks";
+import { Reaches } from "./Reaches";
+import { usePaper, type Eye } from "./usePaper";
 
 const CARRY = 4;
+/** Pixels within which the pointer means a mark or a wall. */
+const NEAR = 14;
+/** Pixels left free around the plan for its dimension chains. */
+const MARGIN = 46;
+
+/** The plan of the bare room, in the unit chosen; while something is built, as it would be. */
+export function usePlan(): ShellPlan | undefined {
+  const space = useSheet((s) => s.space)!;
+  const unit = useSheet((s) => s.unit);
+  const trial = useSheet((s) => s.hand?.plan);
+  const plan = useQuery({
+    queryKey: ["plan", space.id, space.revision, unit],
+    queryFn: () => api.plan(space.id, unit),
+    placeholderData: (before) => before,
+  }).data;
+  return trial ?? plan;
+}
+
+/** Pieces from the lowest to the highest, as they are shown. */
+export function useStack(): Piece[] {
+  const pieces = useSheet((s) => s.pieces);
+  const ghosts = useSheet((s) => s.ghosts);
+  return useMemo(
+    () => shown(pieces, ghosts).sort((a, b) => a.at.y + a.size.height - b.at.y - b.size.height),
+    [pieces, ghosts],
+  );
+}
+
+interface Press {
+  x: number;
+  y: number;
+  piece: string | null;
+  part: string | null;
+  what: "click" | "pan" | "carry";
+  eye: Eye;
+  edit?: EditDraft;
+}
+
+const named = (e: { target: EventTarget }, kind: "piece" | "part") =>
+  (e.target as Element).closest(`[data-${kind}]`)?.getAttribute(`data-${kind}`) ?? null;
 
 /** The plan: everything seen from above, as lines that core drew. */
 export function Plan() {
   const { palette } = useTheme();
   const space = useSheet((s) => s.space)!;
-  const pieces = useSheet((s) => s.pieces);
-  const ghosts = useSheet((s) => s.ghosts);
   const selection = useSheet((s) => s.selection);
+  const part = useSheet((s) => s.part);
   const hover = useSheet((s) => s.hover);
+  const ghosts = useSheet((s) => s.ghosts);
   const placing = useSheet((s) => s.placing);
+  const tool = useSheet((s) => s.tool);
+  const hand = useSheet((s) => s.hand);
   const fit = useSheet((s) => s.fit);
-  const frame = useRef<HTMLDivElement>(null);
-  const [window_, setWindow] = useState({ w: 0, h: 0 });
-  const [eye, setEye] = useState<Eye | null>(null);
-  const last = useRef<{ x: number; z: number } | null>(null);
-
+  const tab = useSheet((s) => s.tab);
+  const purpose = useDraft((s) => s.purpose);
+  const [hoverPart, setHoverPart] = useState<string | null>(null);
+  const paper = usePaper();
+  const { frame, size, eye, setEye, look, toPaper } = paper;
+  const eyeNow = useRef(eye);
   useEffect(() => {
-    const watch = new ResizeObserver(([e]) => setWindow({ w: e.contentRect.width, h: e.contentRect.height }));
-    watch.observe(frame.current!);
-    return () => watch.disconnect();
-  }, []);
-
-  const look = useCallback(
-    (points: { x: number; z: number }[], margin: number) => {
-      const xs = points.map((p) => p.x);
-      const zs = points.map((p) => p.z);
-      const [x0, x1] = [Math.min(...xs) - margin, Math.max(...xs) + margin];
-      const [z0, z1] = [Math.min(...zs) - margin, Math.max(...zs) + margin];
-      setEye({
-        x: (x0 + x1) / 2,
-        z: (z0 + z1) / 2,
-        scale: Math.min(window_.w / (x1 - x0), (window_.h - 40) / (z1 - z0)),
-      });
-    },
-    [window_.w, window_.h],
-  );
+    eyeNow.current = eye;
+  }, [eye]);
+  const plan = usePlan();
+  const order = useStack();
+  const last = useRef<{ x: number; z: number } | null>(null);
 
   // shows everything at first and when asked to; not when something changes
   const looked = useRef({ at: -1, w: 0, h: 0 });
   useEffect(() => {
-    if (window_.w === 0) return;
+    if (size.w === 0 || !plan) return;
     const asked = looked.current.at !== fit.at;
-    if (!asked && looked.current.w === window_.w && looked.current.h === window_.h) return;
-    looked.current = { at: fit.at, w: window_.w, h: window_.h };
+    if (!asked && looked.current.w === size.w && looked.current.h === size.h) return;
+    looked.current = { at: fit.at, w: size.w, h: size.h };
     const { selection: chosen, pieces: all } = useSheet.getState();
     const near = chosen.map((id) => all.get(id)).filter((p): p is Piece => p !== undefined);
     if (fit.what === "selection" && near.length > 0) {
-      look(
-        near.map((p) => p.at),
-        Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8,
-      );
+      const m = Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8;
+      const xs = near.map((p) => p.at.x);
+      const zs = near.map((p) => p.at.z);
+      look([Math.min(...xs) - m, Math.min(...zs) - m, Math.max(...xs) + m, Math.max(...zs) + m], 0);
     } else {
-      look(space.shell.outline, space.shell.thickness + 0.45);
+      look(plan.extent, MARGIN);
     }
-  }, [fit, window_, look, space.shell]);
+  }, [fit, size, look, plan]);
+
+  // while drawing, room is left around, and no corner is lost outside the window
+  const drawn = useDraft((s) => s.corners);
+  useEffect(() => {
+    const view = eyeNow.current;
+    if (purpose !== "outline" || !plan || !view) return;
+    const half = { x: size.w / 2 / view.scale - 0.2, y: size.h / 2 / view.scale - 0.2 };
+    const lost = drawn.some((c) => Math.abs(c.x - view.x) > half.x || Math.abs(c.z - view.y) > half.y);
+    if (drawn.length > 0 && !lost) return;
+    const [x0, z0, x1, z1] = plan.extent;
+    const [w, d] = drawn.length === 0 ? [(x1 - x0) / 2, (z1 - z0) / 2] : [1, 1];
+    const xs = [x0 - w, x1 + w, ...drawn.flatMap((c) => [c.x - 2, c.x + 2])];
+    const zs = [z0 - d, z1 + d, ...drawn.flatMap((c) => [c.z - 2, c.z + 2])];
+    look([Math.min(...xs), Math.min(...zs), Math.max(...xs), Math.max(...zs)], 10);
+  }, [purpose, drawn, plan, look, size.w, size.h]);
 
   const toPlan = (e: { clientX: number; clientY: number }) => {
-    const box = frame.current!.getBoundingClientRect();
-    return {
-      x: eye!.x + (e.clientX - box.left - window_.w / 2) / eye!.scale,
-      z: eye!.z + (e.clientY - box.top - window_.h / 2) / eye!.scale,
-    };
+    const p = toPaper(e);
+    return { x: p.x, z: p.y };
   };
-  const toPixel = (x: number, z: number) => ({
-    left: (x - eye!.x) * eye!.scale + window_.w / 2,
-    top: (z - eye!.z) * eye!.scale + window_.h / 2,
-  });
+  const near = () => NEAR / eye!.scale;
 
   useEffect(() => {
-    if (!placing) return;
-    if (last.current) tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
+    if (placing && last.current)
+      tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
   }, [placing]);
 
-  useEffect(() => {
-    const el = frame.current!;
-    const wheel = (e: WheelEvent) => {
-      e.preventDefault();
-      setEye((v) => {
-        if (!v) return v;
-        const box = el.getBoundingClientRect();
-        const scale = Math.min(2000, Math.max(8, v.scale * Math.exp(-e.deltaY * 0.0015)));
-        const px = e.clientX - box.left - box.width / 2;
-        const py = e.clientY - box.top - box.height / 2;
-        return { x: v.x + px / v.scale - px / scale, z: v.z + py / v.scale - py / scale, scale };
-      });
-    };
-    el.addEventListener("wheel", wheel, { passive: false });
-    return () => el.removeEventListener("wheel", wheel);
-  }, []);
-
-  const press = useRef<{
-    x: number;
-    y: number;
-    piece: string | null;
-    what: "click" | "pan" | "carry";
-    eye: Eye;
-    by?: { x: number; z: number };
-  } | null>(null);
+  const press = useRef<Press | null>(null);
 
   const down = (e: PointerEvent) => {
-    if (!eye || placing || e.button === 2) return;
-    const piece = (e.target as Element).closest("[data-piece]")?.getAttribute("data-piece") ?? null;
-    press.current = { x: e.clientX, y: e.clientY, piece, what: "click", eye };
+    if (!eye || placing || tool || e.button === 2) return;
+    press.current = {
+      x: e.clientX,
+      y: e.clientY,
+      piece: purpose ? null : named(e, "piece"),
+      part: purpose ? null : named(e, "part"),
+      what: "click",
+      eye,
+    };
     frame.current!.setPointerCapture(e.pointerId);
   };
   const move = (e: PointerEvent) => {
     if (!eye) return;
+    last.current = toPlan(e);
     if (placing) {
-      last.current = toPlan(e);
       tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
+      return;
+    }
+    if (tool) {
+      tryOut([toolEdit(tool, last.current, near())]);
       return;
     }
     const p = press.current;
     if (!p) {
-      const over = (e.target as Element).closest("[data-piece]")?.getAttribute("data-piece") ?? null;
-      useSheet.getState().point(over);
+      if (purpose) {
+        pointAt(last.current, near(), e.altKey);
+      } else {
+        useSheet.getState().point(named(e, "piece"));
+        setHoverPart(named(e, "piece") ? null : named(e, "part"));
+      }
       return;
     }
     const dx = e.clientX - p.x;
     const dy = e.clientY - p.y;
     if (p.what === "click" && Math.hypot(dx, dy) > CARRY) {
-      p.what = p.piece && selection.includes(p.piece) ? "carry" : "pan";
+      const carries = p.piece ? selection.includes(p.piece) : p.part !== null && p.part === part;
+      p.what = carries ? "carry" : "pan";
     }
     if (p.what === "pan") {
-      setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, z: p.eye.z - dy / p.eye.scale });
+      setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
     } else if (p.what === "carry") {
-      p.by = { x: dx / eye.scale, z: dy / eye.scale };
-      tryOut([{ do: "moveBy", pieces: selection, by: p.by }]);
+      const by = { x: dx / eye.scale, z: dy / eye.scale };
+      p.edit = p.piece
+        ? { do: "moveBy", pieces: selection, by }
+        : { do: "shift", part: p.part, by, free: e.altKey };
+      tryOut([p.edit]);
     }
   };
   const up = (e: PointerEvent) => {
-    if (placing && eye) {
-      void putDown({ at: toPlan(e) }, e.shiftKey);
+    const at = eye && toPlan(e);
+    if (placing && at) {
+      void putDown({ at }, e.shiftKey);
+      return;
+    }
+    if (tool && at) {
+      void buildAt(at, near(), e.shiftKey);
       return;
     }
     const p = press.current;
     press.current = null;
     if (!p) return;
-    if (p.what === "click") {
-      pick(p.piece, e);
-    } else if (p.what === "carry" && p.by) {
-      void useSheet
-        .getState()
-        .edit([{ do: "moveBy", pieces: selection, by: p.by }])
-        .then(giveUp);
+    if (p.what === "click" && purpose && at) {
+      pointAt(at, near(), e.altKey);
+      void setCorner();
+    } else if (p.what === "click") {
+      if (p.piece || !p.part) pick(p.piece, e);
+      else useSheet.getState().selectPart(p.part);
+    } else if (p.what === "carry" && p.edit) {
+      void useSheet.getState().edit([p.edit]).then(giveUp);
     }
   };
 
@@ -180,16 +219,11 @@ export function Plan() {
     return () => removeEventListener("keydown", esc, true);
   }, []);
 
-  const order = useMemo(
-    () => shown(pieces, ghosts).sort((a, b) => a.at.y + a.size.height - b.at.y - b.size.height),
-    [pieces, ghosts],
-  );
   const inHand = new Set(ghosts.map((p) => p.id));
-  const reach = useReach();
-  const plan = space.plan;
-  const transform = eye
-    ? `translate(${window_.w / 2} ${window_.h / 2}) scale(${eye.scale}) translate(${-eye.x} ${-eye.z})`
-    : "";
+  const under = useMemo(() => plan?.inks.filter((i) => !OVER.has(i.style)) ?? [], [plan]);
+  const over = useMemo(() => plan?.inks.filter((i) => OVER.has(i.style)) ?? [], [plan]);
+  const marked = hand?.part ?? part;
+  const corners = !purpose && (tab === "shell" || /^(wall|corner):/.test(part ?? ""));
   return (
     <Box
       ref={frame}
@@ -203,7 +237,7 @@ export function Plan() {
         bgcolor: "background.default",
         overflow: "hidden",
         touchAction: "none",
-        cursor: placing ? "copy" : "default",
+        cursor: purpose ? "crosshair" : placing || tool ? "copy" : "default",
       }}
       onPointerDown={down}
       onPointerMove={move}
@@ -214,48 +248,33 @@ export function Plan() {
       }}
       onPointerLeave={() => {
         last.current = null;
-        if (placing) giveUp();
+        setHoverPart(null);
+        if (placing || tool) giveUp();
         else useSheet.getState().point(null);
       }}
+      onDoubleClick={(e) => {
+        const wall = named(e, "part");
+        if (wall?.startsWith("wall:")) openDrawing(wall);
+      }}
     >
-      <DrawingTitle text="Plan" />
-      {eye && (
-        <svg width={window_.w} height={window_.h} style={{ display: "block" }} data-scale={eye.scale}>
-          <g transform={transform} strokeLinejoin="round" strokeLinecap="round">
-            <path d={ring(plan.floor)} fill={palette.background.paper} />
-            <Grid eye={eye} colour={palette.divider} floor={plan.floor} />
-            {plan.walls.map((w, i) => (
-              <path
-                key={i}
-                d={ring(w)}
-                fill={palette.text.primary}
-                stroke={palette.text.primary}
-                strokeWidth={0.75}
-                vectorEffect="non-scaling-stroke"
-              />
-            ))}
-            {plan.windows.map((l, i) => (
-              <line
-                key={i}
-                x1={l[0]}
-                y1={l[1]}
-                x2={l[2]}
-                y2={l[3]}
-                stroke={palette.text.primary}
-                strokeWidth={1}
-                vectorEffect="non-scaling-stroke"
-              />
-            ))}
-            {plan.doors.map((d, i) => (
-              <path
-                key={i}
-                d={`M${d.hingeX} ${d.hingeZ}L${d.tipX} ${d.tipZ}A${d.radius} ${d.radius} 0 0 1 ${d.shutX} ${d.shutZ}`}
-                fill="none"
-                stroke={palette.text.secondary}
-                strokeWidth={1}
-                vectorEffect="non-scaling-stroke"
-              />
-            ))}
+      <DrawingTitle name="plan" />
+      {eye && plan && (
+        <svg
+          width={size.w}
+          height={size.h}
+          style={{ display: "block" }}
+          data-scale={eye.scale}
+          data-x={eye.x}
+          data-z={eye.y}
+        >
+          <g transform={paper.transform} strokeLinejoin="round" strokeLinecap="round">
+            <g opacity={purpose === "outline" ? 0.3 : 1}>
+              <Inks inks={under.slice(0, 1)} />
+            </g>
+            <Grid eye={eye} colour={palette.divider} floor={under[0]?.rings ?? []} />
+            <g opacity={purpose === "outline" ? 0.2 : 1}>
+              <Inks inks={under.slice(1)} />
+            </g>
             {order.map((p) => (
               <PieceLines
                 key={p.id}
@@ -267,83 +286,91 @@ export function Plan() {
                 inHand={inHand.has(p.id)}
               />
             ))}
-            {reach.map((r) => (
-              <line
-                key={r.side}
-                x1={r.fromPoint.x}
-                y1={r.fromPoint.z}
-                x2={r.toPoint.x}
-                y2={r.toPoint.z}
-                stroke={palette.primary.main}
-                strokeWidth={1}
-                vectorEffect="non-scaling-stroke"
-              />
-            ))}
+            <Inks inks={over} />
+            {hoverPart && hoverPart !== marked && <PartMark inks={plan.inks} part={hoverPart} hovered />}
+            {marked && <PartMark inks={plan.inks} part={marked} />}
+            {corners &&
+              space.shell.outline.map((c, i) => {
+                const half = (part === "corner:" + i ? 6 : 4) / eye.scale;
+                return (
+                  <rect
+                    key={i}
+                    data-part={"corner:" + i}
+                    x={c.x - half}
+                    y={c.z - half}
+                    width={2 * half}
+                    height={2 * half}
+                    fill={palette.background.paper}
+                    stroke={part === "corner:" + i ? palette.secondary.main : palette.primary.main}
+                    strokeWidth={part === "corner:" + i ? 3 : 1.5}
+                    vectorEffect="non-scaling-stroke"
+                  />
+                );
+              })}
+            <DatumMark eye={eye} />
           </g>
-          {plan.names.map((n) => {
-            const at = toPixel(n.x, n.z);
-            return (
-              <text
-                key={n.text}
-                x={at.left}
-                y={at.top + 4}
-                fontSize={12}
-                textAnchor="middle"
-                fill={palette.text.secondary}
-              >
-                {n.text}
-              </text>
-            );
-          })}
+          {purpose !== "outline" && <Labels labels={plan.labels} paper={paper} />}
+          {purpose && <DraftLayer paper={paper} />}
         </svg>
       )}
-      {eye &&
-        reach.map((r) => {
-          const from = toPixel(r.fromPoint.x, r.fromPoint.z);
-          const to = toPixel(r.toPoint.x, r.toPoint.z);
-          const across = Math.abs(to.left - from.left) > Math.abs(to.top - from.top);
-          // a number longer than its line stands beside it
-          const short = Math.hypot(to.left - from.left, to.top - from.top) < (across ? 46 : 24);
-          return (
-            <ReachLabel
-              key={r.side}
-              reach={r}
-              style={{
-                position: "absolute",
-                left: (from.left + to.left) / 2 + (short && !across ? 28 : 0),
-                top: (from.top + to.top) / 2 - (short && across ? 14 : 0),
-              }}
-            />
-          );
-        })}
+      {eye && plan && purpose !== "outline" && (
+        <Dimensions list={plan.dimensions} paper={paper} still={hand !== null} />
+      )}
+      {eye && <Reaches paper={paper} project={(p) => ({ x: p.x, y: p.z })} sides={ROUND} />}
+      {eye && <ScaleBar scale={eye.scale} />}
+      {space.shell.stage ? <AudienceMark /> : <NorthMark turn={space.shell.north} />}
     </Box>
   );
 }
 
-/** A grid of whole metres, or of tenths when one is near. */
-function Grid({ eye, colour, floor }: { eye: Eye; colour: string; floor: number[] }) {
-  const step = eye.scale > 400 ? 0.1 : eye.scale > 160 ? 0.25 : eye.scale > 25 ? 1 : 5;
-  const xs = floor.filter((_, i) => i % 2 === 0);
-  const zs = floor.filter((_, i) => i % 2 === 1);
-  const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
-  const [z0, z1] = [Math.min(...zs), Math.max(...zs)];
-  let d = "";
-  for (let x = Math.ceil(x0 / step) * step; x < x1; x += step) d += `M${x} ${z0}V${z1}`;
-  for (let z = Math.ceil(z0 / step) * step; z < z1; z += step) d += `M${x0} ${z}H${x1}`;
+const OVER = new Set(["overhead", "centre", "setting"]);
+const ROUND = ["left", "right", "front", "back"];
+
+/** The point positions are read from: a ring and a cross. */
+function DatumMark({ eye }: { eye: Eye }) {
+  const { palette } = useTheme();
+  const datum = useSheet((s) => s.space!.shell.datum);
+  const r = 6 / eye.scale;
   return (
-    <>
-      <clipPath id="floor">
-        <path d={ring(floor)} />
-      </clipPath>
+    <g
+      transform={`translate(${datum.x} ${datum.z})`}
+      stroke={palette.primary.main}
+      fill="none"
+      pointerEvents="none"
+    >
+      <title>Datum</title>
+      <circle r={r} strokeWidth={1.25} vectorEffect="non-scaling-stroke" />
       <path
-        d={d}
-        clipPath="url(#floor)"
-        fill="none"
-        stroke={colour}
-        strokeOpacity={0.6}
-        strokeWidth={0.75}
+        d={`M${-1.7 * r} 0H${1.7 * r}M0 ${-1.7 * r}V${1.7 * r}`}
+        strokeWidth={1}
         vectorEffect="non-scaling-stroke"
       />
-    </>
+    </g>
+  );
+}
+
+/** The plan small, waiting in the strip. */
+export function PlanThumb({ width, height }: { width: number; height: number }) {
+  const plan = usePlan();
+  const order = useStack();
+  if (!plan) return null;
+  const [x0, z0, x1, z1] = plan.extent;
+  const scale = Math.min(width / (x1 - x0), height / (z1 - z0));
+  return (
+    <svg width={width} height={height} viewBox={`${x0} ${z0} ${x1 - x0} ${z1 - z0}`} aria-hidden>
+      <Inks inks={plan.inks} small />
+      {order.map((p) => (
+        <PieceLines
+          key={p.id}
+          piece={p}
+          scale={scale}
+          selected={false}
+          lead={false}
+          hovered={false}
+          inHand={false}
+          small
+        />
+      ))}
+    </svg>
   );
 }

@@ -3,8 +3,11 @@ import { Html, Line } from "@react-three/drei";
 import type { Piece } from "../api/types.gen";
 import { useSheet } from "../state/sheet";
 import { ReachLabel } from "./ReachLabel";
+import { rotation } from "./rotation";
 import { tapeMarks } from "./tape";
 import { useReach } from "./useReach";
+
+const ROUND = ["left", "right", "front", "back"];
 
 /** Tape on the floor around what is selected or in hand, and the lines of its free distances. */
 export function SelectionMarks() {
@@ -14,7 +17,7 @@ export function SelectionMarks() {
   const ghosts = useSheet((s) => s.ghosts);
   const selection = useSheet((s) => s.selection);
   const hover = useSheet((s) => s.hover);
-  const reach = useReach();
+  const reach = useReach(ROUND);
   const hand = new Map(ghosts.map((p) => [p.id, p]));
   const marked = new Map<string, Piece>(hand);
   selection.forEach((id) => {
@@ -59,11 +62,11 @@ export function SelectionMarks() {
 }
 
 function Tape({ piece, colour, width }: { piece: Piece; colour: string; width: number }) {
-  const { size, at, turn } = piece;
+  const { size, at } = piece;
   const small = Math.min(size.width, size.depth);
   const marks = tapeMarks(size.width, size.depth, Math.min(0.04, small * 0.2), Math.min(0.16, small * 0.35));
   return (
-    <group position={[at.x, at.y + 0.004, at.z]} rotation={[0, (turn * Math.PI) / 180, 0]}>
+    <group position={[at.x, at.y + 0.004, at.z]} quaternion={rotation(piece)}>
       <Line
         segments
         points={marks.flatMap(([x1, z1, x2, z2]) => [

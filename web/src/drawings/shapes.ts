@@ -34,7 +34,11 @@ export function useShape(article: string, size: Size) {
   }).data;
 }
 
-/** The parts of the bare room: one node for every wall, floor, ceiling, door and window. */
-export function useShell(space: string) {
-  return useQuery({ queryKey: ["shell", space], queryFn: () => parts(api.shellUrl(space)) }).data;
+/** The parts of the bare space: one node for every wall, floor, ceiling, door and window. */
+export function useShell(space: string, shellAt: number) {
+  return useQuery({
+    queryKey: ["shell", space, shellAt],
+    queryFn: () => parts(api.shellUrl(space, shellAt)),
+    placeholderData: (before) => before,
+  }).data;
 }

@@ -5,8 +5,8 @@ import { useSheet } from "../state/sheet";
 
 const NONE: ReachView[] = [];
 
-/** The free distances round what is in hand, or else round the one piece that is selected. */
-export function useReach(): ReachView[] {
+/** The free distances round what is in hand, or else round the one piece that is selected; on these sides. */
+export function useReach(sides: string[]): ReachView[] {
   const space = useSheet((s) => s.space)!;
   const unit = useSheet((s) => s.unit);
   const piece = useSheet((s) => (s.selection.length === 1 ? s.selection[0] : null));
@@ -19,5 +19,5 @@ export function useReach(): ReachView[] {
     retry: false,
   });
   const now = hand ? hand.reach : busy || piece === null ? NONE : (reach.data ?? NONE);
-  return now.filter((r) => r.side !== "top" && r.side !== "under" && r.distance > 0.0005);
+  return now.filter((r) => sides.includes(r.side) && r.distance > 0.0005);
 }

@@ -1,23 +1,25 @@
 import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
-import { api, type EditDraft } from "../api/client";
-import type { Phrase } from "../api/types.gen";
+import { api } from "../api/client";
+import { useDraft } from "../state/draft";
 import { useSheet } from "../state/sheet";
-import { Swatch } from "./Swatch";
-import { TypedField } from "./TypedField";
+import { Phrases } from "./PhraseParts";
+import { TOOL_WORDS } from "./tools";
 
 /** The sentence that states what is selected, how large and where. Core writes it; it takes numbers. */
 export function Caption() {
   const space = useSheet((s) => s.space)!;
   const selection = useSheet((s) => s.selection);
+  const part = useSheet((s) => s.part);
+  const tool = useSheet((s) => s.tool);
+  const drafting = useDraft((s) => s.purpose !== null);
   const unit = useSheet((s) => s.unit);
   const placing = useSheet((s) => s.placing);
   const hand = useSheet((s) => s.hand);
   const caption = useQuery({
-    queryKey: ["caption", space.id, space.revision, selection, unit],
-    queryFn: () => api.caption(space.id, selection, unit),
+    queryKey: ["caption", space.id, space.revision, selection, part, unit],
+    queryFn: () => api.caption(space.id, selection, part, unit),
     placeholderData: (before) => before,
     retry: false,
   });
@@ -36,28 +38,36 @@ export function Caption() {
         opacity: caption.isPlaceholderData ? 0.55 : 1, // what is out of date is not shown as true
       }}
     >
-      {hand ? (
+      {drafting ? (
+        <DraftCaption />
+      ) : hand ? (
         <Typography
           component="div"
           sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflow: "hidden" }}
         >
           {placing && <Hint />}
+          {tool && <ToolHint />}
+          {hand.refused && <b>No place for it there. </b>}
           {hand.caption.map(
-            (p, i) => p.kind !== "swatch" && (p.kind === "text" ? p.text : <b key={i}>{p.text}</b>),
+            (p, i) =>
+              !["swatch", "action"].includes(p.kind) &&
+              (p.kind === "text" ? p.text : <b key={i}>{p.text}</b>),
           )}
         </Typography>
       ) : placing ? (
         <Typography>
           <b>{placing.article.name}</b>, {placing.article.sizeText}. <Hint />
         </Typography>
+      ) : tool ? (
+        <Typography>
+          <ToolHint />
+        </Typography>
       ) : (
         <Typography
           component="div"
           sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflowY: "auto" }}
         >
-          {caption.data?.phrases.map((p, i) => (
-            <Part key={p.kind + i} phrase={p} />
-          ))}
+          {caption.data && <Phrases phrases={caption.data.phrases} />}
         </Typography>
       )}
     </Box>
@@ -73,52 +83,63 @@ function Hint() {
   );
 }
 
-/** The edit with the typed text put where it belongs. */
-export function filled(edit: Record<string, unknown>, slot: string, value: unknown): EditDraft {
-  const copy = structuredClone(edit);
-  const names = slot.split(".");
-  let at = copy;
-  for (const name of names.slice(0, -1)) at = (at[name] ??= {}) as Record<string, unknown>;
-  at[names[names.length - 1]] = value;
-  return copy as EditDraft;
+/** What can be done with something to build in hand. */
+function ToolHint() {
+  const tool = useSheet((s) => s.tool);
+  if (!tool) return null;
+  return (
+    <Box component="span" sx={{ color: "text.secondary" }}>
+      <b>{TOOL_WORDS[tool].words}</b>: {TOOL_WORDS[tool].hint}; with Shift another one follows, <b>Esc</b>{" "}
+      gives up.{" "}
+    </Box>
+  );
 }
 
-function Part({ phrase }: { phrase: Phrase }) {
-  const { edit, select } = useSheet.getState();
-  switch (phrase.kind) {
-    case "field":
-      return (
-        <TypedField
-          text={phrase.text}
-          label={phrase.label}
-          onType={async (typed) => (await edit([filled(phrase.edit, phrase.slot, typed)])) !== null}
-        />
-      );
-    case "swatch":
-      return (
-        <Swatch
-          name={phrase.text}
-          colour={phrase.colour}
-          onChoose={(colour) => void edit([filled(phrase.edit, phrase.slot, colour)])}
-        />
-      );
-    case "word":
-      return phrase.piece ? (
-        <ButtonBase
-          onClick={() => select([phrase.piece])}
-          sx={{
-            fontWeight: 600,
-            font: "inherit",
-            textDecoration: "underline dotted",
-            textUnderlineOffset: 3,
-          }}
-        >
-          <b>{phrase.text}</b>
-        </ButtonBase>
+/** What is being drawn, and what is typed. */
+function DraftCaption() {
+  const { purpose, corners, typed, answer, wrong } = useDraft();
+  const line = purpose === "partition";
+  const live = answer?.edges.at(-1);
+  const what = { outline: "Outline", platform: "Platform", partition: "Partition" }[purpose!];
+  return (
+    <Typography component="div" sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflow: "hidden" }}>
+      <b>{what}</b>
+      {corners.length === 0 ? (
+        <>: click where {line ? "it begins" : "its first corner goes"}. </>
       ) : (
-        <b>{phrase.text}</b>
-      );
-    default:
-      return <span>{phrase.text}</span>;
-  }
+        <>
+          , {line ? "its end" : "corner " + (corners.length + 1)}:{" "}
+          <Box
+            component="b"
+            data-testid="typed"
+            sx={{
+              color: wrong ? "error.main" : "secondary.main",
+              borderBottom: "2px solid",
+              px: 0.5,
+              fontVariantNumeric: "tabular-nums",
+            }}
+          >
+            {typed || live?.length || "…"}
+          </Box>
+          {live?.angle && ` at ${live.angle}`}
+          {answer?.area && `, ${answer.area} so far`}.{" "}
+          {wrong && (
+            <Box component="span" sx={{ color: "error.main" }}>
+              {wrong}{" "}
+            </Box>
+          )}
+        </>
+      )}
+      <Box component="span" sx={{ color: "text.secondary" }}>
+        {corners.length > 0 && (
+          <>
+            Click, or type a length (<b>3.2</b>, or <b>3.2 at 135</b>) and Enter.{" "}
+            {corners.length >= 3 && !line && "Enter alone, or a click on the first corner, closes it. "}
+            Alt: any angle. Backspace: one back.{" "}
+          </>
+        )}
+        <b>Esc</b> gives up.
+      </Box>
+    </Typography>
+  );
 }

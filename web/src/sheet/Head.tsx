@@ -15,14 +15,15 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
-import { useSheet, type Layout, type Unit } from "../state/sheet";
+import { useSheet, type Unit } from "../state/sheet";
 
 export function Head({ onKeys }: { onKeys: () => void }) {
   const space = useSheet((s) => s.space)!;
   const saved = useSheet((s) => s.saved);
   const unit = useSheet((s) => s.unit);
-  const layout = useSheet((s) => s.layout);
-  const { setUnit, setLayout, step, look } = useSheet.getState();
+  const large = useSheet((s) => s.large);
+  const { setUnit, setLarge, step, look } = useSheet.getState();
+  const chosen = useSheet((s) => s.selection.length > 0);
   const projects = useQuery({ queryKey: ["projects"], queryFn: api.projects });
   const project = projects.data?.find((p) => p.id === space.project)?.name ?? "";
   return (
@@ -90,19 +91,26 @@ export function Head({ onKeys }: { onKeys: () => void }) {
       <ToggleButtonGroup
         exclusive
         size="small"
-        value={layout}
+        value={large.join()}
         aria-label="Drawings"
-        onChange={(_, v: Layout | null) => v && setLayout(v)}
+        onChange={(_, v: string | null) => v && setLarge(v.split(","))}
         sx={{ "& .MuiToggleButton-root": { py: 0.25, px: 1.25, textTransform: "none" } }}
       >
         <ToggleButton value="plan">Plan</ToggleButton>
-        <ToggleButton value="both">Both</ToggleButton>
+        <ToggleButton value="plan,set">Both</ToggleButton>
         <ToggleButton value="set">Set view</ToggleButton>
       </ToggleButtonGroup>
-      <Tooltip title="Show the whole room (H)">
+      <Tooltip title="Show the whole space in every drawing (H)">
         <Button color="inherit" onClick={() => look("home")}>
-          Whole room
+          Home
         </Button>
+      </Tooltip>
+      <Tooltip title="Look at the selection in every drawing (F)">
+        <span>
+          <Button color="inherit" disabled={!chosen} onClick={() => look("selection")}>
+            Look at it
+          </Button>
+        </span>
       </Tooltip>
       <Snags />
       <Select

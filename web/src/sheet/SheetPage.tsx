@@ -1,21 +1,30 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ButtonBase from "@mui/material/ButtonBase";
 import Snackbar from "@mui/material/Snackbar";
+import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
+import type { EditDraft } from "../api/client";
+import { ElevationSheet } from "../drawings/ElevationSheet";
 import { Plan } from "../drawings/Plan";
 import { SetView } from "../drawings/SetView";
 import { useLive } from "../state/live";
-import { useSheet } from "../state/sheet";
+import { useSheet, type Tab } from "../state/sheet";
+import { largeOf } from "../state/views";
 import { Caption } from "./Caption";
 import { Catalog } from "./Catalog";
 import { Head } from "./Head";
 import { KeysDialog, useKeys } from "./keys";
 import { Schedule } from "./Schedule";
+import { ShellPanel } from "./ShellPanel";
 import { Side } from "./Side";
+import { Strip } from "./Strip";
 
 /** The sheet: head, catalog, drawings, schedule, caption. */
 export function SheetPage() {
   const space = useSheet((s) => s.space);
+  const tab = useSheet((s) => s.tab);
   const [keys, setKeys] = useState(false);
   useLive(space?.id);
   useKeys(() => setKeys(true));
@@ -23,13 +32,23 @@ export function SheetPage() {
     document.title = space ? space.name + " – Pied" : "Pied";
   }, [space]);
   return (
-    <Box sx={{ height: "100vh", display: "grid", gridTemplateRows: "44px minmax(0, 1fr) 64px" }}>
+    <Box
+      sx={{
+        height: "100vh",
+        display: "grid",
+        gridTemplateRows: "44px minmax(0, 1fr) 64px",
+        gridTemplateColumns: "minmax(0, 1fr)",
+      }}
+    >
       <Head onKeys={() => setKeys(true)} />
       <Box sx={{ display: "flex", minHeight: 0 }}>
-        <Side name="Catalog" width={260} edge="left">
-          <Catalog />
+        <Side name={tab === "shell" ? "Shell" : "Catalog"} width={260} edge="left" leaves={<Leaves />}>
+          {tab === "shell" ? <ShellPanel /> : <Catalog />}
         </Side>
-        <Drawings />
+        <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
+          <Drawings />
+          <Strip />
+        </Box>
         <Side name="Schedule" width={280} edge="right">
           <Schedule />
         </Side>
@@ -41,17 +60,51 @@ export function SheetPage() {
   );
 }
 
+const LEAVES: [Tab, string][] = [
+  ["catalog", "Catalog"],
+  ["shell", "Shell"],
+];
+
+/** What one furnishes with, and what one furnishes. */
+function Leaves() {
+  const tab = useSheet((s) => s.tab);
+  return (
+    <Box role="tablist" aria-label="Catalog and shell" sx={{ flex: 1, display: "flex", pl: 0.75 }}>
+      {LEAVES.map(([name, words]) => (
+        <ButtonBase
+          key={name}
+          role="tab"
+          aria-selected={tab === name}
+          onClick={() => useSheet.getState().setTab(name)}
+          sx={{
+            px: 1,
+            height: 32,
+            color: tab === name ? "text.primary" : "text.secondary",
+            boxShadow: tab === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,
+          }}
+        >
+          <Typography component="span" variant="h2">
+            {words}
+          </Typography>
+        </ButtonBase>
+      ))}
+    </Box>
+  );
+}
+
 /** One drawing large, or two; beside or above each other, whichever leaves them larger. */
 function Drawings() {
-  const layout = useSheet((s) => s.layout);
-  const outline = useSheet((s) => s.space!.shell.outline);
+  const space = useSheet((s) => s.space)!;
+  const large = useSheet((s) => s.large);
+  const outline = space.shell.outline;
+  const stage = space.shell.stage;
   const frame = useRef<HTMLDivElement>(null);
   const [above, setAbove] = useState(false);
   useEffect(() => {
     const xs = outline.map((p) => p.x);
     const zs = outline.map((p) => p.z);
     const w = Math.max(...xs) - Math.min(...xs) + 1.4;
-    const d = Math.max(...zs) - Math.min(...zs) + 1.4;
+    const d = Math.max(...zs) - Math.min(...zs) + 1.4 + (stage?.apron?.depth ?? 0);
     const watch = new ResizeObserver(([e]) => {
       const { width, height } = e.contentRect;
       const beside = Math.min(width / 2 / w, height / d);
@@ -59,7 +112,7 @@ function Drawings() {
     });
     watch.observe(frame.current!);
     return () => watch.disconnect();
-  }, [outline]);
+  }, [outline, stage]);
   return (
     <Box
       ref={frame}
@@ -67,14 +120,22 @@ function Drawings() {
       sx={{
         flex: 1,
         minWidth: 0,
+        minHeight: 0,
         display: "flex",
         flexDirection: above ? "column" : "row",
         bgcolor: "divider",
         gap: "1px",
       }}
     >
-      {layout !== "set" && <Plan />}
-      {layout !== "plan" && <SetView />}
+      {largeOf(space, large).map((name) =>
+        name === "plan" ? (
+          <Plan key={name} />
+        ) : name === "set" ? (
+          <SetView key={name} />
+        ) : (
+          <ElevationSheet key={name} name={name} />
+        ),
+      )}
     </Box>
   );
 }
@@ -88,7 +149,7 @@ function Notice() {
       key={notice?.at}
       open={notice !== null}
       onClose={(_, reason) => reason !== "clickaway" && hush()}
-      autoHideDuration={notice?.kind === "refused" ? 12000 : 6000}
+      autoHideDuration={notice?.offers.length ? 30000 : notice?.kind === "refused" ? 12000 : 6000}
       anchorOrigin={{ vertical: "bottom", horizontal: "center" }}
       sx={{ mb: 7 }}
     >
@@ -100,6 +161,17 @@ function Notice() {
         sx={{ bgcolor: "background.paper", py: 0 }}
       >
         {notice?.text}
+        {notice?.offers.map((o) => (
+          <Button
+            key={o.words}
+            size="small"
+            variant="outlined"
+            sx={{ ml: 1 }}
+            onClick={() => void useSheet.getState().edit(o.edits as unknown as EditDraft[])}
+          >
+            {o.words}
+          </Button>
+        ))}
       </Alert>
     </Snackbar>
   );

@@ -3,8 +3,14 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useState, type ReactNode } from "react";
 
-/** A side of the sheet that folds away to a tab. */
-export function Side(props: { name: string; width: number; edge: "left" | "right"; children: ReactNode }) {
+/** A side of the sheet that folds away to a tab; it may have several leaves to choose from. */
+export function Side(props: {
+  name: string;
+  width: number;
+  edge: "left" | "right";
+  leaves?: ReactNode;
+  children: ReactNode;
+}) {
   const [open, setOpen] = useState(true);
   const border = props.edge === "left" ? "borderRight" : "borderLeft";
   const toggle = (
@@ -14,13 +20,15 @@ export function Side(props: { name: string; width: number; edge: "left" | "right
       onClick={() => setOpen(!open)}
       sx={
         open
-          ? { width: "100%", justifyContent: "space-between", px: 1.5, height: 32 }
+          ? { flex: props.leaves ? undefined : 1, justifyContent: "space-between", px: 1.5, height: 32 }
           : { width: 26, height: "100%", writingMode: "vertical-rl" }
       }
     >
-      <Typography component="span" variant="h2">
-        {props.name}
-      </Typography>
+      {!(open && props.leaves) && (
+        <Typography component="span" variant="h2">
+          {props.name}
+        </Typography>
+      )}
       {open && <span aria-hidden>{props.edge === "left" ? "‹" : "›"}</span>}
     </ButtonBase>
   );
@@ -39,7 +47,10 @@ export function Side(props: { name: string; width: number; edge: "left" | "right
         minHeight: 0,
       }}
     >
-      {toggle}
+      <Box sx={{ display: "flex", flex: open ? undefined : 1 }}>
+        {open && props.leaves}
+        {toggle}
+      </Box>
       {open && props.children}
     </Box>
   );

@@ -15,7 +15,7 @@ const SMALL = 0.4;
 function useFront(article: string, size: Size) {
   return useQuery({
     queryKey: ["lines", article, size.width, size.depth, size.height, "front"],
-    queryFn: () => api.lines(article, size, "front"),
+    queryFn: () => api.lines(article, size, 0),
   }).data;
 }
 

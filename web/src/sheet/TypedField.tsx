@@ -11,6 +11,8 @@ export function TypedField(props: {
   label: string;
   onType: (typed: string) => Promise<boolean>;
   colour?: string;
+  /** Without a line under it, on a drawing where its own line shows that it can be typed into. */
+  plain?: boolean;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState(false);
@@ -34,11 +36,14 @@ export function TypedField(props: {
           font: "inherit",
           fontWeight: 650,
           color: props.colour ?? "inherit",
-          borderBottom: "1.5px solid",
-          borderColor: props.colour ?? "primary.main",
+          borderBottom: props.plain ? "1.5px solid transparent" : "1.5px solid",
+          borderColor: props.plain ? "transparent" : (props.colour ?? "primary.main"),
           lineHeight: 1.2,
           verticalAlign: "baseline",
-          "&:hover, &:focus-visible": { bgcolor: "background.default" },
+          "&:hover, &:focus-visible": {
+            bgcolor: "background.default",
+            borderColor: props.colour ?? "primary.main",
+          },
         }}
       >
         {props.text}

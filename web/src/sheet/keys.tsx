@@ -7,6 +7,7 @@ import TableCell from "@mui/material/TableCell";
 import TableRow from "@mui/material/TableRow";
 import { useEffect } from "react";
 import { copy, escape, moveBy, remove, settle, turnBy } from "../state/commands";
+import { draftKey, draw } from "../state/draft";
 import { useSheet } from "../state/sheet";
 import { SEARCH_ID } from "./Catalog";
 
@@ -17,10 +18,15 @@ const KEYS: [string, string][] = [
   ["/", "search the catalog"],
   ["Enter on a card", "take the article in hand; then click where it goes"],
   ["T, Shift+T", "turn by 45°, the other way"],
-  ["arrows", "move by 5 cm; with Alt by 1 cm"],
+  ["arrows", "move by 5 cm, pieces or a part of the shell; with Alt by 1 cm"],
   ["S", "settle: come to rest on what is beneath"],
   ["C", "copy, set beside"],
   ["Delete", "remove"],
+  ["O, P", "draw an outline, draw a partition"],
+  ["D, W", "set a door, a window into a wall"],
+  ["L, N", "build a platform (a level), steps"],
+  ["B", "hang a bar"],
+  ["G", "catalog and shell trade places"],
   ["Esc", "give up what is in hand; select nothing"],
   ["F", "look at the selection"],
   ["H", "show the whole room"],
@@ -35,6 +41,7 @@ export function useKeys(onHelp: () => void) {
     const press = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement;
       if (target.closest("input, textarea, [role=dialog], [role=menu], [role=listbox][id]")) return;
+      if (draftKey(e)) return;
       if ((e.ctrlKey || e.metaKey) && !e.altKey) {
         const key = e.key.toLowerCase();
         if (key === "z" || key === "y") {
@@ -60,6 +67,17 @@ export function useKeys(onHelp: () => void) {
         c: () => void copy(),
         f: () => useSheet.getState().look("selection"),
         h: () => useSheet.getState().look("home"),
+        o: () => draw("outline"),
+        p: () => draw("partition"),
+        d: () => useSheet.getState().build("door"),
+        w: () => useSheet.getState().build("window"),
+        l: () => useSheet.getState().build("platform"),
+        n: () => useSheet.getState().build("steps"),
+        b: () => useSheet.getState().build("bar"),
+        g: () => {
+          const { tab, setTab } = useSheet.getState();
+          setTab(tab === "shell" ? "catalog" : "shell");
+        },
       };
       const action = actions[e.key];
       if (action) {

@@ -7,6 +7,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
+import { NewSpace } from "./NewSpace";
 
 /** The projects and their spaces; where one begins. */
 export function Start({ failed, loading }: { failed: string | null; loading: boolean }) {
@@ -82,66 +83,6 @@ function NewProject() {
       />
       <Button type="submit" variant="contained" sx={{ height: 36 }}>
         Make it
-      </Button>
-    </Box>
-  );
-}
-
-function NewSpace({ project }: { project: string }) {
-  const queries = useQueryClient();
-  const [open, setOpen] = useState(false);
-  const [wrong, setWrong] = useState("");
-  if (!open) return <Button onClick={() => setOpen(true)}>New room…</Button>;
-  const make = async (form: FormData) => {
-    const number = (name: string) => Number(String(form.get(name)).replace(",", "."));
-    try {
-      const made = await api.newSpace(project, {
-        name: String(form.get("name")),
-        width: number("width"),
-        depth: number("depth"),
-        height: number("height"),
-      });
-      await queries.invalidateQueries({ queryKey: ["projects"] });
-      location.hash = "#/space/" + made.id;
-    } catch (e) {
-      setWrong((e as Error).message);
-    }
-  };
-  return (
-    <Box
-      component="form"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void make(new FormData(e.currentTarget));
-      }}
-      sx={{ display: "flex", gap: 1, mt: 2, alignItems: "start" }}
-    >
-      <TextField
-        size="small"
-        name="name"
-        label="Room"
-        defaultValue="Room"
-        error={wrong !== ""}
-        helperText={wrong}
-      />
-      {(
-        [
-          ["width", "Across, m", "5.00"],
-          ["depth", "Deep, m", "4.00"],
-          ["height", "High, m", "2.60"],
-        ] as const
-      ).map(([name, label, value]) => (
-        <TextField
-          key={name}
-          size="small"
-          name={name}
-          label={label}
-          defaultValue={value}
-          sx={{ width: 92 }}
-        />
-      ))}
-      <Button type="submit" variant="contained" sx={{ height: 36 }}>
-        Build
       </Button>
     </Box>
   );

@@ -1,6 +1,7 @@
 import type { ArticleCard } from "../api/types.gen";
 import type { EditDraft } from "../api/client";
-import { useSheet } from "./sheet";
+import { abandon, useDraft } from "./draft";
+import { useSheet, type Tool } from "./sheet";
 import { giveUp } from "./trial";
 
 /** Where the pointer is, as a question for core. */
@@ -17,6 +18,34 @@ export function placeEdit(article: ArticleCard, turn: number, where: Where, piec
   return edit;
 }
 
+/** What building something there is, as an edit. */
+export function toolEdit(tool: Tool, at: { x: number; z: number }, within: number): EditDraft {
+  switch (tool) {
+    case "column":
+    case "platform":
+    case "bar":
+      return { do: tool, at };
+    case "steps":
+    case "ramp":
+      return { do: "flight", kind: tool, at };
+    case "datum":
+      return { do: "datum", to: at, mark: true, within };
+    default:
+      return { do: "opening", kind: tool, at };
+  }
+}
+
+/** Builds what is in hand; it becomes the selection. With {@code more} another one is in hand at once. */
+export async function buildAt(at: { x: number; z: number }, within: number, more: boolean) {
+  const { tool, edit, build, selectPart } = useSheet.getState();
+  if (!tool) return;
+  giveUp();
+  if (!more) build(null);
+  const changed = await edit([toolEdit(tool, at, within)]);
+  if (changed?.part) selectPart(changed.part);
+  else if (!changed && !more) build(tool); // refused: it is still in hand
+}
+
 /** Puts down the article in hand; it becomes the selection. */
 export async function putDown(where: Where, more: boolean) {
   const { placing, edit, place, select } = useSheet.getState();
@@ -31,7 +60,9 @@ export async function putDown(where: Where, more: boolean) {
 
 export function escape() {
   const s = useSheet.getState();
-  if (s.placing || s.ghosts.length > 0) {
+  if (useDraft.getState().purpose) {
+    abandon();
+  } else if (s.placing || s.tool || s.ghosts.length > 0) {
     giveUp();
     s.place(null);
   } else {
@@ -59,11 +90,15 @@ export function turnBy(degrees: number) {
 
 export function moveBy(x: number, z: number) {
   const s = useSheet.getState();
+  if (s.part) void s.edit([{ do: "shift", part: s.part, by: { x, z } }]);
   if (s.selection.length > 0) void s.edit([{ do: "moveBy", pieces: s.selection, by: { x, z } }]);
 }
 
 export function remove() {
   const s = useSheet.getState();
+  if (s.part?.startsWith("corner:"))
+    void s.edit([{ do: "removeCorner", corner: Number(s.part.slice("corner:".length)) }]);
+  else if (s.part) void s.edit([{ do: "removeParts", parts: [s.part] }]);
   if (s.selection.length > 0) void s.edit([{ do: "remove", pieces: s.selection }]);
 }
 

@@ -1,8 +1,17 @@
 import { create } from "zustand";
 import { api, Refused, type EditDraft } from "../api/client";
-import type { ArticleCard, Changed, Phrase, Piece, ReachView, SpaceView } from "../api/types.gen";
+import type {
+  ArticleCard,
+  Changed,
+  Offer,
+  Phrase,
+  Piece,
+  ReachView,
+  ShellPlan,
+  SpaceView,
+  Viewpoint,
+} from "../api/types.gen";
 
-export type Layout = "plan" | "both" | "set";
 export type Unit = "m" | "cm" | "mm" | "ft-in";
 export type Saved = "saved" | "saving" | "waiting";
 
@@ -12,27 +21,65 @@ export interface Placing {
   turn: number;
 }
 
-/** What there is to say of a piece in hand. */
+/** Something to be built into the shell, on its way to its place. */
+export type Tool =
+  | "door"
+  | "doubleDoor"
+  | "slidingDoor"
+  | "window"
+  | "opening"
+  | "niche"
+  | "column"
+  | "platform"
+  | "steps"
+  | "ramp"
+  | "bar"
+  | "datum";
+
+/** What there is to say of what is in hand; of the shell, the plan it would have. */
 export interface Hand {
   reach: ReachView[];
   caption: Phrase[];
+  plan?: ShellPlan;
+  part?: string;
+  /** There is no place for it there; the caption says why. */
+  refused?: boolean;
 }
+
+/** The section that is drawn: which way one looks, and where the cut goes (null: through the middle). */
+export interface SectionLook {
+  way: "back" | "front" | "left" | "right";
+  at: string | null;
+}
+
+export type Tab = "catalog" | "shell";
 
 interface Sheet {
   space: SpaceView | null;
   pieces: Map<string, Piece>;
   selection: string[];
+  /** The part of the shell that is selected; never together with pieces. */
+  part: string | null;
   hover: string | null;
   unit: Unit;
-  layout: Layout;
+  /** The one or two drawings that are large, by name: "plan", "set", "section", "wall:A"… */
+  large: string[];
+  strip: boolean;
+  tab: Tab;
+  section: SectionLook;
   placing: Placing | null;
+  tool: Tool | null;
   /** Pieces as they would be, while something is carried or placed; over the real ones. */
   ghosts: Piece[];
   /** The free distances and the caption of what is in hand. */
   hand: Hand | null;
-  notice: { text: string; kind: "said" | "refused"; at: number } | null;
+  notice: { text: string; kind: "said" | "refused"; offers: Offer[]; at: number } | null;
   saved: Saved;
   fit: { what: "home" | "selection"; at: number };
+  /** Bodies of the shell that are lifted off, to look in. */
+  lifted: string[];
+  walking: boolean;
+  viewpoint: { view: Viewpoint; at: number } | null;
 
   open(id: string): Promise<void>;
   close(): void;
@@ -41,18 +88,37 @@ interface Sheet {
   select(ids: string[]): void;
   point(id: string | null): void;
   setUnit(unit: Unit): void;
-  setLayout(layout: Layout): void;
+  setLarge(large: string[]): void;
+  setStrip(open: boolean): void;
+  setTab(tab: Tab): void;
+  setSection(section: SectionLook): void;
+  selectPart(part: string | null): void;
   place(placing: Placing | null): void;
+  build(tool: Tool | null): void;
   show(ghosts: Piece[], hand: Hand | null): void;
-  say(text: string, kind?: "said" | "refused"): void;
+  say(text: string, kind?: "said" | "refused", offers?: Offer[]): void;
   hush(): void;
   edit(edits: EditDraft[]): Promise<Changed | null>;
   step(way: "undo" | "redo"): Promise<void>;
   look(what: "home" | "selection"): void;
+  lift(body: string, off: boolean): void;
+  walk(walking: boolean): void;
+  goTo(view: Viewpoint): void;
 }
 
 const UNIT = "pied.unit";
-const LAYOUT = "pied.layout";
+const LARGE = "pied.large";
+const STRIP = "pied.strip";
+
+function remembered(): string[] {
+  try {
+    const large: unknown = JSON.parse(localStorage.getItem(LARGE) ?? "");
+    if (Array.isArray(large) && large.length > 0) return large.slice(0, 2).map(String);
+  } catch {
+    // nothing of use was kept
+  }
+  return ["plan", "set"];
+}
 const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
 /**
@@ -71,38 +137,56 @@ async function persist<R>(send: () => Promise<R>, onWait: () => void): Promise<R
   }
 }
 
+/** Nothing selected, nothing in hand. */
+const NOTHING = { selection: [], part: null, ghosts: [], hand: null, placing: null, tool: null };
+
 export const useSheet = create<Sheet>((set, get) => ({
   space: null,
   pieces: new Map(),
   selection: [],
   hover: null,
   unit: (localStorage.getItem(UNIT) as Unit) ?? "m",
-  layout: (localStorage.getItem(LAYOUT) as Layout) ?? "both",
+  large: remembered(),
+  strip: localStorage.getItem(STRIP) !== "folded",
+  tab: "catalog",
+  section: { way: "back", at: null },
+  part: null,
   placing: null,
+  tool: null,
   ghosts: [],
   hand: null,
   notice: null,
   saved: "saved",
   fit: { what: "home", at: 0 },
+  lifted: ["ceiling"],
+  walking: false,
+  viewpoint: null,
 
   async open(id) {
     const space = await api.space(id);
     set({
       space,
       pieces: new Map(space.pieces.map((p) => [p.id, p])),
-      selection: [],
-      ghosts: [],
-      placing: null,
+      ...NOTHING,
+      section: { way: "back", at: null },
+      lifted: ["ceiling"],
+      walking: false,
+      viewpoint: null,
     });
   },
-  close: () => set({ space: null, pieces: new Map(), selection: [], ghosts: [], hand: null, placing: null }),
+  close: () => set({ space: null, pieces: new Map(), ...NOTHING }),
   async refresh() {
     const open = get().space;
     if (!open) return;
     const space = await api.space(open.id);
     if (get().space?.id !== space.id) return;
     const pieces = new Map(space.pieces.map((p) => [p.id, p]));
-    set((s) => ({ space, pieces, selection: s.selection.filter((p) => pieces.has(p)) }));
+    set((s) => ({
+      space,
+      pieces,
+      selection: s.selection.filter((p) => pieces.has(p)),
+      part: s.part !== null && isThere(space, s.part) ? s.part : null,
+    }));
   },
   take(changed) {
     const { space, pieces, selection, refresh } = get();
@@ -119,8 +203,11 @@ export const useSheet = create<Sheet>((set, get) => ({
       space: { ...space, revision: changed.revision, canUndo: changed.canUndo, canRedo: changed.canRedo },
       selection: selection.filter((id) => next.has(id)),
     });
+    // walls may have other names now, and there may be fewer of them
+    if (changed.shell) void refresh();
   },
-  select: (ids) => set({ selection: ids }),
+  select: (ids) => set({ selection: ids, part: null }),
+  selectPart: (part) => set({ part, selection: [] }),
   point: (id) => {
     if (get().hover !== id) set({ hover: id });
   },
@@ -128,13 +215,20 @@ export const useSheet = create<Sheet>((set, get) => ({
     localStorage.setItem(UNIT, unit);
     set({ unit });
   },
-  setLayout(layout) {
-    localStorage.setItem(LAYOUT, layout);
-    set({ layout });
+  setLarge(large) {
+    localStorage.setItem(LARGE, JSON.stringify(large));
+    set({ large });
   },
-  place: (placing) => set({ placing, ghosts: [], hand: null }),
+  setStrip(strip) {
+    localStorage.setItem(STRIP, strip ? "open" : "folded");
+    set({ strip });
+  },
+  setTab: (tab) => set({ tab }),
+  setSection: (section) => set({ section }),
+  place: (placing) => set({ placing, tool: null, ghosts: [], hand: null }),
+  build: (tool) => set({ tool, placing: null, ghosts: [], hand: null }),
   show: (ghosts, hand) => set({ ghosts, hand }),
-  say: (text, kind = "said") => set({ notice: { text, kind, at: Date.now() } }),
+  say: (text, kind = "said", offers = []) => set({ notice: { text, kind, offers, at: Date.now() } }),
   hush: () => set({ notice: null }),
   async edit(edits) {
     const { space, unit, say, take } = get();
@@ -147,7 +241,8 @@ export const useSheet = create<Sheet>((set, get) => ({
         () => set({ saved: "waiting" }),
       );
       take(changed);
-      if (changed.said.length > 0) say(changed.said.join(" "));
+      if (changed.said.length > 0 || changed.offers.length > 0)
+        say(changed.said.join(" "), "said", changed.offers);
       else set({ notice: null });
       return changed;
     } catch (e) {
@@ -176,7 +271,11 @@ export const useSheet = create<Sheet>((set, get) => ({
       set({ saved: "saved" });
     }
   },
-  look: (what) => set({ fit: { what, at: Date.now() } }),
+  look: (what) => set({ fit: { what, at: Date.now() }, walking: false }),
+  lift: (body, off) =>
+    set((s) => ({ lifted: off ? [...new Set([...s.lifted, body])] : s.lifted.filter((b) => b !== body) })),
+  walk: (walking) => set({ walking }),
+  goTo: (view) => set({ viewpoint: { view, at: Date.now() }, walking: false }),
 }));
 
 /** The pieces as they are shown: the real ones, with those in hand as they would be. */
@@ -185,4 +284,29 @@ export function shown(pieces: Map<string, Piece>, ghosts: Piece[]): Piece[] {
   const all = new Map(pieces);
   ghosts.forEach((p) => all.set(p.id, p));
   return [...all.values()];
+}
+
+/** Whether a part of the shell is still there. */
+function isThere(space: SpaceView, part: string): boolean {
+  const { shell, faces } = space;
+  const id = part.slice(part.indexOf(":") + 1);
+  const named = (all: { id: string }[]) => all.some((p) => p.id === id);
+  switch (part.slice(0, part.indexOf(":"))) {
+    case "corner":
+      return Number(id) < shell.outline.length;
+    case "wall":
+      return faces.some((w) => w.name === id) || id in shell.thicknesses;
+    case "opening":
+      return named(shell.openings);
+    case "column":
+      return named(shell.columns);
+    case "platform":
+      return named(shell.platforms);
+    case "flight":
+      return named(shell.flights);
+    case "bar":
+      return named(shell.bars);
+    default:
+      return false;
+  }
 }

@@ -1,5 +1,6 @@
 import { api, type EditDraft } from "../api/client";
-import { useSheet } from "./sheet";
+import type { Phrase } from "../api/types.gen";
+import { useSheet, type Hand } from "./sheet";
 
 let next: EditDraft[] | null = null;
 let asking = false;
@@ -32,9 +33,15 @@ async function ask() {
     try {
       const answer = await api.trial(space.id, unit, edits);
       if (asked === epoch) useSheet.getState().show(answer.changed, answer);
-    } catch {
-      if (asked === epoch) useSheet.getState().show([], null); // no place for it there
+    } catch (e) {
+      // no place for it there
+      if (asked === epoch) useSheet.getState().show([], refusal(e as Error));
     }
   }
   asking = false;
+}
+
+function refusal(e: Error): Hand {
+  const why = { kind: "text", text: e.message } as Phrase;
+  return { reach: [], caption: [why], refused: true };
 }

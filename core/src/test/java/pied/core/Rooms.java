@@ -1,5 +1,7 @@
 package pied.core;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +10,7 @@ import pied.core.catalog.Catalog;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Editor;
+import pied.core.edit.NewShell;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.space.Opening;
@@ -46,6 +49,15 @@ public final class Rooms {
     return o;
   }
 
+  /** Makes an edit as a script writes it. */
+  public Editor.Outcome json(String edit) {
+    try {
+      return apply(new ObjectMapper().readValue(edit.replace('\'', '"'), Edit.class));
+    } catch (JsonProcessingException e) {
+      throw new IllegalArgumentException(edit, e);
+    }
+  }
+
   public Piece put(String id, String article, double x, double z) {
     return put(id, article, x, z, 0);
   }
@@ -62,6 +74,33 @@ public final class Rooms {
             null,
             null));
     return space.piece(id);
+  }
+
+  /** A stage of 10 × 6 m, raked 1 in 20, with an apron; nothing built on it. */
+  public static Rooms stage() {
+    Rooms rooms = new Rooms();
+    NewShell.OfStage of =
+        new NewShell.OfStage(null, "1:20", typed("8"), typed("4"), null, null, null, null);
+    Shell shell =
+        new NewShell(null, typed("10"), typed("6"), typed("5"), null, null, null, null, of)
+            .build(LengthUnit.M);
+    rooms.space = new Space(shell, List.of(), SHAPES);
+    return rooms;
+  }
+
+  /** Another shell, with nothing in it. */
+  public static Rooms of(Shell shell) {
+    Rooms rooms = new Rooms();
+    rooms.space = new Space(shell, List.of(), SHAPES);
+    return rooms;
+  }
+
+  public Shell shell() {
+    return space.shell();
+  }
+
+  public static Edit.PlanPoint point(double x, double z) {
+    return new Edit.PlanPoint(Amount.of(x), Amount.of(z));
   }
 
   public Piece piece(String id) {

@@ -11,7 +11,7 @@ import pied.core.solid.Vec;
  * @param look what was asked for, with what was missing filled in
  * @param extent least and greatest coordinates
  * @param inks lines of the shell and of the pieces, cut solids first
- * @param pieces outlines of the pieces for pointing at them, the nearest last
+ * @param figures outlines of openings and pieces for pointing at them, the nearest last
  * @param zero the point of the space at 0, 0
  * @param right direction in the space that runs to the right
  * @param toEye direction to the one who looks
@@ -21,7 +21,7 @@ public record Elevation(
     Look look,
     double[] extent,
     List<Ink> inks,
-    List<Ink> pieces,
+    List<Ink> figures,
     List<Label> labels,
     List<Dimension> dimensions,
     Vec zero,

@@ -37,7 +37,7 @@ public final class Elevations {
 
   private record Key(int mesh, Eye eye) {}
 
-  private record Shape(Mesh mesh, List<SeenEdges.Edge> edges, LineDrawing lines) {}
+  private record Shape(Mesh mesh, List<SeenEdges.Edge> edges, List<double[]> outlines) {}
 
   private final Map<Key, Shape> kept =
       Collections.synchronizedMap(
@@ -84,7 +84,7 @@ public final class Elevations {
     Key key = new Key(System.identityHashCode(mesh), eye);
     Shape shape = kept.get(key);
     if (shape == null || shape.mesh != mesh) {
-      shape = new Shape(mesh, SeenEdges.unhidden(mesh, eye), LineDrawing.of(mesh, eye));
+      shape = new Shape(mesh, SeenEdges.unhidden(mesh, eye), LineDrawing.outlines(mesh, eye));
       kept.put(key, shape);
     }
     return shape;
@@ -239,6 +239,7 @@ public final class Elevations {
           outlines.add(Ink.rings(Ink.Style.piece, s.body.id(), outline(s)));
         }
       }
+      openings(outlines);
       List<Label> labels = new ArrayList<>();
       List<Dimension> dimensions = new ArrayList<>();
       measures(labels, dimensions);
@@ -253,6 +254,23 @@ public final class Elevations {
           zero,
           eye.right(),
           eye.toEye());
+    }
+
+    /** Openings of the wall looked at, behind all pieces. */
+    private void openings(List<Ink> outlines) {
+      if (section) {
+        return;
+      }
+      List<Ink> own = new ArrayList<>();
+      for (Opening o : shell.openings()) {
+        if (o.wall().equals(wall.name())) {
+          double[] ring = {
+            o.from(), -o.sill(), o.to(), -o.sill(), o.to(), -o.head(), o.from(), -o.head()
+          };
+          own.add(Ink.rings(Ink.Style.gap, ShellBodies.OPENING + o.id(), List.of(ring)));
+        }
+      }
+      outlines.addAll(0, own);
     }
 
     private Seen seen(Body b) {
@@ -397,7 +415,7 @@ public final class Elevations {
       double du = eye.u(pose.at().minus(zero));
       double dv = eye.v(pose.at());
       List<double[]> rings = new ArrayList<>();
-      for (double[] ring : shape(s.body.mesh(), eye.within(pose)).lines().outlines()) {
+      for (double[] ring : shape(s.body.mesh(), eye.within(pose)).outlines()) {
         double[] moved = ring.clone();
         for (int i = 0; i < moved.length; i += 2) {
           moved[i] += du;
@@ -436,7 +454,7 @@ public final class Elevations {
                     "note",
                     b.id() + " at " + unit.text(b.trim()),
                     eye.u(new Vec(b.x(), 0, b.z())),
-                    -b.trim() - 0.12));
+                    -b.trim() - 0.03));
           }
         }
         return;
@@ -444,14 +462,14 @@ public final class Elevations {
       boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(wall.name()));
       vertical(
           out,
-          0,
+          frame.getMinX(),
           Math.max(0, wall.base()),
           wall.height(),
           1,
           partition ? "Height of the " + wall.name() : "Height of the ceiling",
           partition ? Map.of("do", "partition", "part", wall.name()) : Map.of("do", "build"),
           "height");
-      new ShellPlan.Chains(shell, unit, out).below(wall, Math.max(0, -wall.base()));
+      new ShellPlan.Chains(shell, unit, out).below(wall, frame.getMaxY());
       for (Opening o : shell.openings()) {
         if (!o.wall().equals(wall.name())) {
           continue;

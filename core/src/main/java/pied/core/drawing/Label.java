@@ -3,6 +3,12 @@ package pied.core.drawing;
 /**
  * A text at a place of a drawing.
  *
- * @param kind what it says: "wall", "space", "height", "note"
+ * @param kind what it says: "wall" and "space" are names, "area" goes under the name of the space,
+ *     "height" is the height of something, and a "note" stands just above what it is about
+ * @param anchor which end of the text is at the place: "start", "middle" or "end"
  */
-public record Label(String kind, String text, double x, double y) {}
+public record Label(String kind, String text, double x, double y, String anchor) {
+  Label(String kind, String text, double x, double y) {
+    this(kind, text, x, y, "middle");
+  }
+}

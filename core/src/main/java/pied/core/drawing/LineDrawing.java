@@ -60,7 +60,8 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
     return Math.rint(v * 1e4) / 1e4 + 0.0;
   }
 
-  private static List<double[]> outlines(Mesh mesh, Eye view) {
+  /** The outline of what is seen of a mesh, and its holes: closed rings. */
+  static List<double[]> outlines(Mesh mesh, Eye view) {
     GeometryFactory plane = new GeometryFactory(new PrecisionModel(1 / GRID));
     List<Geometry> seen = new ArrayList<>();
     int[] c = mesh.corners();

@@ -9,6 +9,8 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import pied.core.space.Auditorium;
 import pied.core.space.Bar;
 import pied.core.space.Column;
@@ -84,6 +86,13 @@ public record ShellPlan(
         e.expandToInclude(w.outerFrom().x(), w.outerFrom().z());
         e.expandToInclude(w.outerTo().x(), w.outerTo().z());
       }
+      for (Opening o : shell.openings()) {
+        if (o.opens() == Opening.Way.out) {
+          Wall w = shell.wall(o.wall());
+          Spot tip = w.spot(o.from(), -w.thickness() - o.width());
+          e.expandToInclude(tip.x(), tip.z());
+        }
+      }
       return new ShellPlan(
           inks,
           labels,
@@ -156,7 +165,7 @@ public record ShellPlan(
                     new Spot(-w, z + 0.24))));
       }
       inks.add(Ink.rings(Ink.Style.seat, null, rows));
-      labels.add(new Label("note", "Row 1", -w + 0.4, Auditorium.row(stage, 0)));
+      labels.add(new Label("note", "row 1", -w, Auditorium.row(stage, 0) - 0.24, "start"));
     }
 
     private void stageLines() {
@@ -172,16 +181,13 @@ public record ShellPlan(
       inks.add(
           Ink.lines(
               Ink.Style.setting, null, List.of(new double[] {e.getMinX(), 0, e.getMaxX(), 0})));
-      labels.add(new Label("note", "setting line", e.getMaxX() - 0.75, -0.12));
-      labels.add(new Label("note", "centre line", 0, Math.max(0, e.getMaxY()) + 0.7));
-      if (shell.stage().rake() > 0) {
-        labels.add(
-            new Label(
-                "note",
-                "rakes 1 in " + Math.round(1 / shell.stage().rake() * 10) / 10.0,
-                e.getMaxX() - 0.75,
-                -0.36));
-      }
+      double rake = shell.stage().rake();
+      String raked =
+          rake > 0 ? ", raked 1 in " + Math.round(1 / rake * 10) / 10.0 + " from here" : "";
+      labels.add(
+          new Label(
+              "note", ("setting line" + raked).replace(".0 ", " "), e.getMaxX() - 0.1, 0, "end"));
+      labels.add(new Label("note", "centre line", 0.08, e.getMinY() + 0.5, "start"));
     }
 
     // ---- walls
@@ -193,8 +199,27 @@ public record ShellPlan(
         return;
       }
       solid(w, polygon(List.of(w.from(), w.to(), w.outerTo(), w.outerFrom())), Ink.Style.cut);
-      Spot at = w.spot(w.length() / 2, -w.thickness() / 2);
+      Spot at = w.spot(clear(w), -w.thickness() / 2);
       labels.add(new Label("wall", w.name(), at.x(), at.z()));
+    }
+
+    /** The middle of the longest stretch of a wall without an opening, metres along it. */
+    private double clear(Wall w) {
+      List<Opening> own = new ArrayList<>(shell.openings());
+      own.removeIf(o -> !o.wall().equals(w.name()));
+      own.sort(Comparator.comparingDouble(Opening::from));
+      double at = w.length() / 2;
+      double longest = 0;
+      double from = 0;
+      for (int i = 0; i <= own.size(); i++) {
+        double to = i == own.size() ? w.length() : own.get(i).from();
+        if (to - from > longest + 1e-6) {
+          longest = to - from;
+          at = (from + to) / 2;
+        }
+        from = i == own.size() ? to : Math.max(from, own.get(i).to());
+      }
+      return at;
     }
 
     private void partition(Partition p) {
@@ -313,12 +338,13 @@ public record ShellPlan(
                           new Spot(b.x() + h, b.z() + 0.05),
                           new Spot(b.x() - h, b.z() + 0.05))))));
       labels.add(
-          new Label("note", b.id() + " at " + unit.text(b.trim()), b.x() - h + 0.7, b.z() - 0.16));
+          new Label("note", b.id() + " at " + unit.text(b.trim()), b.x() + h, b.z() - 0.05, "end"));
     }
 
     /** The name goes where most room is left between the pieces. */
     private void name() {
       Geometry free = shell.within();
+      PreparedGeometry walls = PreparedGeometryFactory.prepare(free);
       Envelope e = free.getEnvelopeInternal();
       List<Envelope> taken = new ArrayList<>();
       space
@@ -328,6 +354,10 @@ public record ShellPlan(
                 var b = p.pose().box(space.shapes().mesh(p).box());
                 taken.add(new Envelope(b.min().x(), b.max().x(), b.min().z(), b.max().z()));
               });
+      for (Bar b : shell.bars()) {
+        double h = b.length() / 2;
+        taken.add(new Envelope(b.x() - h, b.x() + h, b.z() - 0.2, b.z() + 0.1));
+      }
       double best = -1;
       Coordinate at = free.getInteriorPoint().getCoordinate();
       for (int i = 1; i < 24; i++) {
@@ -335,17 +365,7 @@ public record ShellPlan(
           Coordinate c =
               new Coordinate(
                   e.getMinX() + e.getWidth() * i / 24, e.getMinY() + e.getHeight() * k / 24);
-          var point = PLANE.createPoint(c);
-          if (!free.contains(point)) {
-            continue;
-          }
-          // a line of text is wider than high: to the sides there must be twice as much room
-          double room = ((Polygon) free).getExteriorRing().distance(point);
-          for (Envelope t : taken) {
-            double dx = Math.max(0, Math.max(t.getMinX() - c.x, c.x - t.getMaxX()));
-            double dz = Math.max(0, Math.max(t.getMinY() - c.y, c.y - t.getMaxY()));
-            room = Math.min(room, Math.max(dx / 2, dz));
-          }
+          double room = room(walls, taken, c, best);
           if (room > best + 1e-6) {
             best = room;
             at = c;
@@ -354,6 +374,36 @@ public record ShellPlan(
       }
       labels.add(new Label("space", title, at.x, at.y));
       labels.add(new Label("area", unit.area(shell.area()), at.x, at.y));
+    }
+
+    /**
+     * How much room there is for a line of text about a point: half the height of the free space,
+     * which is to be twice as wide.
+     *
+     * @param least less is of no interest
+     */
+    private static double room(
+        PreparedGeometry walls, List<Envelope> taken, Coordinate c, double least) {
+      double room = 2;
+      for (Envelope t : taken) {
+        double dx = Math.max(0, Math.max(t.getMinX() - c.x, c.x - t.getMaxX()));
+        double dz = Math.max(0, Math.max(t.getMinY() - c.y, c.y - t.getMaxY()));
+        room = Math.min(room, Math.max(dx / 2, dz));
+      }
+      if (room <= least) {
+        return least;
+      }
+      double fits = 0;
+      for (int i = 0; i < 7; i++) {
+        double r = (fits + room) / 2;
+        Envelope box = new Envelope(c.x - 2 * r, c.x + 2 * r, c.y - r, c.y + r);
+        if (walls.covers(PLANE.toGeometry(box))) {
+          fits = r;
+        } else {
+          room = r;
+        }
+      }
+      return fits;
     }
 
     // ---- help

@@ -76,7 +76,9 @@ public final class Drafting {
    * @throws Refusal if what was typed cannot be read
    */
   public static Answer next(Shell shell, Question q, LengthUnit unit) {
-    if (q.corners() == null || q.pointer() == null || q.corners().contains(null)) {
+    if (q.corners() == null
+        || q.pointer() == null
+        || q.corners().stream().anyMatch(java.util.Objects::isNull)) {
       throw new Refusal("Say the corners so far and where you point.");
     }
     if (q.corners().size() > pied.core.space.ShellCheck.MOST_CORNERS) {
@@ -155,7 +157,10 @@ public final class Drafting {
       if (!(length > 0)) {
         throw new Refusal("An edge is longer than 0.");
       }
-      double way = Boolean.TRUE.equals(q.free()) ? Math.rint(toPointer) : square(base, toPointer);
+      double way =
+          Boolean.TRUE.equals(q.free())
+              ? Math.rint(toPointer)
+              : square(base, toPointer, c.size() > 1);
       if (angled) {
         // the edges enclose this angle, on the side to which one points
         double turned = 180 - Double.parseDouble(m.group(2).replace(',', '.'));
@@ -167,7 +172,7 @@ public final class Drafting {
     if (Boolean.TRUE.equals(q.free())) {
       return shell != null && far > near ? onWall(q.pointer()) : rounded(q.pointer());
     }
-    double way = square(base, toPointer);
+    double way = square(base, toPointer, c.size() > 1);
     double along = far * Math.cos(Math.toRadians(toPointer - way));
     Spot next = ahead(last, way, Math.max(0, along));
     // level with the first corner, so that the last edge is square too; or on the wall ahead
@@ -198,9 +203,15 @@ public final class Drafting {
     return new Spot(round(p.x()), round(p.z()));
   }
 
-  /** The square direction nearest to the one pointed to. */
-  private static double square(double base, double toPointer) {
-    return base + 90 * Math.rint((toPointer - base) / 90);
+  /**
+   * The square direction nearest to the one pointed to.
+   *
+   * @param onward never back over the edge before
+   */
+  private static double square(double base, double toPointer, boolean onward) {
+    double turned = ((toPointer - base) % 360 + 540) % 360 - 180;
+    double quarter = 90 * Math.rint(turned / 90);
+    return base + (onward && Math.abs(quarter) == 180 ? Math.copySign(90, turned) : quarter);
   }
 
   /** How far along a direction one is level with a point. */

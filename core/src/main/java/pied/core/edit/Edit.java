@@ -39,6 +39,7 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = ShellEdit.SetPlatform.class, name = "platform"),
   @JsonSubTypes.Type(value = ShellEdit.SetFlight.class, name = "flight"),
   @JsonSubTypes.Type(value = ShellEdit.SetBar.class, name = "bar"),
+  @JsonSubTypes.Type(value = ShellEdit.ShiftPart.class, name = "shift"),
   @JsonSubTypes.Type(value = ShellEdit.RemoveParts.class, name = "removeParts"),
   @JsonSubTypes.Type(value = ShellEdit.SetDatum.class, name = "datum"),
   @JsonSubTypes.Type(value = ShellEdit.Paint.class, name = "paint"),

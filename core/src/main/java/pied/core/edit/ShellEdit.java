@@ -162,6 +162,15 @@ public interface ShellEdit extends Edit {
   record SetBar(String part, PlanPoint at, Place3 to, Amount trim, Amount length)
       implements ShellEdit {}
 
+  /**
+   * Moves a part as far as a hand moves it; what comes out goes by whole centimetres.
+   *
+   * @param part id of its body ("wall:A", "opening:door 1"…), or of a corner ("corner:0")
+   * @param up how far up, for an opening
+   * @param free lets the walls at a corner turn
+   */
+  record ShiftPart(String part, PlanPoint by, Amount up, Boolean free) implements ShellEdit {}
+
   /** Takes parts of the shell away, by their ids as bodies ("opening:door 1", "platform:…"). */
   record RemoveParts(List<String> parts) implements ShellEdit {}
 

@@ -68,6 +68,8 @@ final class ShellEditor {
       return flight(e);
     } else if (edit instanceof ShellEdit.SetBar e) {
       return bar(e);
+    } else if (edit instanceof ShellEdit.ShiftPart e) {
+      return shift(e);
     } else if (edit instanceof ShellEdit.RemoveParts e) {
       return done(remove(e), null);
     } else if (edit instanceof ShellEdit.Build e) {
@@ -137,7 +139,11 @@ final class ShellEditor {
       throw new Refusal("There are openings in wall " + e.wall() + "; take them away first.");
     }
     Map<String, Double> next = new LinkedHashMap<>(shell.thicknesses());
-    next.put(e.wall(), t);
+    if (t == shell.thickness()) {
+      next.remove(e.wall()); // as the others
+    } else {
+      next.put(e.wall(), t);
+    }
     return shell.withOutline(shell.outline(), next, shell.openings());
   }
 
@@ -503,6 +509,108 @@ final class ShellEditor {
     return done(shell.withBars(put(shell.bars(), Bar::id, next)), "bar:" + id);
   }
 
+  // ---- by hand
+
+  private Result shift(ShellEdit.ShiftPart e) {
+    String part = need(e.part(), "part");
+    Spot by = e.by() == null ? new Spot(0, 0) : spot(e.by(), new Spot(0, 0));
+    int colon = part.indexOf(':');
+    String id = part.substring(colon + 1);
+    return switch (part.substring(0, colon + 1)) {
+      case "corner:" -> {
+        int i = corner(id);
+        Spot to = moved(shell.outline().get(i), by);
+        yield apply(new ShellEdit.MoveCorner(i, point(to), null, !Boolean.TRUE.equals(e.free())));
+      }
+      case "wall:" -> shiftWall(id, by);
+      case "opening:" -> {
+        Opening o = find(shell.openings(), Opening::id, id);
+        Spot middle = shell.wall(o.wall()).spot(o.from() + o.width() / 2, 0);
+        double up = e.up() == null ? 0 : e.up().length(unit, 0);
+        boolean aside = by.x() != 0 || by.z() != 0;
+        yield apply(
+            new ShellEdit.SetOpening(
+                id,
+                null,
+                aside ? point(middle.plus(by.x(), by.z())) : null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                up == 0 ? null : Amount.of(Math.max(0, byHand(o.sill() + up))),
+                null,
+                null,
+                null,
+                null));
+      }
+      case "column:" -> {
+        Column c = find(shell.columns(), Column::id, id);
+        yield apply(new ShellEdit.SetColumn(id, point(moved(c.at(), by)), null, null, null, null));
+      }
+      case "platform:" -> {
+        Platform p = find(shell.platforms(), Platform::id, id);
+        Spot first = moved(p.outline().get(0), by);
+        double dx = first.x() - p.outline().get(0).x();
+        double dz = first.z() - p.outline().get(0).z();
+        Platform next = p.withOutline(p.outline().stream().map(c -> tidy(c.plus(dx, dz))).toList());
+        yield done(
+            shell.withPlatforms(put(shell.platforms(), Platform::id, next)), "platform:" + id);
+      }
+      case "flight:" -> {
+        Flight f = find(shell.flights(), Flight::id, id);
+        yield apply(
+            new ShellEdit.SetFlight(
+                id, null, point(moved(f.at(), by)), null, null, null, null, null, null, null));
+      }
+      case "bar:" -> {
+        Bar b = find(shell.bars(), Bar::id, id);
+        Spot to = moved(new Spot(b.x(), b.z()), by);
+        yield apply(new ShellEdit.SetBar(id, point(to), null, null, null));
+      }
+      default -> throw new Refusal("“" + part + "” cannot be moved.");
+    };
+  }
+
+  private Result shiftWall(String name, Spot by) {
+    for (Partition p : shell.partitions()) {
+      if (p.id().equals(name)) {
+        Spot from = moved(p.from(), by);
+        double dx = from.x() - p.from().x();
+        double dz = from.z() - p.from().z();
+        Partition next =
+            new Partition(name, from, tidy(p.to().plus(dx, dz)), p.thickness(), p.height());
+        return done(
+            shell.withPartitions(put(shell.partitions(), Partition::id, next)), "wall:" + name);
+      }
+    }
+    Wall w = shell.walls().get(OutlineEditor.edge(shell, name));
+    double out = -(by.x() * w.inward().x() + by.z() * w.inward().z());
+    return apply(new ShellEdit.MoveWall(name, Amount.of(byHand(out))));
+  }
+
+  private int corner(String number) {
+    int i = number.matches("\\d{1,4}") ? Integer.parseInt(number) : -1;
+    if (i < 0 || i >= shell.outline().size()) {
+      throw new Refusal("There is no such corner.");
+    }
+    return i;
+  }
+
+  private static Spot moved(Spot p, Spot by) {
+    // a direction in which the hand did not move stays to the last bit
+    return new Spot(
+        by.x() == 0 ? p.x() : byHand(p.x() + by.x()), by.z() == 0 ? p.z() : byHand(p.z() + by.z()));
+  }
+
+  private static Spot tidy(Spot p) {
+    return new Spot(tidy(p.x()), tidy(p.z()));
+  }
+
+  private static Edit.PlanPoint point(Spot p) {
+    return new Edit.PlanPoint(Amount.of(p.x()), Amount.of(p.z()));
+  }
+
   // ---- taking away, datum, colours
 
   private Shell remove(ShellEdit.RemoveParts e) {
@@ -512,11 +620,19 @@ final class ShellEditor {
       UnaryOperator<Shell> without =
           switch (part == null ? "" : part.substring(0, Math.max(0, part.indexOf(':')))) {
             case "opening" -> s -> s.withOpenings(drop(s.openings(), Opening::id, id));
-            case "wall" ->
-                s ->
-                    s.withPartitions(drop(s.partitions(), Partition::id, id))
-                        .withOpenings(
-                            s.openings().stream().filter(o -> !o.wall().equals(id)).toList());
+            case "wall" -> {
+              if (shell.walls().stream().anyMatch(w -> w.name().equals(id))) {
+                throw new Refusal(
+                    "Wall "
+                        + id
+                        + " belongs to the outline. Take one of its corners away, or give it the"
+                        + " thickness 0 to leave the edge open.");
+              }
+              yield s ->
+                  s.withPartitions(drop(s.partitions(), Partition::id, id))
+                      .withOpenings(
+                          s.openings().stream().filter(o -> !o.wall().equals(id)).toList());
+            }
             case "column" -> s -> s.withColumns(drop(s.columns(), Column::id, id));
             case "platform" -> s -> s.withPlatforms(drop(s.platforms(), Platform::id, id));
             case "flight" -> s -> s.withFlights(drop(s.flights(), Flight::id, id));

@@ -219,7 +219,9 @@ public final class ShellBodies {
       Geometry face = rectangle(0, wall.base(), wall.length(), wall.height());
       for (Opening o : openings) {
         if (o.kind() != Opening.Kind.niche || o.depth() > from) {
-          face = face.difference(rectangle(o.from(), o.sill(), o.to(), o.head()));
+          // the apron goes on through the proscenium, with nothing of the wall under it
+          double foot = o.id().equals(Opening.PROSCENIUM) ? wall.base() : o.sill();
+          face = face.difference(rectangle(o.from(), foot, o.to(), o.head()));
         }
       }
       layer(maker, wall, face, from / wall.thickness(), to / wall.thickness());

@@ -11,12 +11,17 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import pied.core.Refusal;
 import pied.core.catalog.Article;
+import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
 import pied.core.format.Glb;
 import pied.core.piece.Lean;
+import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.size.Size;
+import pied.core.solid.Pose;
+import pied.core.solid.Vec;
 import pied.core.units.LengthUnit;
 import pied.server.api.Answers.ArticleCard;
 import pied.server.api.Answers.CatalogPage;
@@ -26,6 +31,8 @@ import pied.server.api.Answers.KindCount;
 @RestController
 @RequestMapping("/api")
 class CatalogController {
+  private static final Vec FRONT = new Vec(0, 0, 1);
+
   private final Shapes shapes;
   private final Drawings drawings;
 
@@ -74,18 +81,37 @@ class CatalogController {
     return kept(Glb.write(article, shapes.mesh(article, size), Map.of()));
   }
 
-  /** The lines one sees of an article at a size, from above or from the front. */
+  /**
+   * The lines one sees of an article at a size.
+   *
+   * @param from where one looks from: "plan" for above, or the level direction to the eye in the
+   *     space, degrees as a turn
+   * @param turn and lean of the article, degrees; of the plan the turn does not count
+   */
   @GetMapping("/shapes/{article}/lines")
   ResponseEntity<LineDrawing> lines(
       @PathVariable String article,
       @RequestParam double width,
       @RequestParam double depth,
       @RequestParam double height,
-      @RequestParam(defaultValue = "plan") LineDrawing.View view,
+      @RequestParam(defaultValue = "plan") String from,
+      @RequestParam(defaultValue = "0") double turn,
       @RequestParam(defaultValue = "0") double toward,
       @RequestParam(defaultValue = "0") double by) {
     Size size = size(article, width, depth, height);
-    return kept(drawings.lines(article, size, view, new Lean(toward, by)));
+    boolean plan = from.equals("plan");
+    Eye eye = plan ? Eye.PLAN : Eye.level(Pose.of(Vec.ZERO, angle(from)).direct(FRONT));
+    Pose pose = Piece.pose(Vec.ZERO, plan ? 0 : turn, new Lean(toward, by));
+    return kept(drawings.lines(article, size, eye.within(pose)));
+  }
+
+  private static double angle(String from) {
+    try {
+      return Double.parseDouble(from);
+    } catch (NumberFormatException e) {
+      throw new Refusal(
+          "Lines are drawn from “plan” or from an angle in degrees, not “" + from + "”.");
+    }
   }
 
   private Size size(String article, double width, double depth, double height) {

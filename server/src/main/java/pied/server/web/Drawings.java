@@ -7,20 +7,17 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import pied.core.catalog.Article;
+import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
-import pied.core.piece.Lean;
-import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.size.Size;
-import pied.core.solid.Pose;
-import pied.core.solid.Vec;
 
 /** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
 @Component
 class Drawings {
   private static final int KEPT = 2000;
 
-  private record Key(String article, Size size, LineDrawing.View view, Lean lean) {}
+  private record Key(String article, Size size, Eye eye) {}
 
   private final Shapes shapes;
   private final Map<Key, LineDrawing> made =
@@ -38,12 +35,12 @@ class Drawings {
     this.shapes = shapes;
   }
 
-  LineDrawing lines(String article, Size size, LineDrawing.View view, Lean lean) {
-    Key key = new Key(article, size, view, lean);
+  /** The lines of an article at a size; the eye is given in the article's own directions. */
+  LineDrawing lines(String article, Size size, Eye eye) {
+    Key key = new Key(article, size, eye);
     LineDrawing d = made.get(key);
     if (d == null) {
-      Pose leaning = Piece.pose(Vec.ZERO, 0, lean);
-      d = LineDrawing.of(shapes.mesh(article, size), view.eye().within(leaning));
+      d = LineDrawing.of(shapes.mesh(article, size), eye);
       made.put(key, d);
     }
     return d;
@@ -55,8 +52,8 @@ class Drawings {
         new Thread(
             () -> {
               for (Article a : shapes.catalog().all()) {
-                lines(a.id(), a.size(), LineDrawing.View.front, Lean.NONE);
-                lines(a.id(), a.size(), LineDrawing.View.plan, Lean.NONE);
+                lines(a.id(), a.size(), Eye.FRONT);
+                lines(a.id(), a.size(), Eye.PLAN);
               }
             },
             "cards");

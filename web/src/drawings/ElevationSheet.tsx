@@ -1,0 +1,426 @@
+import Box from "@mui/material/Box";
+import { useTheme } from "@mui/material/styles";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
+import { api, type EditDraft, type LookDraft } from "../api/client";
+import type { Elevation, Piece, Vec } from "../api/types.gen";
+import { GHOST, pick, placeEdit, putDown, type Where } from "../state/commands";
+import { useSheet, type SectionLook } from "../state/sheet";
+import { giveUp, tryOut } from "../state/trial";
+import { TypedField } from "../sheet/TypedField";
+import { Dimensions } from "./Dimensions";
+import { DrawingTitle } from "./DrawingTitle";
+import { Inks, PartMark } from "./Inks";
+import { Labels } from "./Labels";
+import { ScaleBar } from "./marks";
+import { ring, segments } from "./paths";
+import { Reaches } from "./Reaches";
+import { usePaper, type Eye, type Point } from "./usePaper";
+
+const CARRY = 4;
+const MARGIN = 46;
+const ALL = ["left", "right", "front", "back", "top", "under"];
+
+const dot = (a: Vec, b: Vec) => a.x * b.x + a.y * b.y + a.z * b.z;
+
+/** What core sees looking at a wall, or into the space where it is cut. */
+export function useElevation(name: string): { elevation?: Elevation; stale: boolean; wrong?: string } {
+  const space = useSheet((s) => s.space)!;
+  const unit = useSheet((s) => s.unit);
+  const section = useSheet((s) => s.section);
+  const look: LookDraft =
+    name === "section"
+      ? { way: section.way, at: section.at ?? undefined }
+      : { way: "wall", wall: name.slice("wall:".length) };
+  const found = useQuery({
+    queryKey: ["elevation", space.id, space.revision, look, unit],
+    queryFn: () => api.elevation(space.id, look, unit),
+    placeholderData: (before) => before,
+    retry: false,
+  });
+  return {
+    elevation: found.data,
+    stale: found.isPlaceholderData,
+    wrong: found.isError ? found.error.message : undefined,
+  };
+}
+
+/** Where a point of the space stands on the drawing. */
+const project = (e: Elevation, p: Vec): Point => ({
+  x: dot(e.right, p) - dot(e.right, e.zero),
+  y: -p.y,
+});
+
+interface Press {
+  x: number;
+  y: number;
+  piece: string | null;
+  part: string | null;
+  what: "click" | "pan" | "carry";
+  eye: Eye;
+  edit?: EditDraft;
+}
+
+const named = (e: { target: EventTarget }, kind: "piece" | "part") =>
+  (e.target as Element).closest(`[data-${kind}]`)?.getAttribute(`data-${kind}`) ?? null;
+
+/** An elevation or a section: lines that core drew, nearer things hiding farther ones. */
+export function ElevationSheet({ name }: { name: string }) {
+  const { palette } = useTheme();
+  const pieces = useSheet((s) => s.pieces);
+  const selection = useSheet((s) => s.selection);
+  const part = useSheet((s) => s.part);
+  const hover = useSheet((s) => s.hover);
+  const ghosts = useSheet((s) => s.ghosts);
+  const hand = useSheet((s) => s.hand);
+  const placing = useSheet((s) => s.placing);
+  const fit = useSheet((s) => s.fit);
+  const paper = usePaper();
+  const { frame, size, eye, setEye, look, toPaper } = paper;
+  const { elevation, stale, wrong } = useElevation(name);
+  const [hoverPart, setHoverPart] = useState<string | null>(null);
+  const last = useRef<Where | null>(null);
+
+  const looked = useRef({ at: -1, w: 0, h: 0, title: "" });
+  useEffect(() => {
+    if (size.w === 0 || !elevation) return;
+    const key = { at: fit.at, w: size.w, h: size.h, title: name + elevation.look.way };
+    const before = looked.current;
+    if (before.at === key.at && before.w === key.w && before.h === key.h && before.title === key.title)
+      return;
+    looked.current = key;
+    const chosen = useSheet.getState().selection;
+    const own = elevation.figures.filter((f) => chosen.includes(f.part ?? "")).flatMap((f) => f.rings);
+    if (fit.what === "selection" && own.length > 0 && before.at !== key.at) {
+      const all = own.flat();
+      const xs = all.filter((_, i) => i % 2 === 0);
+      const ys = all.filter((_, i) => i % 2 === 1);
+      look([Math.min(...xs) - 0.8, Math.min(...ys) - 0.8, Math.max(...xs) + 0.8, Math.max(...ys) + 0.8], 10);
+    } else look(elevation.extent, MARGIN);
+  }, [fit, size, elevation, look, name]);
+
+  /** A line of sight from where one stands, for what is put against a wall; else the floor before it. */
+  const where = (e: { clientX: number; clientY: number }): Where => {
+    const p = toPaper(e);
+    const { zero, right, toEye, look: l } = elevation!;
+    const away = l.way === "wall" ? (l.at ?? 1) : 0;
+    const start = l.way === "wall" ? zero : cutPoint(elevation!);
+    const from = {
+      x: start.x + right.x * p.x + toEye.x * away,
+      y: -p.y,
+      z: start.z + right.z * p.x + toEye.z * away,
+    };
+    return { ray: { from, along: { x: -toEye.x, y: 0, z: -toEye.z } } };
+  };
+
+  const press = useRef<Press | null>(null);
+  const down = (e: PointerEvent) => {
+    if (!eye || placing || e.button === 2) return;
+    press.current = {
+      x: e.clientX,
+      y: e.clientY,
+      piece: named(e, "piece"),
+      part: named(e, "part"),
+      what: "click",
+      eye,
+    };
+    frame.current!.setPointerCapture(e.pointerId);
+  };
+  const move = (e: PointerEvent) => {
+    if (!eye || !elevation) return;
+    if (placing) {
+      last.current = where(e);
+      tryOut([placeEdit(placing.article, placing.turn, last.current, GHOST)]);
+      return;
+    }
+    const p = press.current;
+    if (!p) {
+      useSheet.getState().point(named(e, "piece"));
+      setHoverPart(named(e, "piece") ? null : named(e, "part"));
+      return;
+    }
+    const dx = e.clientX - p.x;
+    const dy = e.clientY - p.y;
+    if (p.what === "click" && Math.hypot(dx, dy) > CARRY) {
+      const carries = p.piece ? selection.includes(p.piece) : p.part !== null && p.part === part;
+      p.what = carries ? "carry" : "pan";
+    }
+    if (p.what === "pan") {
+      setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
+    } else if (p.what === "carry") {
+      const { right } = elevation;
+      const by = { x: (right.x * dx) / eye.scale, z: (right.z * dx) / eye.scale };
+      const up = -dy / eye.scale;
+      // what stands or hangs keeps its height; what is fixed to a wall goes up and down it
+      const onWall = p.piece && selection.every((id) => pieces.get(id)?.on.kind === "wall");
+      p.edit = p.piece
+        ? { do: "moveBy", pieces: selection, by: onWall ? { ...by, y: up } : by }
+        : { do: "shift", part: p.part, by, up };
+      tryOut([p.edit]);
+    }
+  };
+  const up = (e: PointerEvent) => {
+    if (placing && elevation) {
+      void putDown(where(e), e.shiftKey);
+      return;
+    }
+    const p = press.current;
+    press.current = null;
+    if (!p) return;
+    if (p.what === "click") {
+      if (p.piece || !p.part) pick(p.piece, e);
+      else useSheet.getState().selectPart(p.part);
+    } else if (p.what === "carry" && p.edit) {
+      void useSheet.getState().edit([p.edit]).then(giveUp);
+    }
+  };
+
+  useEffect(() => {
+    const esc = (e: KeyboardEvent) => {
+      if (e.key === "Escape" && press.current?.what === "carry") {
+        press.current = null;
+        giveUp();
+        e.stopPropagation();
+      }
+    };
+    addEventListener("keydown", esc, true);
+    return () => removeEventListener("keydown", esc, true);
+  }, []);
+
+  const inHand = useMemo(() => new Set(ghosts.map((p) => p.id)), [ghosts]);
+  const marks = elevation?.figures.filter((f) => selection.includes(f.part ?? "")) ?? [];
+  const hovered = elevation?.figures.find((f) => f.part === hover);
+  return (
+    <Box
+      ref={frame}
+      data-testid="elevation"
+      data-drawing={name}
+      aria-label={elevation?.title ?? "Elevation"}
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        minHeight: 0,
+        position: "relative",
+        bgcolor: "background.default",
+        overflow: "hidden",
+        touchAction: "none",
+        cursor: placing ? "copy" : "default",
+        opacity: stale ? 0.6 : 1,
+      }}
+      onPointerDown={down}
+      onPointerMove={move}
+      onPointerUp={up}
+      onPointerCancel={() => {
+        press.current = null;
+        giveUp();
+      }}
+      onPointerLeave={() => {
+        setHoverPart(null);
+        if (placing) giveUp();
+        else useSheet.getState().point(null);
+      }}
+    >
+      <DrawingTitle name={name}>
+        {name === "section" && <SectionControls elevation={elevation} />}
+      </DrawingTitle>
+      {wrong && (
+        <Box
+          sx={{ position: "absolute", inset: 0, display: "grid", placeItems: "center", color: "error.main" }}
+        >
+          {wrong}
+        </Box>
+      )}
+      {eye && elevation && (
+        <svg
+          width={size.w}
+          height={size.h}
+          style={{ display: "block" }}
+          data-scale={eye.scale}
+          data-x={eye.x}
+          data-y={eye.y}
+        >
+          <g transform={paper.transform} strokeLinejoin="round" strokeLinecap="round">
+            <rect
+              x={elevation.extent[0]}
+              y={elevation.extent[1]}
+              width={elevation.extent[2] - elevation.extent[0]}
+              height={elevation.extent[3] - elevation.extent[1]}
+              fill={palette.background.paper}
+            />
+            <Inks inks={elevation.inks} dimmed={inHand} />
+            {elevation.figures.map((f) => (
+              <path
+                key={f.part}
+                data-piece={f.part?.includes(":") ? undefined : f.part}
+                data-part={f.part?.includes(":") ? f.part : undefined}
+                d={f.rings.map(ring).join("")}
+                fill="transparent"
+                stroke="none"
+              />
+            ))}
+            {hovered && (
+              <path
+                d={hovered.rings.map(ring).join("")}
+                fill="none"
+                stroke={palette.primary.main}
+                strokeWidth={1.75}
+                vectorEffect="non-scaling-stroke"
+                pointerEvents="none"
+              />
+            )}
+            {marks.map((f) => (
+              <path
+                key={f.part}
+                d={f.rings.map(ring).join("")}
+                fill="none"
+                stroke={palette.secondary.main}
+                strokeWidth={f.part === selection[selection.length - 1] ? 2.5 : 1.75}
+                opacity={inHand.has(f.part ?? "") ? 0.3 : 1}
+                vectorEffect="non-scaling-stroke"
+                pointerEvents="none"
+              />
+            ))}
+            {hoverPart && hoverPart !== part && (
+              <PartMark inks={elevation.figures} part={hoverPart} hovered />
+            )}
+            {part && <PartMark inks={elevation.figures} part={part} />}
+            {ghosts.map((p) => (
+              <PieceSide key={p.id} piece={p} elevation={elevation} />
+            ))}
+          </g>
+          <Labels labels={elevation.labels} paper={paper} />
+        </svg>
+      )}
+      {eye && elevation && (
+        <>
+          <Dimensions list={elevation.dimensions} paper={paper} still={hand !== null} />
+          <Reaches paper={paper} project={(p) => project(elevation, p)} sides={ALL} />
+          <ScaleBar scale={eye.scale} />
+        </>
+      )}
+    </Box>
+  );
+}
+
+/** A point on the plane of a cut. */
+function cutPoint({ look, toEye }: Elevation): Vec {
+  const at = look.at ?? 0;
+  return toEye.x !== 0 ? { x: at, y: 0, z: 0 } : { x: 0, y: 0, z: at };
+}
+
+/** A piece in hand as it is seen from here. */
+function PieceSide({ piece, elevation }: { piece: Piece; elevation: Elevation }) {
+  const { palette } = useTheme();
+  const from = (Math.atan2(elevation.toEye.x, elevation.toEye.z) * 180) / Math.PI;
+  const { size } = piece;
+  const lines = useQuery({
+    queryKey: ["lines", piece.article, size.width, size.depth, size.height, from, piece.turn, piece.lean],
+    queryFn: () => api.lines(piece.article, size, from, piece.turn, piece.lean),
+    placeholderData: (before) => before,
+  }).data;
+  const at = project(elevation, piece.at);
+  if (!lines) return null;
+  return (
+    <g transform={`translate(${at.x} ${at.y})`} pointerEvents="none" data-ghost={piece.id}>
+      <path
+        d={lines.outlines.map(ring).join("")}
+        fill={palette.background.paper}
+        fillOpacity={0.7}
+        stroke={palette.secondary.main}
+        strokeWidth={1.75}
+        vectorEffect="non-scaling-stroke"
+      />
+      <path
+        d={segments(lines.lines)}
+        fill="none"
+        stroke={palette.secondary.main}
+        strokeWidth={0.75}
+        vectorEffect="non-scaling-stroke"
+      />
+    </g>
+  );
+}
+
+const WAYS: { way: SectionLook["way"]; room: string; stage: string }[] = [
+  { way: "back", room: "to the back", stage: "upstage" },
+  { way: "front", room: "to the front", stage: "downstage" },
+  { way: "left", room: "to the left", stage: "to stage right" },
+  { way: "right", room: "to the right", stage: "to stage left" },
+];
+
+/** Where a section cuts and which way it looks. */
+function SectionControls({ elevation }: { elevation?: Elevation }) {
+  const section = useSheet((s) => s.section);
+  const stage = useSheet((s) => s.space!.shell.stage !== undefined && s.space!.shell.stage !== null);
+  const { setSection, space, unit, say } = useSheet.getState();
+  const words = /at (.+?) (across|deep),/.exec(elevation?.title ?? "");
+  return (
+    <Box
+      sx={{
+        fontSize: 12,
+        color: "text.secondary",
+        display: "flex",
+        gap: 0.5,
+        alignItems: "baseline",
+        bgcolor: "background.default",
+        px: 0.5,
+      }}
+    >
+      cut at
+      <TypedField
+        text={words?.[1] ?? "…"}
+        label="Where the section cuts"
+        onType={async (typed) => {
+          const at = typed.trim();
+          try {
+            await api.elevation(space!.id, { way: section.way, at }, unit);
+            setSection({ ...section, at });
+            return true;
+          } catch (e) {
+            say((e as Error).message, "refused");
+            return false;
+          }
+        }}
+      />
+      {words?.[2] ?? ""}, looking
+      <Box
+        component="select"
+        aria-label="Looking"
+        value={section.way}
+        onChange={(e) => {
+          const way = e.target.value as SectionLook["way"];
+          const along = (w: string) => w === "left" || w === "right";
+          setSection({ way, at: along(way) === along(section.way) ? section.at : null });
+        }}
+        sx={{
+          font: "inherit",
+          fontWeight: 600,
+          color: "text.primary",
+          border: 0,
+          borderBottom: "1.5px solid",
+          borderColor: "primary.main",
+          bgcolor: "transparent",
+          p: 0,
+        }}
+      >
+        {WAYS.map((w) => (
+          <option key={w.way} value={w.way}>
+            {stage ? w.stage : w.room}
+          </option>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** An elevation small, waiting in the strip. */
+export function ElevationThumb({ name, width, height }: { name: string; width: number; height: number }) {
+  const { elevation } = useElevation(name);
+  if (!elevation) return null;
+  const [x0, y0, x1, y1] = elevation.extent;
+  return (
+    <svg width={width} height={height} viewBox={`${x0} ${y0} ${x1 - x0} ${y1 - y0}`} aria-hidden>
+      <Inks inks={elevation.inks} small />
+    </svg>
+  );
+}

@@ -1,0 +1,132 @@
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import { useState } from "react";
+import type { EditDraft } from "../api/client";
+import type { Phrase } from "../api/types.gen";
+import { filled } from "../state/filled";
+import { useSheet } from "../state/sheet";
+import { Swatch } from "./Swatch";
+import { TypedField } from "./TypedField";
+
+/** What core wrote, to be read, typed into, chosen from and pressed. */
+export function Phrases({ phrases }: { phrases: Phrase[] }) {
+  return phrases.map((p, i) => <Part key={p.kind + i} phrase={p} />);
+}
+
+function Part({ phrase }: { phrase: Phrase }) {
+  const { edit, select, selectPart } = useSheet.getState();
+  switch (phrase.kind) {
+    case "field":
+      return (
+        <TypedField
+          text={phrase.text}
+          label={phrase.label}
+          onType={async (typed) => (await edit([filled(phrase.edit, phrase.slot, typed)])) !== null}
+        />
+      );
+    case "swatch":
+      return (
+        <Swatch
+          name={phrase.text}
+          colour={phrase.colour}
+          onChoose={(colour) => void edit([filled(phrase.edit, phrase.slot, colour)])}
+        />
+      );
+    case "choice":
+      return <Choice phrase={phrase} />;
+    case "action":
+      return (
+        <ButtonBase
+          onClick={async () => {
+            const changed = await edit([phrase.edit as EditDraft]);
+            if (changed?.part) selectPart(changed.part);
+          }}
+          sx={{
+            font: "inherit",
+            color: "primary.main",
+            border: 1,
+            borderColor: "divider",
+            borderRadius: 0.75,
+            px: 0.75,
+            lineHeight: "20px",
+            verticalAlign: "baseline",
+            mr: 0.5,
+            "&:hover, &:focus-visible": { borderColor: "primary.main", bgcolor: "background.default" },
+          }}
+        >
+          {phrase.text}
+        </ButtonBase>
+      );
+    case "word":
+      return phrase.piece || phrase.part ? (
+        <ButtonBase
+          onClick={() => (phrase.piece ? select([phrase.piece]) : selectPart(phrase.part))}
+          sx={{
+            font: "inherit",
+            fontWeight: 650,
+            textDecoration: "underline dotted",
+            textUnderlineOffset: 3,
+            lineHeight: 1.2,
+            verticalAlign: "baseline",
+          }}
+        >
+          {phrase.text}
+        </ButtonBase>
+      ) : (
+        <b>{phrase.text}</b>
+      );
+    default:
+      return <span>{phrase.text}</span>;
+  }
+}
+
+/** A word with others in its place. */
+function Choice({ phrase }: { phrase: Phrase }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <ButtonBase
+        aria-label={`${phrase.label}: ${phrase.text}`}
+        aria-haspopup="menu"
+        title={phrase.label}
+        onClick={(e) => setAt(e.currentTarget)}
+        sx={{
+          font: "inherit",
+          fontWeight: 650,
+          borderBottom: "1.5px dotted",
+          borderColor: "primary.main",
+          lineHeight: 1.2,
+          verticalAlign: "baseline",
+        }}
+      >
+        {phrase.text}
+      </ButtonBase>
+      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
+        {phrase.options.map((o) => (
+          <MenuItem
+            key={o.text}
+            dense
+            selected={o.text === phrase.text}
+            onClick={() => {
+              setAt(null);
+              void useSheet.getState().edit([o.edit as EditDraft]);
+            }}
+          >
+            {o.text}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}
+
+/** A line of phrases in a list. */
+export function PhraseLine({ phrases }: { phrases: Phrase[] }) {
+  return (
+    <Box component="span" sx={{ whiteSpace: "pre-wrap" }}>
+      <Phrases phrases={phrases} />
+    </Box>
+  );
+}

@@ -1,0 +1,155 @@
+import { create } from "zustand";
+import { api } from "../api/client";
+import type { Draft, Spot } from "../api/types.gen";
+import { useSheet } from "./sheet";
+
+/** What is being drawn corner by corner. */
+export type Purpose = "outline" | "platform" | "partition";
+
+interface Drafting {
+  purpose: Purpose | null;
+  corners: Spot[];
+  pointer: Spot | null;
+  /** What is typed: a length, or "3.2 at 135". */
+  typed: string;
+  free: boolean;
+  near: number;
+  /** What core says of it. */
+  answer: Draft | null;
+  wrong: string | null;
+}
+
+const NONE: Drafting = {
+  purpose: null,
+  corners: [],
+  pointer: null,
+  typed: "",
+  free: false,
+  near: 0.1,
+  answer: null,
+  wrong: null,
+};
+
+export const useDraft = create<Drafting>(() => NONE);
+
+let again = false;
+let asking = false;
+let epoch = 0;
+
+export function draw(purpose: Purpose) {
+  const s = useSheet.getState();
+  s.build(null);
+  s.select([]);
+  epoch++;
+  useDraft.setState({ ...NONE, purpose });
+}
+
+export function abandon() {
+  epoch++;
+  useDraft.setState(NONE);
+}
+
+/** The pointer is somewhere else, or something is typed: core is asked where the next corner goes. */
+export function pointAt(pointer: Spot, near: number, free: boolean) {
+  useDraft.setState({ pointer, near, free });
+  ask();
+}
+
+function ask() {
+  again = true;
+  if (!asking) void loop();
+}
+
+async function loop() {
+  asking = true;
+  while (again) {
+    again = false;
+    await answer();
+  }
+  asking = false;
+}
+
+async function answer(): Promise<Draft | null> {
+  const { purpose, corners, pointer, typed, free, near } = useDraft.getState();
+  const { space, unit } = useSheet.getState();
+  if (!purpose || !pointer || !space) return null;
+  const asked = epoch;
+  const question = { corners, pointer, typed: typed || undefined, free, near, line: purpose === "partition" };
+  try {
+    const said = await api.draft(space.id, question, purpose === "outline", unit);
+    if (asked === epoch) useDraft.setState({ answer: said, wrong: null });
+    return asked === epoch ? said : null;
+  } catch (e) {
+    if (asked === epoch) useDraft.setState({ wrong: (e as Error).message });
+    return null;
+  }
+}
+
+/** Sets the corner where core says it goes; the first one again, or the end of a line, ends the drawing. */
+export async function setCorner() {
+  const said = await answer();
+  const { purpose, corners } = useDraft.getState();
+  if (!said || !purpose) return;
+  if (said.closes) {
+    await finish();
+    return;
+  }
+  useDraft.setState({ corners: [...corners, said.next], typed: "" });
+  if (purpose === "partition" && corners.length === 1) await finish();
+  else ask();
+}
+
+/** Makes it so. What was refused stays as drawn. */
+export async function finish() {
+  const { purpose, corners } = useDraft.getState();
+  if (!purpose) return;
+  const { edit, selectPart, look } = useSheet.getState();
+  const asked = epoch;
+  const changed = await edit([
+    purpose === "outline"
+      ? { do: "outline", corners }
+      : purpose === "platform"
+        ? { do: "platform", outline: corners }
+        : { do: "partition", from: corners[0], to: corners[1] },
+  ]);
+  if (asked !== epoch) return;
+  if (changed) {
+    abandon();
+    if (purpose === "outline") look("home");
+    else if (changed.part) selectPart(changed.part);
+  } else {
+    back();
+  }
+}
+
+/** Takes the last corner back. */
+export function back() {
+  const { corners } = useDraft.getState();
+  useDraft.setState({ corners: corners.slice(0, -1) });
+  ask();
+}
+
+/** Keys while drawing; true if the key was one of these. */
+export function draftKey(e: KeyboardEvent): boolean {
+  const { purpose, typed, corners } = useDraft.getState();
+  if (!purpose || e.ctrlKey || e.metaKey) return false;
+  if (e.key === "Escape") {
+    if (typed) useDraft.setState({ typed: "", wrong: null });
+    else abandon();
+    ask();
+  } else if (e.key === "Enter") {
+    if (typed) void setCorner();
+    else if (corners.length >= 3) void finish();
+  } else if (e.key === "Backspace") {
+    if (typed) useDraft.setState({ typed: typed.slice(0, -1) });
+    else back();
+    ask();
+  } else if (typed ? e.key.length === 1 : /^[0-9.,]$/.test(e.key)) {
+    useDraft.setState({ typed: typed + e.key });
+    ask();
+  } else {
+    return false;
+  }
+  e.preventDefault();
+  return true;
+}
