@@ -33,7 +33,7 @@ export function DrawingTitle({ name, children }: { name: string; children?: Reac
         top: 3,
         zIndex: 3,
         display: "flex",
-        flexWrap: "wrap",
+        whiteSpace: "nowrap",
         gap: 0.5,
         alignItems: "center",
         pointerEvents: "none",

@@ -1,4 +1,8 @@
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import LinearProgress from "@mui/material/LinearProgress";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
 import { useTheme } from "@mui/material/styles";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
@@ -24,8 +28,12 @@ const ALL = ["left", "right", "front", "back", "top", "under"];
 const dot = (a: Vec, b: Vec) => a.x * b.x + a.y * b.y + a.z * b.z;
 
 /** What core sees looking at a wall, or into the space where it is cut. */
-export function useElevation(name: string): { elevation?: Elevation; stale: boolean; wrong?: string } {
+export function useElevation(
+  name: string,
+  patient = false,
+): { elevation?: Elevation; stale: boolean; wrong?: string } {
   const space = useSheet((s) => s.space)!;
+  const revision = useSettled(space.revision, patient);
   const unit = useSheet((s) => s.unit);
   const section = useSheet((s) => s.section);
   const look: LookDraft =
@@ -33,7 +41,7 @@ export function useElevation(name: string): { elevation?: Elevation; stale: bool
       ? { way: section.way, at: section.at ?? undefined }
       : { way: "wall", wall: name.slice("wall:".length) };
   const found = useQuery({
-    queryKey: ["elevation", space.id, space.revision, look, unit],
+    queryKey: ["elevation", space.id, revision, look, unit],
     queryFn: () => api.elevation(space.id, look, unit),
     placeholderData: (before) => before,
     retry: false,
@@ -43,6 +51,18 @@ export function useElevation(name: string): { elevation?: Elevation; stale: bool
     stale: found.isPlaceholderData,
     wrong: found.isError ? found.error.message : undefined,
   };
+}
+
+const PATIENCE = 900;
+
+/** For what may wait: a value as it is once it has not changed for a while. */
+function useSettled<T>(value: T, patient: boolean): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const soon = setTimeout(() => setSettled(value), PATIENCE);
+    return () => clearTimeout(soon);
+  }, [value]);
+  return patient ? settled : value;
 }
 
 /** Where a point of the space stands on the drawing. */
@@ -223,6 +243,13 @@ export function ElevationSheet({ name }: { name: string }) {
       <DrawingTitle name={name}>
         {name === "section" && <SectionControls elevation={elevation} />}
       </DrawingTitle>
+      {!elevation && !wrong && (
+        <LinearProgress
+          color="secondary"
+          aria-label="Drawing the elevation"
+          sx={{ position: "absolute", left: 0, right: 0, top: 0, height: 2 }}
+        />
+      )}
       {wrong && (
         <Box
           sx={{ position: "absolute", inset: 0, display: "grid", placeItems: "center", color: "error.main" }}
@@ -352,7 +379,9 @@ const WAYS: { way: SectionLook["way"]; room: string; stage: string }[] = [
 function SectionControls({ elevation }: { elevation?: Elevation }) {
   const section = useSheet((s) => s.section);
   const stage = useSheet((s) => s.space!.shell.stage !== undefined && s.space!.shell.stage !== null);
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
   const { setSection, space, unit, say } = useSheet.getState();
+  const wordsFor = (way: SectionLook["way"]) => WAYS.find((w) => w.way === way)![stage ? "stage" : "room"];
   const words = /at (.+?) (across|deep),/.exec(elevation?.title ?? "");
   return (
     <Box
@@ -383,39 +412,44 @@ function SectionControls({ elevation }: { elevation?: Elevation }) {
         }}
       />
       {words?.[2] ?? ""}, looking
-      <Box
-        component="select"
-        aria-label="Looking"
-        value={section.way}
-        onChange={(e) => {
-          const way = e.target.value as SectionLook["way"];
-          const along = (w: string) => w === "left" || w === "right";
-          setSection({ way, at: along(way) === along(section.way) ? section.at : null });
-        }}
+      <ButtonBase
+        aria-label={"Looking: " + wordsFor(section.way)}
+        aria-haspopup="menu"
+        onClick={(e) => setMenu(e.currentTarget)}
         sx={{
           font: "inherit",
-          fontWeight: 600,
+          fontWeight: 650,
           color: "text.primary",
-          border: 0,
-          borderBottom: "1.5px solid",
+          borderBottom: "1.5px dotted",
           borderColor: "primary.main",
-          bgcolor: "transparent",
-          p: 0,
+          lineHeight: 1.2,
         }}
       >
-        {WAYS.map((w) => (
-          <option key={w.way} value={w.way}>
-            {stage ? w.stage : w.room}
-          </option>
+        {wordsFor(section.way)}
+      </ButtonBase>
+      <Menu open={menu !== null} anchorEl={menu} onClose={() => setMenu(null)}>
+        {WAYS.map(({ way }) => (
+          <MenuItem
+            key={way}
+            dense
+            selected={way === section.way}
+            onClick={() => {
+              setMenu(null);
+              const along = (w: string) => w === "left" || w === "right";
+              setSection({ way, at: along(way) === along(section.way) ? section.at : null });
+            }}
+          >
+            {wordsFor(way)}
+          </MenuItem>
         ))}
-      </Box>
+      </Menu>
     </Box>
   );
 }
 
 /** An elevation small, waiting in the strip. */
 export function ElevationThumb({ name, width, height }: { name: string; width: number; height: number }) {
-  const { elevation } = useElevation(name);
+  const { elevation } = useElevation(name, true);
   if (!elevation) return null;
   const [x0, y0, x1, y1] = elevation.extent;
   return (

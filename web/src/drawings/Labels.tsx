@@ -13,6 +13,7 @@ export function Labels({ labels, paper }: { labels: Label[]; paper: Paper }) {
         const title = l.kind === "space";
         const note = l.kind === "note";
         if ((note || l.kind === "height") && scale < 22) return null;
+        if (l.room > 0 && l.room * scale < l.text.length * (title ? 8 : 6)) return null;
         if (l.kind === "wall") {
           return (
             <g key={i} transform={`translate(${at.left} ${at.top})`}>

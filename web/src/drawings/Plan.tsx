@@ -93,13 +93,18 @@ export function Plan() {
     const asked = looked.current.at !== fit.at;
     if (!asked && looked.current.w === size.w && looked.current.h === size.h) return;
     looked.current = { at: fit.at, w: size.w, h: size.h };
-    const { selection: chosen, pieces: all } = useSheet.getState();
+    const { selection: chosen, pieces: all, part: one } = useSheet.getState();
+    const built = plan.inks.filter((i) => i.part === one).flatMap((i) => i.rings.flat());
     const near = chosen.map((id) => all.get(id)).filter((p): p is Piece => p !== undefined);
     if (fit.what === "selection" && near.length > 0) {
       const m = Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8;
       const xs = near.map((p) => p.at.x);
       const zs = near.map((p) => p.at.z);
       look([Math.min(...xs) - m, Math.min(...zs) - m, Math.max(...xs) + m, Math.max(...zs) + m], 0);
+    } else if (fit.what === "selection" && built.length > 0) {
+      const xs = built.filter((_, i) => i % 2 === 0);
+      const zs = built.filter((_, i) => i % 2 === 1);
+      look([Math.min(...xs) - 1, Math.min(...zs) - 1, Math.max(...xs) + 1, Math.max(...zs) + 1], 10);
     } else {
       look(plan.extent, MARGIN);
     }
@@ -159,7 +164,7 @@ export function Plan() {
     const p = press.current;
     if (!p) {
       if (purpose) {
-        pointAt(last.current, near(), e.altKey);
+        pointAt(last.current, near(), e.shiftKey);
       } else {
         useSheet.getState().point(named(e, "piece"));
         setHoverPart(named(e, "piece") ? null : named(e, "part"));
@@ -178,7 +183,7 @@ export function Plan() {
       const by = { x: dx / eye.scale, z: dy / eye.scale };
       p.edit = p.piece
         ? { do: "moveBy", pieces: selection, by }
-        : { do: "shift", part: p.part, by, free: e.altKey };
+        : { do: "shift", part: p.part, by, free: e.shiftKey };
       tryOut([p.edit]);
     }
   };
@@ -196,8 +201,8 @@ export function Plan() {
     press.current = null;
     if (!p) return;
     if (p.what === "click" && purpose && at) {
-      pointAt(at, near(), e.altKey);
-      void setCorner();
+      pointAt(at, near(), e.shiftKey);
+      setCorner();
     } else if (p.what === "click") {
       if (p.piece || !p.part) pick(p.piece, e);
       else useSheet.getState().selectPart(p.part);

@@ -135,7 +135,7 @@ function DraftCaption() {
           <>
             Click, or type a length (<b>3.2</b>, or <b>3.2 at 135</b>) and Enter.{" "}
             {corners.length >= 3 && !line && "Enter alone, or a click on the first corner, closes it. "}
-            Alt: any angle. Backspace: one back.{" "}
+            With Shift any angle. Backspace: one back.{" "}
           </>
         )}
         <b>Esc</b> gives up.

@@ -23,7 +23,7 @@ export function Head({ onKeys }: { onKeys: () => void }) {
   const unit = useSheet((s) => s.unit);
   const large = useSheet((s) => s.large);
   const { setUnit, setLarge, step, look } = useSheet.getState();
-  const chosen = useSheet((s) => s.selection.length > 0);
+  const chosen = useSheet((s) => s.selection.length > 0 || s.part !== null);
   const projects = useQuery({ queryKey: ["projects"], queryFn: api.projects });
   const project = projects.data?.find((p) => p.id === space.project)?.name ?? "";
   return (

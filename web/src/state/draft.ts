@@ -64,13 +64,15 @@ async function loop() {
   asking = true;
   while (again) {
     again = false;
-    await answer();
+    await answer(useDraft.getState());
   }
   asking = false;
 }
 
-async function answer(): Promise<Draft | null> {
-  const { purpose, corners, pointer, typed, free, near } = useDraft.getState();
+type Asked = Pick<Drafting, "pointer" | "typed" | "free" | "near">;
+
+async function answer({ pointer, typed, free, near }: Asked): Promise<Draft | null> {
+  const { purpose, corners } = useDraft.getState();
   const { space, unit } = useSheet.getState();
   if (!purpose || !pointer || !space) return null;
   const asked = epoch;
@@ -85,24 +87,38 @@ async function answer(): Promise<Draft | null> {
   }
 }
 
+/** What is done follows in the order in which it was done, however quick the hand. */
+let line: Promise<void> = Promise.resolve();
+
 /** Sets the corner where core says it goes; the first one again, or the end of a line, ends the drawing. */
-export async function setCorner() {
-  const said = await answer();
-  const { purpose, corners } = useDraft.getState();
+export function setCorner() {
+  const { pointer, typed, free, near } = useDraft.getState();
+  useDraft.setState({ typed: "" });
+  line = line.then(() => corner({ pointer, typed, free, near }));
+}
+
+export function finish() {
+  line = line.then(make);
+}
+
+async function corner(asked: Asked) {
+  const said = await answer(asked);
+  const { purpose, corners, typed } = useDraft.getState();
+  if (!said && typed === "") useDraft.setState({ typed: asked.typed });
   if (!said || !purpose) return;
   if (said.closes) {
-    await finish();
+    await make();
     return;
   }
-  useDraft.setState({ corners: [...corners, said.next], typed: "" });
-  if (purpose === "partition" && corners.length === 1) await finish();
+  useDraft.setState({ corners: [...corners, said.next] });
+  if (purpose === "partition" && corners.length === 1) await make();
   else ask();
 }
 
 /** Makes it so. What was refused stays as drawn. */
-export async function finish() {
+async function make() {
   const { purpose, corners } = useDraft.getState();
-  if (!purpose) return;
+  if (!purpose || corners.length < (purpose === "partition" ? 2 : 3)) return;
   const { edit, selectPart, look } = useSheet.getState();
   const asked = epoch;
   const changed = await edit([
@@ -117,7 +133,7 @@ export async function finish() {
     abandon();
     if (purpose === "outline") look("home");
     else if (changed.part) selectPart(changed.part);
-  } else {
+  } else if (purpose === "partition") {
     back();
   }
 }
@@ -138,8 +154,8 @@ export function draftKey(e: KeyboardEvent): boolean {
     else abandon();
     ask();
   } else if (e.key === "Enter") {
-    if (typed) void setCorner();
-    else if (corners.length >= 3) void finish();
+    if (typed) setCorner();
+    else if (corners.length >= 3) finish();
   } else if (e.key === "Backspace") {
     if (typed) useDraft.setState({ typed: typed.slice(0, -1) });
     else back();

@@ -35,7 +35,7 @@ class FurnishTest {
   @Test
   void aSideboardAndALampInTheTeaRoom() {
     String room = pied.teaRoom();
-    sheet = new Sheet(room, 4.6, 3.2, "both");
+    sheet = new Sheet(room, "plan", "set");
     JsonNode before = pied.space(room);
 
     sheet.take("sideboard", "sideboard");

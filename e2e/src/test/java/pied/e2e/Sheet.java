@@ -48,38 +48,46 @@ final class Sheet {
   }
 
   final Page page;
-  private final double middleX;
-  private final double middleZ;
 
-  /** Opens a new room of 6 × 4 m with the plan alone, which is quicker to draw. */
+  /** Opens a new room with the plan alone, which is quicker to draw. */
   static Sheet planOf(String space) {
-    return new Sheet(space, 3, 2, "plan");
+    return new Sheet(space, "plan");
   }
 
   /**
-   * Opens a space; the middle of its plan tells where points of it lie on the screen.
+   * Opens a space; the other drawings are folded away.
    *
-   * @param layout the drawings to begin with: plan, both or set
+   * @param large the one or two drawings to begin with: plan, set, section, wall:A…
    */
-  Sheet(String space, double middleX, double middleZ, String layout) {
+  Sheet(String space, String... large) {
+    this(large);
+    page.navigate(Studio.PIED.url() + "/#/space/" + space);
+    settled();
+  }
+
+  private Sheet(String[] large) {
     page =
         Studio.BROWSER
             .newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
             .newPage();
     page.setDefaultTimeout(60_000);
-    this.middleX = middleX;
-    this.middleZ = middleZ;
     page.addInitScript(
-        "localStorage.getItem('pied.layout') ?? localStorage.setItem('pied.layout', '"
-            + layout
-            + "')");
-    page.navigate(Studio.PIED.url() + "/#/space/" + space);
-    settled();
+        "localStorage.getItem('pied.large') ?? localStorage.setItem('pied.large', '[\""
+            + String.join("\",\"", large)
+            + "\"]');"
+            + "localStorage.getItem('pied.strip') ?? localStorage.setItem('pied.strip', 'folded')");
+  }
+
+  /** Opens the list of projects. */
+  static Sheet atStart() {
+    Sheet sheet = new Sheet(new String[] {"plan"});
+    sheet.page.navigate(Studio.PIED.url() + "/");
+    return sheet;
   }
 
   /** Waits until the plan is drawn. */
   void settled() {
-    page.waitForSelector("[data-testid=plan] svg");
+    page.waitForSelector("[data-testid=drawings] [data-scale], [data-testid=set] canvas");
     page.waitForFunction(
         "() => { const g = [...document.querySelectorAll('[data-testid=plan] [data-piece]')];"
             + " return g.every(e => e.querySelector('path')); }");
@@ -122,13 +130,34 @@ final class Sheet {
   }
 
   double[] onPlan(double x, double z) {
-    BoundingBox box = page.getByTestId("plan").boundingBox();
-    double scale =
-        Double.parseDouble(
-            page.locator("[data-testid=plan] svg").first().getAttribute("data-scale"));
+    return on("plan", x, z, "data-z");
+  }
+
+  /** Where a point of an elevation is on the screen: so far along it, and so high. */
+  double[] onElevation(double along, double height) {
+    return on("elevation", along, -height, "data-y");
+  }
+
+  private double[] on(String drawing, double x, double y, String down) {
+    BoundingBox box = page.getByTestId(drawing).boundingBox();
+    Locator svg = page.locator("[data-testid=" + drawing + "] svg[data-scale]");
+    double scale = Double.parseDouble(svg.getAttribute("data-scale"));
+    double middleX = Double.parseDouble(svg.getAttribute("data-x"));
+    double middleY = Double.parseDouble(svg.getAttribute(down));
     return new double[] {
-      box.x + box.width / 2 + (x - middleX) * scale, box.y + box.height / 2 + (z - middleZ) * scale
+      box.x + box.width / 2 + (x - middleX) * scale, box.y + box.height / 2 + (y - middleY) * scale
     };
+  }
+
+  /** Drags from one point of the plan to another, button down. */
+  void dragPlan(double x, double z, double toX, double toZ) {
+    double[] from = onPlan(x, z);
+    double[] to = onPlan(toX, toZ);
+    page.mouse().move(from[0], from[1]);
+    page.mouse().down();
+    page.mouse().move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2);
+    page.mouse().move(to[0], to[1]);
+    page.mouse().up();
   }
 
   void clickPlan(double x, double z) {

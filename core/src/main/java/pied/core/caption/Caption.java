@@ -58,7 +58,11 @@ public final class Caption {
     writer.word(title, null).text(" — " + unit.text(extent.x()) + " across × ");
     writer.text(unit.text(extent.z()) + " deep × ");
     writer
-        .length(shell.height(), "Height", "height", Map.of("do", "build"))
+        .length(
+            shell.height(),
+            stage == null ? "Height of the ceiling" : "Height to the grid",
+            "height",
+            Map.of("do", "build"))
         .text(stage == null ? " high, " : " to the grid, ");
     if (stage != null) {
       writer

@@ -167,7 +167,7 @@ public final class PartCaption {
     w.text(", " + Writer.angle(in) + " — at ");
     Map<String, Object> edit = Map.of("do", "moveCorner", "corner", i, "square", true);
     w.place(p.at(0), edit, "place");
-    w.text(". Its walls keep their directions; drag it with Alt to let them turn. ");
+    w.text(". Its walls keep their directions; drag it with Shift to let them turn. ");
     w.action("Take it away", Map.of("do", "removeCorner", "corner", i));
   }
 

@@ -205,7 +205,7 @@ public final class ShellList {
                 openings.add(
                     named(
                         ShellBodies.OPENING + o.id(),
-                        o.words(),
+                        o.id(),
                         unit.fine(o.width())
                             + " × "
                             + unit.fine(o.height())

@@ -155,10 +155,9 @@ public final class Elevations {
           };
       double least = along ? floor.getMinX() : floor.getMinY();
       double most = along ? floor.getMaxX() : floor.getMaxY();
+      // a stage is looked into from just behind its setting line
       double usual =
-          shell.stage() == null || along
-              ? (least + most) / 2
-              : asked.way() == Elevation.Way.back ? most - 0.01 : least + 0.01;
+          shell.stage() != null && asked.way() == Elevation.Way.back ? -0.05 : (least + most) / 2;
       double at = asked.at() == null ? usual : asked.at();
       if (!(at > least && at < most)) {
         throw new Refusal(
@@ -442,20 +441,21 @@ public final class Elevations {
             Map.of("do", "build"),
             "height");
         for (var p : shell.platforms()) {
-          Envelope e = new Envelope();
-          p.outline().forEach(c -> e.expandToInclude(eye.u(c.at(0)), 0));
-          labels.add(
-              new Label("height", "+" + unit.text(p.height()), e.centre().x, -p.height() - 0.08));
+          double start = p.outline().stream().mapToDouble(c -> eye.u(c.at(0))).min().orElse(0);
+          labels.add(new Label("note", "+" + unit.text(p.height()), start, -p.height(), "start"));
         }
-        for (var b : shell.bars()) {
-          if (eye.right().x() != 0) {
-            labels.add(
-                new Label(
-                    "note",
-                    b.id() + " at " + unit.text(b.trim()),
-                    eye.u(new Vec(b.x(), 0, b.z())),
-                    -b.trim() - 0.03));
-          }
+        double beside = 0;
+        for (var b : shell.bars()) { // seen one behind the other, their names stand side by side
+          boolean across = eye.right().x() != 0;
+          double u = eye.u(new Vec(b.x(), 0, b.z())) - (across ? b.length() / 2 - beside : 0);
+          labels.add(
+              new Label(
+                  "note",
+                  b.id() + " at " + unit.text(b.trim()),
+                  u,
+                  -b.trim() - 0.03,
+                  across ? "start" : "middle"));
+          beside += b.length() / Math.max(3, shell.bars().size());
         }
         return;
       }

@@ -6,9 +6,15 @@ package pied.core.drawing;
  * @param kind what it says: "wall" and "space" are names, "area" goes under the name of the space,
  *     "height" is the height of something, and a "note" stands just above what it is about
  * @param anchor which end of the text is at the place: "start", "middle" or "end"
+ * @param room how wide the text may be so as not to run into something, metres; 0 if that does not
+ *     matter
  */
-public record Label(String kind, String text, double x, double y, String anchor) {
+public record Label(String kind, String text, double x, double y, String anchor, double room) {
   Label(String kind, String text, double x, double y) {
-    this(kind, text, x, y, "middle");
+    this(kind, text, x, y, "middle", 0);
+  }
+
+  Label(String kind, String text, double x, double y, String anchor) {
+    this(kind, text, x, y, anchor, 0);
   }
 }

@@ -372,8 +372,9 @@ public record ShellPlan(
           }
         }
       }
-      labels.add(new Label("space", title, at.x, at.y));
-      labels.add(new Label("area", unit.area(shell.area()), at.x, at.y));
+      double wide = 4 * Math.max(best, 0.01);
+      labels.add(new Label("space", title, at.x, at.y, "middle", wide));
+      labels.add(new Label("area", unit.area(shell.area()), at.x, at.y, "middle", wide));
     }
 
     /**

@@ -43,11 +43,11 @@ public final class Auditorium {
     List<Coordinate> profile = new ArrayList<>();
     double under = -stage.level() - 0.2;
     double end = row(stage, s.rows() - 1) + s.pitch();
-    profile.add(new Coordinate(stage.front(), under));
+    profile.add(new Coordinate(0, under)); // its floor goes on under the apron
     profile.add(new Coordinate(end, under));
     for (int r = s.rows() - 1; r >= 0; r--) {
       double y = floor(stage, r);
-      double from = r == 0 ? stage.front() : row(stage, r) - s.pitch() / 2;
+      double from = r == 0 ? 0 : row(stage, r) - s.pitch() / 2;
       double to = r == s.rows() - 1 ? end : row(stage, r + 1) - s.pitch() / 2;
       profile.add(new Coordinate(to, y));
       profile.add(new Coordinate(from, y));

@@ -105,7 +105,8 @@ class ElevationsTest {
     assertThat(length(wall("A", 0.6), "s"))
         .as("one stands between the two")
         .isCloseTo(alone, within(1e-6));
-    room.json("{'do':'moveBy','pieces':['b'],'by':{'x':0.8}}");
+    double by = room.piece("b").size().width() / 2;
+    room.json("{'do':'moveBy','pieces':['b'],'by':{'x':" + by + "}}");
     double half = length(wall("A", 1.5), "s");
     assertThat(half).as("half behind").isBetween(alone * 0.25, alone * 0.75);
   }
