@@ -138,7 +138,20 @@ final class Sheet {
     return on("elevation", along, -height, "data-y");
   }
 
+  /** Waits until a drawing has come to rest: the same eye in a few frames, one after the other. */
+  private void still(String drawing) {
+    page.waitForFunction(
+        "name => { const s = document.querySelector(`[data-testid=${name}] svg[data-scale]`);"
+            + " if (!s) return false;"
+            + " const now = [s.dataset.scale, s.dataset.x, s.dataset.z, s.dataset.y].join();"
+            + " const seen = (window.seen ??= {});"
+            + " if (seen.now === now) seen.frames++; else { seen.now = now; seen.frames = 0; }"
+            + " return seen.frames >= 4; }",
+        drawing);
+  }
+
   private double[] on(String drawing, double x, double y, String down) {
+    still(drawing);
     BoundingBox box = page.getByTestId(drawing).boundingBox();
     Locator svg = page.locator("[data-testid=" + drawing + "] svg[data-scale]");
     double scale = Double.parseDouble(svg.getAttribute("data-scale"));

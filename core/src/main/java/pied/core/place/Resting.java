@@ -1,6 +1,7 @@
 package pied.core.place;
 
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -68,7 +69,7 @@ public final class Resting {
 
   /** For a piece that is in the space already. */
   public static Resting of(Space space, Piece piece) {
-    Set<String> own = new java.util.HashSet<>(space.carriedBy(piece.id()));
+    Set<String> own = new HashSet<>(space.carriedBy(piece.id()));
     own.add(piece.id());
     return new Resting(space, space.article(piece), piece.size(), piece.lean(), own);
   }
@@ -225,7 +226,7 @@ public final class Resting {
   }
 
   private Optional<Rest> aside(Rest rest, Pose pose, Vec way, boolean mustBeCarried) {
-    double distance = bodies.toFree(mesh, pose, way, this::isThere);
+    double distance = bodies.toFree(mesh, pose, way, this::isThere, ASIDE);
     if (distance > ASIDE) {
       return Optional.empty();
     }
@@ -381,8 +382,19 @@ public final class Resting {
    */
   public On carrier(Pose pose) {
     if (article.mounting() == Mounting.STANDS) {
-      Bodies.Met met = bodies.travel(mesh, pose, Vec.DOWN, CONTACT, this::mayCarry);
-      return met.stop().meets() ? on(met.body()) : On.NOTHING;
+      // what it overlaps hides what it stands on, and is looked past
+      Set<String> through = new HashSet<>();
+      while (true) {
+        Bodies.Met met =
+            bodies.travel(
+                mesh, pose, Vec.DOWN, CONTACT, b -> mayCarry(b) && !through.contains(b.id()));
+        if (met.stop().meets()) {
+          return on(met.body());
+        }
+        if (!met.stop().overlapping() || !through.add(met.body().id())) {
+          return On.NOTHING;
+        }
+      }
     }
     boolean hangs = article.mounting() == Mounting.HANGS;
     Vec way = hangs ? Vec.UP : pose.direct(new Vec(0, 0, -1));

@@ -95,21 +95,32 @@ public final class Bodies {
    * it is free.
    */
   public double toFree(Mesh mesh, Pose pose, Vec direction, Predicate<Body> counts) {
+    return toFree(mesh, pose, direction, counts, Travel.FAR);
+  }
+
+  /**
+   * As {@link #toFree(Mesh, Pose, Vec, Predicate)}.
+   *
+   * @param limit what is farther than this is of no interest: then some distance beyond it, metres
+   */
+  public double toFree(Mesh mesh, Pose pose, Vec direction, Predicate<Body> counts, double limit) {
     Box box = pose.box(mesh.box());
     double[] moving = corners(box);
     double[] leave = new double[1];
     List<Body> ahead = new ArrayList<>();
     visit(
         node ->
-            Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave)
-                    < Double.POSITIVE_INFINITY
+            Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave) <= limit
                 && leave[0] > 0,
         body -> {
-          if (counts.test(body)) {
+          double in =
+              Travel.enters(
+                  moving, corners(body.box()), direction.x(), direction.y(), direction.z(), leave);
+          if (in <= limit && leave[0] > 0 && counts.test(body)) {
             ahead.add(body);
           }
         });
-    return Travel.toFree(mesh, pose, ahead, direction);
+    return Travel.toFree(mesh, pose, ahead, direction, limit);
   }
 
   /** What a ray meets first: the body, how far along, and the outward normal there. */

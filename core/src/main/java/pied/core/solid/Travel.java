@@ -70,38 +70,65 @@ public final class Travel {
 
   /** As {@link #toFree(Mesh, Pose, Mesh, Pose, Vec)}, free of all of several bodies at once. */
   public static double toFree(Mesh a, Pose pa, List<Body> bodies, Vec direction) {
+    return toFree(a, pa, bodies, direction, FAR);
+  }
+
+  /**
+   * As {@link #toFree(Mesh, Pose, List, Vec)}.
+   *
+   * @param limit what is farther than this is of no interest: then some distance beyond it
+   */
+  public static double toFree(Mesh a, Pose pa, List<Body> bodies, Vec direction, double limit) {
+    double at = 0;
+    boolean grown = true;
+    while (grown) {
+      if (at > limit) {
+        return at;
+      }
+      grown = false;
+      for (Body body : bodies) {
+        Reached walk = new Reached(a, pa, body.mesh(), body.pose(), direction, at);
+        walk.run();
+        grown |= walk.reached > at;
+        at = walk.reached;
+      }
+    }
+    double free = at;
+    Pose there = pa.moved(direction.times(free));
+    if (bodies.stream().noneMatch(o -> sunk(a, there, o.mesh(), o.pose()))) {
+      return free;
+    }
+    return outOf(a, pa, bodies, direction, free);
+  }
+
+  /** The nearest way out of what a lies inside of at a place where it crosses nothing. */
+  private static double outOf(Mesh a, Pose pa, List<Body> bodies, Vec direction, double start) {
     List<Stretch> blocked = new ArrayList<>();
     for (Body body : bodies) {
       new Stretches(a, pa, body.mesh(), body.pose(), direction, blocked).run();
     }
     blocked.sort(Comparator.comparingDouble(Stretch::from));
-    double at = 0;
+    double at = start;
     while (true) {
-      double next = at;
-      for (Stretch s : blocked) {
-        // stretches that adjoin leave no room between them: a corner passes through a surface there
-        double reached = next == 0 ? -TOUCH : next + TOUCH;
-        if (s.from < reached && s.to > next + TOUCH) {
-          next = s.to;
-        }
-      }
+      double from = at;
+      double next =
+          blocked.stream().mapToDouble(Stretch::to).filter(t -> t > from + TOUCH).min().orElse(at);
       if (next == at) {
-        Pose there = pa.moved(direction.times(at));
-        if (bodies.stream().noneMatch(o -> sunk(a, there, o.mesh(), o.pose()))) {
-          return at;
-        }
-        double from = at;
-        next =
-            blocked.stream()
-                .mapToDouble(Stretch::to)
-                .filter(t -> t > from + TOUCH)
-                .min()
-                .orElse(at);
-        if (next == at) {
-          return at; // not closed after all: there is no way out to be found
+        return at; // not closed after all: there is no way out to be found
+      }
+      for (double before = at; before != next; ) {
+        before = next;
+        for (Stretch s : blocked) {
+          if (s.from < next + TOUCH && s.to > next + TOUCH) {
+            next = s.to;
+          }
         }
       }
       at = next;
+      Pose there = pa.moved(direction.times(at));
+      if (bodies.stream().noneMatch(o -> sunk(a, there, o.mesh(), o.pose()))) {
+        return at;
+      }
     }
   }
 
@@ -244,6 +271,51 @@ public final class Travel {
       double[] p = pair.nearest;
       return new Stop(
           best, pb.apply(new Vec(p[3], p[4], p[5])), pb.direct(new Vec(nx, ny, nz)), false);
+    }
+  }
+
+  /**
+   * How far the stretches that adjoin one another reach from the start. Stretches that end before
+   * what is reached already are passed over, so that little is looked at; one walk may miss some
+   * that begin beyond what was reached when it came by, and is repeated until nothing grows.
+   */
+  private static final class Reached extends PairWalk {
+    final double dx;
+    final double dy;
+    final double dz;
+    final double[] leave = new double[1];
+    double reached;
+
+    Reached(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double start) {
+      super(a, pa, b, pb);
+      Vec d = pb.undirect(direction);
+      dx = d.x();
+      dy = d.y();
+      dz = d.z();
+      reached = start;
+    }
+
+    @Override
+    double key(double[] a, double[] b) {
+      double in = enters(a, b, dx, dy, dz, leave);
+      return leave[0] <= reached + TOUCH ? Double.POSITIVE_INFINITY : in;
+    }
+
+    @Override
+    double bound() {
+      // stretches that adjoin leave no room between them: a corner passes through a surface there
+      return reached == 0 ? -TOUCH : reached + TOUCH;
+    }
+
+    @Override
+    boolean triangles(int a, int b) {
+      if (pair.sweep(dx, dy, dz, GRAZE)
+          && pair.out > reached + TOUCH
+          && pair.out - pair.in > TOUCH
+          && pair.in < bound()) {
+        reached = pair.out;
+      }
+      return true;
     }
   }
 

@@ -299,6 +299,17 @@ class EditorTest {
     assertThat(room.piece("a").on()).isEqualTo(On.piece("t"));
   }
 
+  @Test
+  void whatAnotherPieceOverlapsStillStandsWhereItStands() {
+    room.put("b", "bottle", 3, 2);
+    room.put("c", "cafe-table", 5, 3);
+    room.apply(new Edit.MoveTo("c", new Edit.Place3(Amount.of(3), Amount.of(0), Amount.of(2))));
+    assertThat(Snag.of(room.space))
+        .extracting(Snag::kind)
+        .as("they overlap; neither hovers")
+        .containsOnly(Snag.Kind.overlaps);
+  }
+
   @Property(tries = 25)
   void afterAnyPlacingNothingOverlapsAndAllTouchesItsCarrierAndUndoIsExact(@ForAll long seed) {
     Random r = new Random(seed);
