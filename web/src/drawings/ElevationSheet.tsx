@@ -6,7 +6,7 @@ import MenuItem from "@mui/material/MenuItem";
 import { useTheme } from "@mui/material/styles";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
-import { api, type EditDraft, type LookDraft } from "../api/client";
+import { api, type LookDraft } from "../api/client";
 import type { Elevation, Piece, Vec } from "../api/types.gen";
 import { GHOST, pick, placeEdit, putDown, type Where } from "../state/commands";
 import { useSheet, type SectionLook } from "../state/sheet";
@@ -19,9 +19,9 @@ import { Labels } from "./Labels";
 import { ScaleBar } from "./marks";
 import { ring, segments } from "./paths";
 import { Reaches } from "./Reaches";
-import { usePaper, type Eye, type Point } from "./usePaper";
+import { usePaper, type Point } from "./usePaper";
+import { targetOf, usePress } from "./usePress";
 
-const CARRY = 4;
 const MARGIN = 46;
 const ALL = ["left", "right", "front", "back", "top", "under"];
 
@@ -71,19 +71,6 @@ const project = (e: Elevation, p: Vec): Point => ({
   y: -p.y,
 });
 
-interface Press {
-  x: number;
-  y: number;
-  piece: string | null;
-  part: string | null;
-  what: "click" | "pan" | "carry";
-  eye: Eye;
-  edit?: EditDraft;
-}
-
-const named = (e: { target: EventTarget }, kind: "piece" | "part") =>
-  (e.target as Element).closest(`[data-${kind}]`)?.getAttribute(`data-${kind}`) ?? null;
-
 /** An elevation or a section: lines that core drew, nearer things hiding farther ones. */
 export function ElevationSheet({ name }: { name: string }) {
   const { palette } = useTheme();
@@ -96,10 +83,9 @@ export function ElevationSheet({ name }: { name: string }) {
   const placing = useSheet((s) => s.placing);
   const fit = useSheet((s) => s.fit);
   const paper = usePaper();
-  const { frame, size, eye, setEye, look, toPaper } = paper;
+  const { frame, size, eye, look, toPaper } = paper;
   const { elevation, stale, wrong } = useElevation(name);
   const [hoverPart, setHoverPart] = useState<string | null>(null);
-  const last = useRef<Where | null>(null);
 
   const looked = useRef({ at: -1, w: 0, h: 0, title: "" });
   useEffect(() => {
@@ -133,79 +119,34 @@ export function ElevationSheet({ name }: { name: string }) {
     return { ray: { from, along: { x: -toEye.x, y: 0, z: -toEye.z } } };
   };
 
-  const press = useRef<Press | null>(null);
-  const down = (e: PointerEvent) => {
-    if (!eye || placing || e.button === 2) return;
-    press.current = {
-      x: e.clientX,
-      y: e.clientY,
-      piece: named(e, "piece"),
-      part: named(e, "part"),
-      what: "click",
-      eye,
-    };
-    frame.current!.setPointerCapture(e.pointerId);
-  };
+  const press = usePress(
+    paper,
+    (on, by) => {
+      const { right } = elevation!;
+      const along = { x: right.x * by.x, z: right.z * by.x };
+      const up = -by.y;
+      // what stands or hangs keeps its height; what is fixed to a wall goes up and down it
+      const onWall = on.piece && selection.every((id) => pieces.get(id)?.on.kind === "wall");
+      return on.piece
+        ? { do: "moveBy", pieces: selection, by: onWall ? { ...along, y: up } : along }
+        : { do: "shift", part: on.part, by: along, up };
+    },
+    (on, e) => (on.part ? useSheet.getState().selectPart(on.part) : pick(on.piece, e)),
+  );
   const move = (e: PointerEvent) => {
     if (!eye || !elevation) return;
     if (placing) {
-      last.current = where(e);
-      tryOut([placeEdit(placing.article, placing.turn, last.current, GHOST)]);
-      return;
-    }
-    const p = press.current;
-    if (!p) {
-      useSheet.getState().point(named(e, "piece"));
-      setHoverPart(named(e, "piece") ? null : named(e, "part"));
-      return;
-    }
-    const dx = e.clientX - p.x;
-    const dy = e.clientY - p.y;
-    if (p.what === "click" && Math.hypot(dx, dy) > CARRY) {
-      const carries = p.piece ? selection.includes(p.piece) : p.part !== null && p.part === part;
-      p.what = carries ? "carry" : "pan";
-    }
-    if (p.what === "pan") {
-      setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
-    } else if (p.what === "carry") {
-      const { right } = elevation;
-      const by = { x: (right.x * dx) / eye.scale, z: (right.z * dx) / eye.scale };
-      const up = -dy / eye.scale;
-      // what stands or hangs keeps its height; what is fixed to a wall goes up and down it
-      const onWall = p.piece && selection.every((id) => pieces.get(id)?.on.kind === "wall");
-      p.edit = p.piece
-        ? { do: "moveBy", pieces: selection, by: onWall ? { ...by, y: up } : by }
-        : { do: "shift", part: p.part, by, up };
-      tryOut([p.edit]);
+      tryOut([placeEdit(placing.article, placing.turn, where(e), GHOST)]);
+    } else if (!press.move(e)) {
+      const on = targetOf(e);
+      useSheet.getState().point(on.piece);
+      setHoverPart(on.part);
     }
   };
   const up = (e: PointerEvent) => {
-    if (placing && elevation) {
-      void putDown(where(e), e.shiftKey);
-      return;
-    }
-    const p = press.current;
-    press.current = null;
-    if (!p) return;
-    if (p.what === "click") {
-      if (p.piece || !p.part) pick(p.piece, e);
-      else useSheet.getState().selectPart(p.part);
-    } else if (p.what === "carry" && p.edit) {
-      void useSheet.getState().edit([p.edit]).then(giveUp);
-    }
+    if (placing && elevation) void putDown(where(e), e.shiftKey);
+    else press.up(e);
   };
-
-  useEffect(() => {
-    const esc = (e: KeyboardEvent) => {
-      if (e.key === "Escape" && press.current?.what === "carry") {
-        press.current = null;
-        giveUp();
-        e.stopPropagation();
-      }
-    };
-    addEventListener("keydown", esc, true);
-    return () => removeEventListener("keydown", esc, true);
-  }, []);
 
   const inHand = useMemo(() => new Set(ghosts.map((p) => p.id)), [ghosts]);
   const marks = elevation?.figures.filter((f) => selection.includes(f.part ?? "")) ?? [];
@@ -227,13 +168,10 @@ export function ElevationSheet({ name }: { name: string }) {
         cursor: placing ? "copy" : "default",
         opacity: stale ? 0.6 : 1,
       }}
-      onPointerDown={down}
+      onPointerDown={(e) => !placing && press.down(e)}
       onPointerMove={move}
       onPointerUp={up}
-      onPointerCancel={() => {
-        press.current = null;
-        giveUp();
-      }}
+      onPointerCancel={press.cancel}
       onPointerLeave={() => {
         setHoverPart(null);
         if (placing) giveUp();

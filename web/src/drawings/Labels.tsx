@@ -13,7 +13,8 @@ export function Labels({ labels, paper }: { labels: Label[]; paper: Paper }) {
         const title = l.kind === "space";
         const note = l.kind === "note";
         if ((note || l.kind === "height") && scale < 22) return null;
-        if (l.room > 0 && l.room * scale < l.text.length * (title ? 8 : 6)) return null;
+        const [text, under] = l.text.split("\n");
+        if (l.room > 0 && l.room * scale < text.length * 8) return null;
         if (l.kind === "wall") {
           return (
             <g key={i} transform={`translate(${at.left} ${at.top})`}>
@@ -33,7 +34,7 @@ export function Labels({ labels, paper }: { labels: Label[]; paper: Paper }) {
           <text
             key={i}
             x={at.left}
-            y={at.top + (title ? -2 : l.kind === "area" ? 14 : note ? -4 : 4)}
+            y={at.top + (title ? -2 : note ? -4 : 4)}
             textAnchor={l.anchor as "start" | "middle" | "end"}
             fontSize={title ? 15 : 12}
             fontFamily={title ? String(typography.h2.fontFamily) : undefined}
@@ -42,7 +43,18 @@ export function Labels({ labels, paper }: { labels: Label[]; paper: Paper }) {
             strokeWidth={3}
             paintOrder="stroke"
           >
-            {l.text}
+            {text}
+            {under && (
+              <tspan
+                x={at.left}
+                dy={16}
+                fontSize={12}
+                fontFamily={String(typography.fontFamily)}
+                fill={palette.text.secondary}
+              >
+                {under}
+              </tspan>
+            )}
           </text>
         );
       })}

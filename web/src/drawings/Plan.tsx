@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
-import { api, type EditDraft } from "../api/client";
+import { api } from "../api/client";
 import type { Piece, ShellPlan } from "../api/types.gen";
 import { buildAt, GHOST, pick, placeEdit, putDown, toolEdit } from "../state/commands";
 import { pointAt, setCorner, useDraft } from "../state/draft";
@@ -18,8 +18,8 @@ import { PieceLines } from "./PieceLines";
 import { AudienceMark, Grid, NorthMark, ScaleBar } from "./marks";
 import { Reaches } from "./Reaches";
 import { usePaper, type Eye } from "./usePaper";
+import { targetOf, usePress } from "./usePress";
 
-const CARRY = 4;
 /** Pixels within which the pointer means a mark or a wall. */
 const NEAR = 14;
 /** Pixels left free around the plan for its dimension chains. */
@@ -48,19 +48,6 @@ export function useStack(): Piece[] {
   );
 }
 
-interface Press {
-  x: number;
-  y: number;
-  piece: string | null;
-  part: string | null;
-  what: "click" | "pan" | "carry";
-  eye: Eye;
-  edit?: EditDraft;
-}
-
-const named = (e: { target: EventTarget }, kind: "piece" | "part") =>
-  (e.target as Element).closest(`[data-${kind}]`)?.getAttribute(`data-${kind}`) ?? null;
-
 /** The plan: everything seen from above, as lines that core drew. */
 export function Plan() {
   const { palette } = useTheme();
@@ -77,7 +64,7 @@ export function Plan() {
   const purpose = useDraft((s) => s.purpose);
   const [hoverPart, setHoverPart] = useState<string | null>(null);
   const paper = usePaper();
-  const { frame, size, eye, setEye, look, toPaper } = paper;
+  const { frame, size, eye, look, toPaper } = paper;
   const eyeNow = useRef(eye);
   useEffect(() => {
     eyeNow.current = eye;
@@ -136,93 +123,38 @@ export function Plan() {
       tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
   }, [placing]);
 
-  const press = useRef<Press | null>(null);
-
-  const down = (e: PointerEvent) => {
-    if (!eye || placing || tool || e.button === 2) return;
-    press.current = {
-      x: e.clientX,
-      y: e.clientY,
-      piece: purpose ? null : named(e, "piece"),
-      part: purpose ? null : named(e, "part"),
-      what: "click",
-      eye,
-    };
-    frame.current!.setPointerCapture(e.pointerId);
-  };
+  const press = usePress(
+    paper,
+    (on, by, e) =>
+      on.piece
+        ? { do: "moveBy", pieces: selection, by: { x: by.x, z: by.y } }
+        : { do: "shift", part: on.part, by: { x: by.x, z: by.y }, free: e.shiftKey },
+    (on, e) => {
+      if (purpose) {
+        pointAt(toPlan(e), near(), e.shiftKey);
+        setCorner();
+      } else if (on.part) useSheet.getState().selectPart(on.part);
+      else pick(on.piece, e);
+    },
+  );
   const move = (e: PointerEvent) => {
     if (!eye) return;
     last.current = toPlan(e);
-    if (placing) {
-      tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
-      return;
-    }
-    if (tool) {
-      tryOut([toolEdit(tool, last.current, near())]);
-      return;
-    }
-    const p = press.current;
-    if (!p) {
-      if (purpose) {
-        pointAt(last.current, near(), e.shiftKey);
-      } else {
-        useSheet.getState().point(named(e, "piece"));
-        setHoverPart(named(e, "piece") ? null : named(e, "part"));
-      }
-      return;
-    }
-    const dx = e.clientX - p.x;
-    const dy = e.clientY - p.y;
-    if (p.what === "click" && Math.hypot(dx, dy) > CARRY) {
-      const carries = p.piece ? selection.includes(p.piece) : p.part !== null && p.part === part;
-      p.what = carries ? "carry" : "pan";
-    }
-    if (p.what === "pan") {
-      setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
-    } else if (p.what === "carry") {
-      const by = { x: dx / eye.scale, z: dy / eye.scale };
-      p.edit = p.piece
-        ? { do: "moveBy", pieces: selection, by }
-        : { do: "shift", part: p.part, by, free: e.shiftKey };
-      tryOut([p.edit]);
+    if (placing) tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
+    else if (tool) tryOut([toolEdit(tool, last.current, near())]);
+    else if (press.move(e)) return;
+    else if (purpose) pointAt(last.current, near(), e.shiftKey);
+    else {
+      const on = targetOf(e);
+      useSheet.getState().point(on.piece);
+      setHoverPart(on.part);
     }
   };
   const up = (e: PointerEvent) => {
-    const at = eye && toPlan(e);
-    if (placing && at) {
-      void putDown({ at }, e.shiftKey);
-      return;
-    }
-    if (tool && at) {
-      void buildAt(at, near(), e.shiftKey);
-      return;
-    }
-    const p = press.current;
-    press.current = null;
-    if (!p) return;
-    if (p.what === "click" && purpose && at) {
-      pointAt(at, near(), e.shiftKey);
-      setCorner();
-    } else if (p.what === "click") {
-      if (p.piece || !p.part) pick(p.piece, e);
-      else useSheet.getState().selectPart(p.part);
-    } else if (p.what === "carry" && p.edit) {
-      void useSheet.getState().edit([p.edit]).then(giveUp);
-    }
+    if (placing && eye) void putDown({ at: toPlan(e) }, e.shiftKey);
+    else if (tool && eye) void buildAt(toPlan(e), near(), e.shiftKey);
+    else press.up(e);
   };
-
-  // Esc in the middle of a carry has it back where it was
-  useEffect(() => {
-    const esc = (e: KeyboardEvent) => {
-      if (e.key === "Escape" && press.current?.what === "carry") {
-        press.current = null;
-        giveUp();
-        e.stopPropagation();
-      }
-    };
-    addEventListener("keydown", esc, true);
-    return () => removeEventListener("keydown", esc, true);
-  }, []);
 
   const inHand = new Set(ghosts.map((p) => p.id));
   const under = useMemo(() => plan?.inks.filter((i) => !OVER.has(i.style)) ?? [], [plan]);
@@ -244,13 +176,10 @@ export function Plan() {
         touchAction: "none",
         cursor: purpose ? "crosshair" : placing || tool ? "copy" : "default",
       }}
-      onPointerDown={down}
+      onPointerDown={(e) => !placing && !tool && press.down(e, purpose !== null)}
       onPointerMove={move}
       onPointerUp={up}
-      onPointerCancel={() => {
-        press.current = null;
-        giveUp();
-      }}
+      onPointerCancel={press.cancel}
       onPointerLeave={() => {
         last.current = null;
         setHoverPart(null);
@@ -258,7 +187,7 @@ export function Plan() {
         else useSheet.getState().point(null);
       }}
       onDoubleClick={(e) => {
-        const wall = named(e, "part");
+        const wall = targetOf(e).part;
         if (wall?.startsWith("wall:")) openDrawing(wall);
       }}
     >

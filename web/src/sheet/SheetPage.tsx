@@ -125,6 +125,7 @@ function Drawings() {
         flexDirection: above ? "column" : "row",
         bgcolor: "divider",
         gap: "1px",
+        userSelect: "none",
       }}
     >
       {largeOf(space, large).map((name) =>

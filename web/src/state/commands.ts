@@ -37,12 +37,15 @@ export function toolEdit(tool: Tool, at: { x: number; z: number }, within: numbe
 
 /** Builds what is in hand; it becomes the selection. With {@code more} another one is in hand at once. */
 export async function buildAt(at: { x: number; z: number }, within: number, more: boolean) {
-  const { tool, edit, build, selectPart } = useSheet.getState();
+  const before = useSheet.getState();
+  const { tool, edit, build, selectPart } = before;
   if (!tool) return;
   giveUp();
   if (!more) build(null);
   const changed = await edit([toolEdit(tool, at, within)]);
-  if (changed?.part) selectPart(changed.part);
+  const { selection, part } = useSheet.getState();
+  const untouched = part === before.part && selection === before.selection;
+  if (changed?.part && untouched) selectPart(changed.part);
   else if (!changed && !more) build(tool); // refused: it is still in hand
 }
 

@@ -3,8 +3,8 @@ package pied.core.drawing;
 /**
  * A text at a place of a drawing.
  *
- * @param kind what it says: "wall" and "space" are names, "area" goes under the name of the space,
- *     "height" is the height of something, and a "note" stands just above what it is about
+ * @param kind what it says: "wall" is a name, "space" that of the space and in a second line its
+ *     area, "height" the height of something, and a "note" stands just above what it is about
  * @param anchor which end of the text is at the place: "start", "middle" or "end"
  * @param room how wide the text may be so as not to run into something, metres; 0 if that does not
  *     matter

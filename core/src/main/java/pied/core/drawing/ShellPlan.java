@@ -373,8 +373,8 @@ public record ShellPlan(
         }
       }
       double wide = 4 * Math.max(best, 0.01);
-      labels.add(new Label("space", title, at.x, at.y, "middle", wide));
-      labels.add(new Label("area", unit.area(shell.area()), at.x, at.y, "middle", wide));
+      String text = title + "\n" + unit.area(shell.area());
+      labels.add(new Label("space", text, at.x, at.y, "middle", wide));
     }
 
     /**
