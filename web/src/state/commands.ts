@@ -44,7 +44,7 @@ export async function buildAt(at: { x: number; z: number }, within: number, more
   if (!more) build(null);
   const changed = await edit([toolEdit(tool, at, within)]);
   const { selection, part } = useSheet.getState();
-  const untouched = part === before.part && selection === before.selection;
+  const untouched = part === before.part && selection.join() === before.selection.join();
   if (changed?.part && untouched) selectPart(changed.part);
   else if (!changed && !more) build(tool); // refused: it is still in hand
 }
