@@ -1,12 +1,16 @@
 import { useEffect, useState } from "react";
+import { ContactSheet } from "./catalog/ContactSheet";
 import { SheetPage } from "./sheet/SheetPage";
 import { Start } from "./start/Start";
 import { abandon } from "./state/draft";
 import { useSheet } from "./state/sheet";
 
-/** The address after # names the space that is open. */
+const ARTICLES = "articles";
+
+/** The address after # names the space that is open, or the sheet of all articles. */
 function useAddress(): string | null {
-  const read = () => location.hash.match(/^#\/space\/([\w-]+)$/)?.[1] ?? null;
+  const read = () =>
+    location.hash === "#/articles" ? ARTICLES : (location.hash.match(/^#\/space\/([\w-]+)$/)?.[1] ?? null);
   const [id, setId] = useState(read);
   useEffect(() => {
     const changed = () => setId(read());
@@ -24,13 +28,14 @@ export function App() {
     setFailed(null);
     abandon();
     useSheet.getState().close();
-    if (id) {
+    if (id && id !== ARTICLES) {
       useSheet
         .getState()
         .open(id)
         .catch((e: Error) => setFailed(e.message));
     }
   }, [id]);
+  if (id === ARTICLES) return <ContactSheet />;
   if (id && space) return <SheetPage />;
   return <Start failed={failed} loading={id !== null && !failed} />;
 }

@@ -25,11 +25,16 @@ async function parts(url: string): Promise<{ node: string; parts: Part[] }[]> {
   });
 }
 
+/** The parts of an article at a size, fetched once. */
+export async function articleParts(article: string, size: Size): Promise<Part[]> {
+  return (await parts(api.meshUrl(article, size)))[0].parts;
+}
+
 /** The parts of an article at a size. */
 export function useShape(article: string, size: Size) {
   return useQuery({
     queryKey: ["mesh", article, size.width, size.depth, size.height],
-    queryFn: async () => (await parts(api.meshUrl(article, size)))[0].parts,
+    queryFn: () => articleParts(article, size),
     placeholderData: (before) => before,
   }).data;
 }

@@ -3,6 +3,7 @@ package pied.core.catalog;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import pied.core.Nullable;
 import pied.core.recipe.Recipe;
 import pied.core.size.Size;
 
@@ -18,6 +19,9 @@ import pied.core.size.Size;
  *     natural size, metres
  * @param usualMiddle likewise of its middle; the one that is not given is NaN
  * @param finishes its finish parts by key, in order
+ * @param weight at natural size, kg; 0 if not known
+ * @param light null if it is no lamp
+ * @param clearances the free room it needs
  */
 public record Article(
     String id,
@@ -33,7 +37,20 @@ public record Article(
     Size size,
     Sizing sizing,
     Map<String, Finish> finishes,
+    double weight,
+    @Nullable Light light,
+    List<Clearance> clearances,
     Recipe recipe) {
+
+  /**
+   * Whether it can be made this size.
+   *
+   * @param name how it is called in the refusal
+   * @throws pied.core.Refusal if not
+   */
+  public void check(String name, Size wanted) {
+    sizing.check(name, wanted, size);
+  }
 
   public boolean standsOnTops() {
     return standsOn.contains("tops");

@@ -46,10 +46,13 @@ public final class ArticleReader {
     JsonNode z = need(n, "sizing");
     Sizing sizing =
         new Sizing(
-            range(z, "width"),
-            range(z, "depth"),
-            range(z, "height"),
-            Set.copyOf(texts(n.path("tied"))));
+            rule(z, "width"),
+            rule(z, "depth"),
+            rule(z, "height"),
+            Set.copyOf(texts(n.path("tied"))),
+            n.path("proportional").asBoolean(false),
+            n.path("length").isTextual() ? n.get("length").asText() : null);
+    sizing.check("it", size, size);
     Map<String, Finish> finishes = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> e : need(n, "finishes").properties()) {
       JsonNode f = e.getValue();
@@ -80,6 +83,9 @@ public final class ArticleReader {
         size,
         sizing,
         java.util.Collections.unmodifiableMap(finishes),
+        n.path("weight").asDouble(0),
+        light(n.path("light")),
+        clearances(n.path("room")),
         new Recipe(n.path("let"), need(n, "parts")));
   }
 
@@ -91,9 +97,38 @@ public final class ArticleReader {
     return v;
   }
 
-  private static Sizing.Range range(JsonNode n, String name) {
+  /** A pair is free between limits; a number is fixed; a list under "of"; or "from", "to", "by". */
+  private static Sizing.Rule rule(JsonNode n, String name) {
     JsonNode r = need(n, name);
-    return new Sizing.Range(r.get(0).doubleValue(), r.get(1).doubleValue());
+    if (r.isNumber()) {
+      return new Sizing.Listed(List.of(r.doubleValue()));
+    }
+    if (r.isArray()) {
+      return new Sizing.Free(r.get(0).doubleValue(), r.get(1).doubleValue());
+    }
+    if (r.has("of")) {
+      List<Double> values = new ArrayList<>();
+      r.get("of").forEach(v -> values.add(v.doubleValue()));
+      return new Sizing.Listed(values);
+    }
+    return new Sizing.Steps(
+        need(r, "from").doubleValue(), need(r, "to").doubleValue(), need(r, "by").doubleValue());
+  }
+
+  private static Light light(JsonNode n) {
+    return n.isMissingNode()
+        ? null
+        : new Light(need(n, "lumens").doubleValue(), n.path("kelvin").asDouble(2700));
+  }
+
+  private static List<Clearance> clearances(JsonNode n) {
+    List<Clearance> all = new ArrayList<>();
+    for (Map.Entry<String, JsonNode> e : n.properties()) {
+      all.add(
+          new Clearance(
+              e.getKey(), e.getValue().get(0).doubleValue(), e.getValue().get(1).asText()));
+    }
+    return List.copyOf(all);
   }
 
   private static List<String> texts(JsonNode list) {

@@ -2,30 +2,156 @@ package pied.core.catalog;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import pied.core.Refusal;
 import pied.core.size.Size;
 
 /**
- * What sizes an article comes in, each direction free between limits.
+ * What sizes an article comes in.
  *
  * @param tied directions that are always the same as each other, such as width and depth of what is
  *     round
+ * @param proportional whether all three directions grow and shrink together
+ * @param length the direction in which it is built to length ("width"), or null: for words only
  */
-public record Sizing(Range width, Range depth, Range height, Set<String> tied) {
-  /** From least to most, metres. */
-  public record Range(double least, double most) {
-    boolean holds(double v) {
-      return v >= least - 1e-9 && v <= most + 1e-9;
+public record Sizing(
+    Rule width, Rule depth, Rule height, Set<String> tied, boolean proportional, String length) {
+
+  /** What a direction of an article can measure, metres. */
+  public sealed interface Rule permits Free, Listed, Steps {
+    double least();
+
+    double most();
+
+    boolean holds(double v);
+
+    /** In words: "0.40 to 0.60", "0.60 only". */
+    String words();
+  }
+
+  /** Anything from least to most. */
+  public record Free(double least, double most) implements Rule {
+    @Override
+    public boolean holds(double v) {
+      return v >= least - SLACK && v <= most + SLACK;
     }
+
+    @Override
+    public String words() {
+      return text(least) + " to " + text(most);
+    }
+  }
+
+  /** One of several measures; one alone is fixed. */
+  public record Listed(List<Double> values) implements Rule {
+    public Listed {
+      values = List.copyOf(new TreeSet<>(values));
+    }
+
+    @Override
+    public double least() {
+      return values.get(0);
+    }
+
+    @Override
+    public double most() {
+      return values.get(values.size() - 1);
+    }
+
+    @Override
+    public boolean holds(double v) {
+      return values.stream().anyMatch(x -> Math.abs(x - v) < SLACK);
+    }
+
+    @Override
+    public String words() {
+      return values.size() == 1
+          ? text(values.get(0)) + " only"
+          : values.stream().map(Sizing::text).collect(Collectors.joining(", "));
+    }
+  }
+
+  /** From least to most in steps. */
+  public record Steps(double least, double most, double by) implements Rule {
+    @Override
+    public boolean holds(double v) {
+      double n = (v - least) / by;
+      return v >= least - SLACK && v <= most + SLACK && Math.abs(n - Math.rint(n)) * by < SLACK;
+    }
+
+    @Override
+    public String words() {
+      return text(least) + " to " + text(most) + " in steps of " + text(by);
+    }
+  }
+
+  private static final double SLACK = 1e-9;
+
+  public Sizing(Rule width, Rule depth, Rule height, Set<String> tied) {
+    this(width, depth, height, tied, false, null);
+  }
+
+  /** Whether there is only one size. */
+  public boolean fixed() {
+    return width.least() == width.most()
+        && depth.least() == depth.most()
+        && height.least() == height.most();
+  }
+
+  /**
+   * The size that comes of measures that were asked for: what is tied follows, and what is
+   * proportional follows the direction that was asked for.
+   *
+   * @param now the size it has
+   * @param asked measures wanted, NaN where nothing was said
+   */
+  public Size follow(Size now, double[] asked) {
+    double w = asked[0];
+    double d = asked[1];
+    double h = asked[2];
+    if (proportional) {
+      double factor =
+          !Double.isNaN(w)
+              ? w / now.width()
+              : !Double.isNaN(d) ? d / now.depth() : !Double.isNaN(h) ? h / now.height() : 1;
+      return new Size(
+          or(w, now.width() * factor), or(d, now.depth() * factor), or(h, now.height() * factor));
+    }
+    if (tied.contains("width") && tied.contains("depth")) {
+      if (!Double.isNaN(w)) {
+        d = w;
+      } else if (!Double.isNaN(d)) {
+        w = d;
+      }
+    }
+    return new Size(or(w, now.width()), or(d, now.depth()), or(h, now.height()));
+  }
+
+  private static double or(double asked, double otherwise) {
+    return Double.isNaN(asked) ? otherwise : asked;
   }
 
   /**
    * Whether the article can be made this size.
    *
-   * @throws Refusal if not, with the limits
+   * @param natural the size it has by nature, to whose proportions it keeps if they are fixed
+   * @throws Refusal if not, with what it comes in
    */
-  public void check(String article, Size size) {
+  public void check(String article, Size size, Size natural) {
+    if (fixed() && !holds(size)) {
+      throw new Refusal(
+          article
+              + " comes in one size only: "
+              + text(width.least())
+              + " × "
+              + text(depth.least())
+              + " × "
+              + text(height.least())
+              + " m.");
+    }
     List<String> wrong = new ArrayList<>();
     check(wrong, "wide", size.width(), width);
     check(wrong, "deep", size.depth(), depth);
@@ -33,19 +159,42 @@ public record Sizing(Range width, Range depth, Range height, Set<String> tied) {
     if (!wrong.isEmpty()) {
       throw new Refusal(article + " comes " + String.join(" and ", wrong) + ".");
     }
+    double f = size.width() / natural.width();
+    if (proportional
+        && (Math.abs(size.depth() / natural.depth() / f - 1) > 1e-6
+            || Math.abs(size.height() / natural.height() / f - 1) > 1e-6)) {
+      throw new Refusal(
+          article + " keeps its proportions; give one measure and the others follow.");
+    }
   }
 
-  private static void check(List<String> wrong, String word, double v, Range range) {
+  private boolean holds(Size s) {
+    return width.holds(s.width()) && depth.holds(s.depth()) && height.holds(s.height());
+  }
+
+  private static void check(List<String> wrong, String word, double v, Rule rule) {
     if (!(v > 0)) {
       throw new Refusal(
           "A size must be more than zero; " + text(v) + " m " + word + " was asked for.");
     }
-    if (!range.holds(v)) {
-      wrong.add(text(range.least) + " to " + text(range.most) + " m " + word + ", not " + text(v));
+    if (!rule.holds(v)) {
+      wrong.add(rule.words().replace(" only", "") + " m " + word + ", not " + text(v));
     }
   }
 
+  /** In words, for a card: which directions are free, fixed or in steps. */
+  public String words() {
+    if (fixed()) {
+      return "one size only";
+    }
+    if (proportional) {
+      return "keeps its proportions; " + width.words() + " wide";
+    }
+    String all = width.words() + " wide, " + depth.words() + " deep, " + height.words() + " high";
+    return length == null ? all : all + "; built to length";
+  }
+
   private static String text(double v) {
-    return String.format(java.util.Locale.ROOT, Math.abs(v) < 0.3 ? "%.3f" : "%.2f", v);
+    return String.format(Locale.ROOT, Math.abs(v) < 0.3 ? "%.3f" : "%.2f", v);
   }
 }

@@ -133,7 +133,7 @@ public final class Editor {
     Size size = article.size();
     if (e.size() != null) {
       size = measured(size, e.size(), article);
-      article.sizing().check(article.name(), size);
+      article.check(article.name(), size);
     }
     String id = e.piece() == null ? newId.get() : e.piece();
     if (id.isBlank() || id.length() > 64) {
@@ -548,18 +548,12 @@ public final class Editor {
   // ---- sizing
 
   private Size measured(Size now, Edit.Measures m, Article article) {
-    double w = length(m.width(), now.width());
-    double d = length(m.depth(), now.depth());
-    double h = length(m.height(), now.height());
-    Set<String> tied = article.sizing().tied();
-    if (tied.contains("width") && tied.contains("depth")) {
-      if (m.width() != null) {
-        d = w;
-      } else if (m.depth() != null) {
-        w = d;
-      }
-    }
-    for (double v : new double[] {w, d, h}) {
+    double[] asked = {
+      m.width() == null ? Double.NaN : m.width().length(unit, now.width()),
+      m.depth() == null ? Double.NaN : m.depth().length(unit, now.depth()),
+      m.height() == null ? Double.NaN : m.height().length(unit, now.height())
+    };
+    for (double v : asked) {
       if (v <= 0) {
         throw new Refusal("A size must be more than zero; " + unit.fine(v) + " was asked for.");
       }
@@ -567,14 +561,14 @@ public final class Editor {
         throw new Refusal("Nothing here is larger than 100 m.");
       }
     }
-    return new Size(w, d, h);
+    return article.sizing().follow(now, asked);
   }
 
   private void size(String id, Edit.Measures m, Side hold) {
     Piece p = space.piece(id);
     Article article = space.article(p);
     Size size = measured(p.size(), m, article);
-    article.sizing().check(p.name(), size);
+    article.check(p.name(), size);
     Vec shift =
         new Vec(
             held(p, hold, Side.left, Side.right, size.width() - p.size().width()),

@@ -80,15 +80,19 @@ final class Forms {
     return s;
   }
 
-  /** A padded block between two corners: round corners, its top swelling by {@code crown}. */
-  static MeshMaker cushion(Vec a, Vec b, double corner, double crown) {
+  /**
+   * A padded block between two corners: round corners, its top swelling by {@code crown}.
+   *
+   * @param n into how many strips each side is divided
+   */
+  static MeshMaker cushion(Vec a, Vec b, double corner, double crown, int n) {
     Vec half = b.minus(a).times(0.5);
     Vec mid = a.plus(b).times(0.5);
     double body = half.y() - crown / 2;
     double r = Math.min(corner, 0.999 * Math.min(half.x(), Math.min(body, half.z())));
-    int n = 8;
     MeshMaker s = new MeshMaker();
-    Map<String, Integer> at = new HashMap<>();
+    record Place(long x, long y, long z) {}
+    Map<Place, Integer> at = new HashMap<>();
     for (int side = 0; side < 6; side++) {
       int[][] grid = new int[n + 1][n + 1];
       for (int i = 0; i <= n; i++) {
@@ -98,8 +102,8 @@ final class Forms {
           p[k] = side % 2 == 0 ? -1 : 1;
           p[(k + 1) % 3] = spread(i, n);
           p[(k + 2) % 3] = spread(j, n);
-          String key =
-              Math.round(p[0] * 1e6) + "," + Math.round(p[1] * 1e6) + "," + Math.round(p[2] * 1e6);
+          Place key =
+              new Place(Math.round(p[0] * 1e6), Math.round(p[1] * 1e6), Math.round(p[2] * 1e6));
           Integer v = at.get(key);
           if (v == null) {
             v = s.point(rounded(p, half, body, r, crown).plus(mid));

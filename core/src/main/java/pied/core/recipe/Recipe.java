@@ -105,7 +105,11 @@ public final class Recipe {
       case "board" -> Forms.board(low(n, s), high(n, s), s.number(n.get("ease"), 0.002));
       case "cushion" ->
           Forms.cushion(
-              low(n, s), high(n, s), s.number(n.get("corner"), 0.04), s.number(n.get("crown"), 0));
+              low(n, s),
+              high(n, s),
+              s.number(n.get("corner"), 0.04),
+              s.number(n.get("crown"), 0),
+              Math.max(3, Math.min(16, (int) s.number(n.get("grid"), 8))));
       case "drape" ->
           Forms.drape(
               low(n, s),

@@ -146,12 +146,13 @@ public final class MeshMaker {
   }
 
   private int[] weld() {
-    Map<String, Integer> seen = new HashMap<>();
+    record Place(long x, long y, long z) {}
+    Map<Place, Integer> seen = new HashMap<>(2 * points.size());
     int[] same = new int[points.size()];
     for (int i = 0; i < same.length; i++) {
       Vec p = points.get(i);
-      String key =
-          Math.round(p.x() * 1e7) + "," + Math.round(p.y() * 1e7) + "," + Math.round(p.z() * 1e7);
+      Place key =
+          new Place(Math.round(p.x() * 1e7), Math.round(p.y() * 1e7), Math.round(p.z() * 1e7));
       Integer before = seen.putIfAbsent(key, i);
       same[i] = before == null ? i : before;
     }

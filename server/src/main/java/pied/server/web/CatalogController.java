@@ -117,7 +117,7 @@ class CatalogController {
   private Size size(String article, double width, double depth, double height) {
     Size size = new Size(width, depth, height);
     Article a = shapes.catalog().article(article);
-    a.sizing().check(a.name(), size);
+    a.check(a.name(), size);
     return size;
   }
 
