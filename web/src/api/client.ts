@@ -29,6 +29,9 @@ async function call<R>(path: string, body?: unknown): Promise<R> {
 
 export const UPRIGHT: T.Lean = { toward: 0, by: 0 };
 
+/** What is offered: mounted so, and no larger than this; empty for any. Lengths as typed. */
+export type Filter = { mounting: T.Mounting | ""; width: string; depth: string; height: string };
+
 /** A look into the space as asked for; what is missing is as usual. */
 export type LookDraft = { way: T.LookWay; wall?: string; at?: string | number };
 
@@ -57,8 +60,12 @@ export const api = {
   newSpace: (project: string, space: NewSpaceDraft) =>
     call<T.SpaceName>(`/projects/${project}/spaces`, space),
   space: (id: string) => call<T.SpaceView>(`/spaces/${id}`),
-  catalog: (text: string, kind: string, unit: string) =>
-    call<T.CatalogPage>("/catalog" + query({ text, kind, unit })),
+  catalog: (text: string, kind: string, unit: string, filter?: Filter) =>
+    call<T.CatalogPage>(
+      "/catalog" + some({ text, kind, unit, ...filter, mounting: filter?.mounting || null }),
+    ),
+  free: (id: string, piece: string | null, part: string | null) =>
+    call<T.FreePlaceView>(`/spaces/${id}/free` + some({ piece, part })),
   edit: (id: string, request: { id: string; unit: string; edits: EditDraft[] }) =>
     call<T.Changed>(`/spaces/${id}/edits`, request),
   trial: (id: string, unit: string, edits: EditDraft[]) =>

@@ -68,7 +68,12 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
       : (SCALES.find((s) => (seen.w + beside) * s < WIDTH - 6 && Math.max(seen.h, 1.85) * s < HEIGHT - 8) ??
         SCALES[SCALES.length - 1]);
     const own = group(await articleParts(a.id, a.size), a.finishes);
-    const up = a.mounting === "hangs" ? Math.max(0, 2.6 - h) : a.mounting === "wall" ? 1.1 : 0;
+    const up =
+      a.mounting === "hangs"
+        ? Math.max(0, Math.min(2.6, (HEIGHT - 22) / scale) - seen.h)
+        : a.mounting === "wall"
+          ? Math.max(0, Math.min(1.1, (HEIGHT - 22) / scale - seen.h))
+          : 0;
     own.position.set(beside / 2, small ? 0 : up, 0);
     scene.add(own);
     if (!small) {

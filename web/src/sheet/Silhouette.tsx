@@ -1,5 +1,6 @@
 import { useTheme } from "@mui/material/styles";
 import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState, type RefObject } from "react";
 import { api } from "../api/client";
 import type { ArticleCard, LineDrawing, Size } from "../api/types.gen";
 import { ring } from "../drawings/paths";
@@ -12,8 +13,29 @@ const FIGURE: Size = { width: 0.5, depth: 0.3, height: 1.75 };
 /** Smaller things are drawn once more, so many times larger. */
 const SMALL = 0.4;
 
-function useFront(article: string, size: Size) {
+/** Whether something has come into sight; lines are fetched only then. */
+function useSeen(): [RefObject<SVGSVGElement | null>, boolean] {
+  const ref = useRef<SVGSVGElement>(null);
+  const [seen, setSeen] = useState(false);
+  useEffect(() => {
+    const watch = new IntersectionObserver(
+      ([e]) => {
+        if (e.isIntersecting) {
+          setSeen(true);
+          watch.disconnect();
+        }
+      },
+      { rootMargin: "200px" },
+    );
+    watch.observe(ref.current!);
+    return () => watch.disconnect();
+  }, []);
+  return [ref, seen];
+}
+
+function useFront(article: string, size: Size, enabled: boolean) {
   return useQuery({
+    enabled,
     queryKey: ["lines", article, size.width, size.depth, size.height, "front"],
     queryFn: () => api.lines(article, size, 0),
   }).data;
@@ -22,8 +44,9 @@ function useFront(article: string, size: Size) {
 /** An article in line, from the front, beside the standing figure. */
 export function Silhouette({ article }: { article: ArticleCard }) {
   const { palette } = useTheme();
-  const lines = useFront(article.id, article.size);
-  const figure = useFront("standing-figure", FIGURE);
+  const [ref, seen] = useSeen();
+  const lines = useFront(article.id, article.size, seen);
+  const figure = useFront("standing-figure", FIGURE, seen);
   const { width, height } = article.size;
   const ground = HEIGHT - 5;
   const largest = Math.max(width, height);
@@ -37,7 +60,7 @@ export function Silhouette({ article }: { article: ArticleCard }) {
         ? Math.max(0, 1.5 - height / 2)
         : 0;
   return (
-    <svg width={WIDTH} height={HEIGHT} aria-hidden style={{ flex: "none" }}>
+    <svg ref={ref} width={WIDTH} height={HEIGHT} aria-hidden style={{ flex: "none" }}>
       <line x1={4} x2={WIDTH - 2} y1={ground} y2={ground} stroke={palette.divider} />
       {figure && (
         <Drawn

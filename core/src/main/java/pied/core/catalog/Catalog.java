@@ -8,16 +8,17 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import pied.core.Refusal;
 
 /** All articles one can place. Immutable. */
 public final class Catalog {
   private final Map<String, Article> articles = new LinkedHashMap<>();
+  private final Finder finder;
 
   public Catalog(Collection<Article> articles) {
     articles.forEach(a -> this.articles.put(a.id(), a));
+    finder = new Finder(this.articles.values());
   }
 
   /** The catalog that ships with Pied. */
@@ -58,46 +59,13 @@ public final class Catalog {
     return a;
   }
 
-  /**
-   * Articles that match every word of a text, by the beginning of a word in name, kind or synonyms;
-   * names that match come first. An empty text matches all.
-   *
-   * @param kind only this kind and what is below it; null or empty for all
-   */
+  /** Articles that answer a wish, the best first. */
+  public List<Article> find(Finder.Wish wish) {
+    return finder.find(wish);
+  }
+
+  /** Articles that answer a text, of a kind (null or empty for all), the best first. */
   public List<Article> search(String text, String kind) {
-    String[] wanted = plain(text == null ? "" : text).split("\\s+");
-    List<Article> byName = new ArrayList<>();
-    List<Article> others = new ArrayList<>();
-    for (Article a : articles.values()) {
-      if (kind != null && !kind.isEmpty() && !(a.kind() + "/").startsWith(kind + "/")) {
-        continue;
-      }
-      String name = plain(a.name());
-      String all = name + " " + plain(a.kind()) + " " + plain(String.join(" ", a.words()));
-      if (matches(name, wanted)) {
-        byName.add(a);
-      } else if (matches(all, wanted)) {
-        others.add(a);
-      }
-    }
-    byName.addAll(others);
-    return byName;
-  }
-
-  private static boolean matches(String text, String[] wanted) {
-    String padded = " " + text;
-    for (String w : wanted) {
-      if (!padded.contains(" " + w)) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private static String plain(String s) {
-    return java.text.Normalizer.normalize(s.toLowerCase(Locale.ROOT), java.text.Normalizer.Form.NFD)
-        .replaceAll("\\p{M}", "")
-        .replaceAll("[^a-z0-9]+", " ")
-        .strip();
+    return find(Finder.Wish.of(text, kind));
   }
 }

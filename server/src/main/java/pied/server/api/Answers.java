@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
 import pied.core.caption.ShellList;
+import pied.core.catalog.Clearance;
 import pied.core.catalog.Finish;
+import pied.core.catalog.Light;
 import pied.core.catalog.Mounting;
 import pied.core.check.Snag;
 import pied.core.drawing.Elevation;
@@ -36,13 +38,26 @@ public final class Answers {
       Collection<String> standsOn,
       Size size,
       String sizeText,
+      String sizingText,
+      double weight,
+      @Nullable Light light,
+      List<Clearance> clearances,
       Map<String, Finish> finishes) {}
 
   /** A kind and how many articles it has. */
   public record KindCount(String kind, int count) {}
 
-  /** The catalog as asked for. */
-  public record CatalogPage(List<ArticleCard> articles, List<KindCount> kinds) {}
+  /**
+   * The catalog as asked for.
+   *
+   * @param kinds with their counts, from the general to the particular, whatever kind was asked for
+   * @param found how many there are, also beyond those given
+   */
+  public record CatalogPage(List<ArticleCard> articles, List<KindCount> kinds, int found) {}
+
+  /** How large something may be to fit somewhere; null where nothing bounds it. */
+  public record FreePlaceView(
+      @Nullable Double width, @Nullable Double depth, @Nullable Double height, String words) {}
 
   /** A project and its spaces. */
   public record ProjectView(String id, String name, List<SpaceName> spaces) {}

@@ -3,7 +3,6 @@ package pied.server.web;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,8 +12,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
+import pied.core.catalog.Finder;
+import pied.core.catalog.Mounting;
 import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
+import pied.core.edit.Amount;
 import pied.core.format.Glb;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
@@ -31,6 +33,9 @@ import pied.server.api.Answers.KindCount;
 @RestController
 @RequestMapping("/api")
 class CatalogController {
+  /** Most cards in one answer. */
+  private static final int MOST = 300;
+
   private static final Vec FRONT = new Vec(0, 0, 1);
 
   private final Shapes shapes;
@@ -41,23 +46,40 @@ class CatalogController {
     this.drawings = drawings;
   }
 
+  /**
+   * The catalog.
+   *
+   * @param width only what is no wider than this, and so on; lengths as a person types them
+   */
   @GetMapping("/catalog")
   CatalogPage catalog(
       @RequestParam(defaultValue = "") String text,
       @RequestParam(defaultValue = "") String kind,
+      @RequestParam(required = false) Mounting mounting,
+      @RequestParam(defaultValue = "") String width,
+      @RequestParam(defaultValue = "") String depth,
+      @RequestParam(defaultValue = "") String height,
       @RequestParam(defaultValue = "m") String unit) {
     LengthUnit u = LengthUnit.of(unit);
-    List<ArticleCard> cards =
-        shapes.catalog().search(text, kind).stream().map(a -> card(a, u)).toList();
-    Map<String, Integer> counts = new TreeMap<>();
-    shapes.catalog().all().forEach(a -> counts.merge(a.kind().split("/")[0], 1, Integer::sum));
+    double[] fits = {limit(width, u), limit(depth, u), limit(height, u)};
+    List<Article> all = shapes.catalog().find(new Finder.Wish(text, "", mounting, fits));
+    List<Article> own =
+        all.stream()
+            .filter(a -> kind.isEmpty() || (a.kind() + "/").startsWith(kind + "/"))
+            .toList();
     return new CatalogPage(
-        cards,
-        counts.entrySet().stream().map(e -> new KindCount(e.getKey(), e.getValue())).toList());
+        own.stream().limit(MOST).map(a -> card(a, u)).toList(),
+        Finder.kinds(all).entrySet().stream()
+            .map(e -> new KindCount(e.getKey(), e.getValue()))
+            .toList(),
+        own.size());
+  }
+
+  private static double limit(String typed, LengthUnit u) {
+    return typed.isBlank() ? Double.NaN : Amount.typed(typed).metres(u);
   }
 
   private static ArticleCard card(Article a, LengthUnit u) {
-    Size s = a.size();
     return new ArticleCard(
         a.id(),
         a.name(),
@@ -65,8 +87,12 @@ class CatalogController {
         a.about(),
         a.mounting(),
         a.standsOn(),
-        s,
-        SizeText.of(s, u),
+        a.size(),
+        SizeText.of(a.size(), u),
+        a.sizing().words(),
+        a.weight(),
+        a.light(),
+        a.clearances(),
         a.finishes());
   }
 

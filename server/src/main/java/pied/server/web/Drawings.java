@@ -53,7 +53,6 @@ class Drawings {
             () -> {
               for (Article a : shapes.catalog().all()) {
                 lines(a.id(), a.size(), Eye.FRONT);
-                lines(a.id(), a.size(), Eye.PLAN);
               }
             },
             "cards");

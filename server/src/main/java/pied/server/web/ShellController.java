@@ -15,13 +15,16 @@ import pied.core.drawing.ShellPlan;
 import pied.core.edit.Amount;
 import pied.core.edit.Drafting;
 import pied.core.format.Glb;
+import pied.core.measure.FreePlace;
 import pied.core.space.Shell;
+import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
 import pied.server.api.Answers.DraftAnswer;
 import pied.server.api.Answers.DraftRequest;
 import pied.server.api.Answers.ElevationView;
 import pied.server.api.Answers.FloorHeight;
+import pied.server.api.Answers.FreePlaceView;
 import pied.server.api.Answers.ShellSheet;
 import pied.server.store.SpaceStore;
 
@@ -71,6 +74,22 @@ class ShellController {
     }
     Shell into = Boolean.TRUE.equals(r.outline()) ? null : store.space(id).shell();
     return new DraftAnswer(Drafting.next(into, r.question(), unit));
+  }
+
+  /** How large something may be that is to take the place of a piece, or go into an opening. */
+  @GetMapping("/spaces/{id}/free")
+  FreePlaceView free(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String piece,
+      @RequestParam(defaultValue = "") String part) {
+    Space space = store.space(id);
+    FreePlace f =
+        piece.isEmpty() ? FreePlace.of(space, part) : FreePlace.of(space, space.piece(piece));
+    return new FreePlaceView(known(f.width()), known(f.depth()), known(f.height()), f.words());
+  }
+
+  private static Double known(double v) {
+    return Double.isNaN(v) ? null : v;
   }
 
   /** Height of the floor at a point of the plan, for walking over it. */

@@ -1,0 +1,99 @@
+package pied.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import pied.e2e.Sheet.Studio;
+
+/** Finding things in the catalog, and what it refuses. */
+class CatalogTest {
+  private final PiedProcess pied = Studio.PIED;
+  private Sheet sheet;
+
+  @AfterEach
+  void close() {
+    if (sheet != null) {
+      sheet.close();
+    }
+  }
+
+  private Locator cards() {
+    return sheet.page.getByRole(AriaRole.LISTBOX, named("Articles")).getByRole(AriaRole.OPTION);
+  }
+
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name).setExact(true);
+  }
+
+  @Test
+  void aSetteeIsFoundAsCouchReadBeforePlacingAndPlacedThreeTimes() {
+    String room = pied.newRoom("Couches");
+    sheet = Sheet.planOf(room);
+    sheet.page.getByLabel("Search the catalog").fill("couch");
+    Locator settee = sheet.page.locator("[data-article=settee]");
+    assertThat(settee).containsText("1.45 × 0.88 × 0.82");
+    settee.focus();
+    settee.press(" ");
+    assertThat(sheet.page.getByTestId("preview")).containsText("1.20 to 1.75 wide");
+    assertThat(sheet.page.getByTestId("preview")).containsText("0.45 m free in front");
+    settee.press("Enter");
+    assertThat(sheet.caption()).containsText("In hand");
+    for (int i = 0; i < 3; i++) {
+      sheet.page.keyboard().down("Shift");
+      sheet.clickPlan(1 + 2 * i, 2);
+      sheet.page.keyboard().up("Shift");
+      int n = i + 1;
+      sheet.page.waitForCondition(() -> pied.space(room).get("pieces").size() == n);
+    }
+    sheet.page.keyboard().press("Escape");
+    for (JsonNode p : pied.space(room).get("pieces")) {
+      assertThat(p.get("article").asText()).isEqualTo("settee");
+    }
+    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
+    sheet.page.getByLabel("Search the catalog").fill("");
+    assertThat(cards().first()).containsText("Settee");
+  }
+
+  @Test
+  void kindsAndLimitsNarrowWhatIsOffered() {
+    String room = pied.newRoom("Kinds");
+    sheet = Sheet.planOf(room);
+    sheet.page.getByLabel("Kind: all").click();
+    sheet
+        .page
+        .getByRole(AriaRole.TREEITEM)
+        .filter(new Locator.FilterOptions().setHasText("wardrobes"))
+        .click();
+    assertThat(cards()).hasCount(1);
+    assertThat(cards().first()).containsText("Wardrobe");
+    sheet.page.getByLabel("What fits").click();
+    sheet.page.getByLabel("No wider than").fill("80cm");
+    assertThat(sheet.page.getByText("look everywhere")).isVisible();
+  }
+
+  @Test
+  void whatComesInOneSizeOrInStepsRefusesOthersInWords() {
+    String room = pied.newRoom("Sizes");
+    sheet = Sheet.planOf(room);
+    sheet.take("theatre seat", "theatre-seat");
+    sheet.clickPlan(2, 2);
+    sheet.type("Width", "0.7");
+    assertThat(sheet.page.getByTestId("notice"))
+        .containsText("Theatre seat comes in one size only: 0.56 × 0.68 × 0.92 m.");
+    sheet.page.keyboard().press("Escape");
+    sheet.take("truss", "truss");
+    sheet.clickPlan(3, 1);
+    sheet.type("Width", "2.6");
+    assertThat(sheet.page.getByTestId("notice")).containsText("in steps of 0.50 m wide, not 2.60");
+    sheet.page.keyboard().press("Escape");
+    sheet.type("Width", "2.5");
+    sheet.reads("Width", "2.50");
+    assertThat(pied.piece(room, "truss").at("/size/width").asDouble()).isEqualTo(2.5);
+  }
+}
