@@ -32,6 +32,9 @@ export const UPRIGHT: T.Lean = { toward: 0, by: 0 };
 /** What is offered: mounted so, and no larger than this; empty for any. Lengths as typed. */
 export type Filter = { mounting: T.Mounting | ""; width: string; depth: string; height: string };
 
+/** A measure of a model that is known, as typed. */
+export type Known = Partial<Record<"width" | "depth" | "height", string>>;
+
 /** A look into the space as asked for; what is missing is as usual. */
 export type LookDraft = { way: T.LookWay; wall?: string; at?: string | number };
 
@@ -60,10 +63,17 @@ export const api = {
   newSpace: (project: string, space: NewSpaceDraft) =>
     call<T.SpaceName>(`/projects/${project}/spaces`, space),
   space: (id: string) => call<T.SpaceView>(`/spaces/${id}`),
-  catalog: (text: string, kind: string, unit: string, filter?: Filter) =>
+  catalog: (text: string, kind: string, unit: string, project: string, filter?: Filter) =>
     call<T.CatalogPage>(
-      "/catalog" + some({ text, kind, unit, ...filter, mounting: filter?.mounting || null }),
+      "/catalog" + some({ text, kind, unit, project, ...filter, mounting: filter?.mounting || null }),
     ),
+  importSize: (id: string, taken: T.Taken, unit: string, known: Known) =>
+    call<T.TakenSize>(`/imports/${id}/size` + some({ unit, ...known }), taken),
+  importUrl: (id: string, t: T.Taken) =>
+    `/api/imports/${id}/mesh.glb` + query({ unit: t.unit, up: t.up, turn: t.turn }),
+  importAccept: (id: string, taken: T.Taken, unit: string) =>
+    call<T.ArticleCard>(`/imports/${id}/accept` + query({ unit }), taken),
+  importGiveUp: (id: string) => fetch(`/api/imports/${id}`, { method: "DELETE" }),
   free: (id: string, piece: string | null, part: string | null) =>
     call<T.FreePlaceView>(`/spaces/${id}/free` + some({ piece, part })),
   edit: (id: string, request: { id: string; unit: string; edits: EditDraft[] }) =>
@@ -95,3 +105,33 @@ export const api = {
   /** The revision only keeps what was fetched before from being taken for the shell of now. */
   shellUrl: (space: string, at: number) => `/api/spaces/${space}/shell.glb?at=${at}`,
 };
+
+/** Sends model files; says how much is on its way, and can be stopped. */
+export function sendModel(
+  project: string,
+  files: File[],
+  unit: string,
+  onProgress: (share: number) => void,
+): { arrived: Promise<T.ImportView>; stop: () => void } {
+  const request = new XMLHttpRequest();
+  const arrived = new Promise<T.ImportView>((done, failed) => {
+    const form = new FormData();
+    files.forEach((f) => form.append("file", f, f.name));
+    request.open("POST", `/api/projects/${project}/imports` + query({ unit }));
+    request.responseType = "json";
+    request.upload.onprogress = (e) => onProgress(e.lengthComputable ? e.loaded / e.total : 0);
+    request.onload = () =>
+      request.status === 201
+        ? done(request.response as T.ImportView)
+        : failed(
+            new Refused(
+              request.response?.detail ?? `The server answered with an error (${request.status}).`,
+              request.status,
+            ),
+          );
+    request.onerror = () => failed(new Error("The file did not get through; try again."));
+    request.onabort = () => failed(new Error("Stopped."));
+    request.send(form);
+  });
+  return { arrived, stop: () => request.abort() };
+}

@@ -95,7 +95,10 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
 export function ContactSheet() {
   const { palette } = useTheme();
   const [pictures, setPictures] = useState<Map<string, string>>(new Map());
-  const catalog = useQuery({ queryKey: ["catalog", "", "", "m"], queryFn: () => api.catalog("", "", "m") });
+  const catalog = useQuery({
+    queryKey: ["catalog", "", "", "m"],
+    queryFn: () => api.catalog("", "", "m", ""),
+  });
   const articles = catalog.data?.articles;
   const paper = palette.background.paper;
   useEffect(() => {

@@ -15,9 +15,10 @@ export function Pieces() {
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
   const unit = useSheet((s) => s.unit);
+  const project = useSheet((s) => s.space!.project);
   const catalog = useQuery({
-    queryKey: ["catalog", "", "", unit],
-    queryFn: () => api.catalog("", "", unit),
+    queryKey: ["catalog", "", "", unit, project],
+    queryFn: () => api.catalog("", "", unit, project),
   }).data;
   const finishes = useMemo(() => new Map(catalog?.articles.map((a) => [a.id, a.finishes])), [catalog]);
   const groups = useMemo(() => {

@@ -25,9 +25,14 @@ async function parts(url: string): Promise<{ node: string; parts: Part[] }[]> {
   });
 }
 
+/** The parts of a model at an address. */
+export async function modelParts(url: string): Promise<Part[]> {
+  return (await parts(url))[0].parts;
+}
+
 /** The parts of an article at a size, fetched once. */
 export async function articleParts(article: string, size: Size): Promise<Part[]> {
-  return (await parts(api.meshUrl(article, size)))[0].parts;
+  return modelParts(api.meshUrl(article, size));
 }
 
 /** The parts of an article at a size. */

@@ -7,6 +7,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { api, type Filter } from "../api/client";
 import type { ArticleCard, KindCount } from "../api/types.gen";
+import { bringIn } from "../state/incoming";
 import { note, useShelf } from "../state/shelf";
 import { useSheet } from "../state/sheet";
 import { Preview } from "./Preview";
@@ -22,11 +23,12 @@ export function Catalog() {
   const [kind, setKind] = useState("");
   const [filter, setFilter] = useState<Filter>(NO_FILTER);
   const unit = useSheet((s) => s.unit);
+  const project = useSheet((s) => s.space!.project);
   const shelf = useShelf();
   const list = useRef<HTMLDivElement>(null);
   const page = useQuery({
-    queryKey: ["catalog", text, kind, filter, unit],
-    queryFn: () => api.catalog(text, kind, unit, filter),
+    queryKey: ["catalog", text, kind, filter, unit, project],
+    queryFn: () => api.catalog(text, kind, unit, project, filter),
     placeholderData: (before) => before,
   });
   const articles = useMemo(() => page.data?.articles ?? [], [page.data]);
@@ -68,6 +70,7 @@ export function Catalog() {
         <Box sx={{ display: "flex", gap: 0.75, mt: 0.75, alignItems: "center" }}>
           <Kinds kinds={page.data?.kinds ?? []} kind={kind} onChoose={setKind} />
           <Fits filter={filter} onChange={setFilter} />
+          <BringIn />
         </Box>
       </Box>
       <Box
@@ -320,6 +323,34 @@ const MOUNTING = { stands: "stands", wall: "on a wall", hangs: "hangs" };
 
 export function mountingWords(a: ArticleCard): string {
   return a.mounting === "stands" && a.standsOn.includes("tops") ? "stands on tops" : MOUNTING[a.mounting];
+}
+
+/** Brings in a model file made elsewhere; one may also drop it on the sheet. */
+function BringIn() {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <ButtonBase
+        title="Bring in a model file: GLB, glTF, OBJ, STL, PLY, COLLADA, or a zip; or drop it on the sheet"
+        onClick={() => input.current?.click()}
+        sx={small}
+      >
+        bring in…
+      </ButtonBase>
+      <input
+        ref={input}
+        type="file"
+        multiple
+        hidden
+        aria-label="Model files"
+        accept=".glb,.gltf,.bin,.obj,.mtl,.stl,.ply,.dae,.zip"
+        onChange={(e) => {
+          bringIn([...(e.target.files ?? [])]);
+          e.target.value = "";
+        }}
+      />
+    </>
+  );
 }
 
 /** How long the pointer rests on a card before it is looked at closely, ms. */

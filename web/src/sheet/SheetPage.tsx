@@ -15,6 +15,7 @@ import { largeOf } from "../state/views";
 import { Caption } from "./Caption";
 import { Catalog } from "./Catalog";
 import { Head } from "./Head";
+import { Incoming } from "./Incoming";
 import { KeysDialog, useKeys } from "./keys";
 import { Schedule } from "./Schedule";
 import { ShellPanel } from "./ShellPanel";
@@ -55,6 +56,7 @@ export function SheetPage() {
       </Box>
       <Caption />
       <Notice />
+      <Incoming />
       <KeysDialog open={keys} onClose={() => setKeys(false)} />
     </Box>
   );

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
-import pied.core.recipe.Recipe;
+import pied.core.recipe.Buildable;
 import pied.core.size.Size;
 
 /**
@@ -22,6 +22,7 @@ import pied.core.size.Size;
  * @param weight at natural size, kg; 0 if not known
  * @param light null if it is no lamp
  * @param clearances the free room it needs
+ * @param project the project that brought it in; null for what ships with Pied
  */
 public record Article(
     String id,
@@ -40,7 +41,8 @@ public record Article(
     double weight,
     @Nullable Light light,
     List<Clearance> clearances,
-    Recipe recipe) {
+    Buildable recipe,
+    @Nullable String project) {
 
   /**
    * Whether it can be made this size.

@@ -86,7 +86,8 @@ public final class ArticleReader {
         n.path("weight").asDouble(0),
         light(n.path("light")),
         clearances(n.path("room")),
-        new Recipe(n.path("let"), need(n, "parts")));
+        new Recipe(n.path("let"), need(n, "parts")),
+        null);
   }
 
   private static JsonNode need(JsonNode n, String name) {

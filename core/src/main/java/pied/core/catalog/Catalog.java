@@ -11,14 +11,25 @@ import java.util.List;
 import java.util.Map;
 import pied.core.Refusal;
 
-/** All articles one can place. Immutable. */
+/** All articles one can place; others may be added. Safe for threads. */
 public final class Catalog {
-  private final Map<String, Article> articles = new LinkedHashMap<>();
-  private final Finder finder;
+  private volatile Map<String, Article> articles;
+  private volatile Finder finder;
 
   public Catalog(Collection<Article> articles) {
-    articles.forEach(a -> this.articles.put(a.id(), a));
-    finder = new Finder(this.articles.values());
+    Map<String, Article> all = new LinkedHashMap<>();
+    articles.forEach(a -> all.put(a.id(), a));
+    this.articles = all;
+    finder = new Finder(all.values());
+  }
+
+  /** Adds articles that were brought in; they stand before those that ship with Pied. */
+  public synchronized void add(Collection<Article> more) {
+    Map<String, Article> all = new LinkedHashMap<>();
+    more.forEach(a -> all.put(a.id(), a));
+    articles.forEach(all::putIfAbsent);
+    finder = new Finder(all.values());
+    articles = all;
   }
 
   /** The catalog that ships with Pied. */

@@ -21,7 +21,7 @@ import pied.core.solid.Vec;
  * of parts; {@code docs/recipes.md} tells what each may say. The mesh stands in the article's own
  * frame: x across, y up from the underside, z to the front, the middle of the underside at zero.
  */
-public final class Recipe {
+public final class Recipe implements Buildable {
   private static final int MOST_TRIANGLES = 200_000;
 
   private final JsonNode let;
@@ -45,6 +45,7 @@ public final class Recipe {
    *
    * @throws Refusal if the text is not a recipe, with the part it is about
    */
+  @Override
   public synchronized Mesh build(Size size) {
     Scope scope = new Scope(compiled);
     scope.let("w", size.width());

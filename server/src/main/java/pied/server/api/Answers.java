@@ -17,6 +17,7 @@ import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
 import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
+import pied.core.model.Arrival;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
@@ -43,6 +44,30 @@ public final class Answers {
       @Nullable Light light,
       List<Clearance> clearances,
       Map<String, Finish> finishes) {}
+
+  /**
+   * A model on its way in.
+   *
+   * @param taken what it seems to be; each part of it can be corrected
+   * @param said what was worked out, in sentences
+   */
+  public record ImportView(
+      String id,
+      String file,
+      String format,
+      int triangles,
+      int materials,
+      Arrival.Taken taken,
+      Size size,
+      String sizeText,
+      List<String> said) {}
+
+  /**
+   * How large it would be, taken so.
+   *
+   * @param unit metres a unit of the file
+   */
+  public record TakenSize(Size size, String sizeText, double unit) {}
 
   /** A kind and how many articles it has. */
   public record KindCount(String kind, int count) {}

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.Map;
+import pied.core.catalog.Finish;
 
 /** Values as they are kept in text columns. */
 final class Json {
@@ -24,6 +25,15 @@ final class Json {
       return MAPPER.readValue(text, type);
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("A stored " + type.getSimpleName() + " is not readable", e);
+    }
+  }
+
+  static Map<String, Finish> readFinishes(String text) {
+    try {
+      return MAPPER.readValue(
+          text, new TypeReference<java.util.LinkedHashMap<String, Finish>>() {});
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("Stored finishes are not readable", e);
     }
   }
 

@@ -46,6 +46,11 @@ interface Rows {
     void deleteOfSpace(String space);
   }
 
+  /** Articles brought in. */
+  interface Articles extends JpaRepository<ArticleRow, String> {
+    List<ArticleRow> findAllByOrderByMadeAtDesc();
+  }
+
   /** Requests. */
   interface Requests extends JpaRepository<RequestRow, RequestRow.Key> {}
 }

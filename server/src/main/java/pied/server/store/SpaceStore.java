@@ -139,7 +139,7 @@ public class SpaceStore {
     return new SpaceName(row.id(), row.name());
   }
 
-  private static String title(String name) {
+  static String title(String name) {
     if (name == null || name.isBlank()) {
       throw new Refusal("It needs a name.");
     }

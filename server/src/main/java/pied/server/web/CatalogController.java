@@ -49,6 +49,7 @@ class CatalogController {
   /**
    * The catalog.
    *
+   * @param project with what this project brought in
    * @param width only what is no wider than this, and so on; lengths as a person types them
    */
   @GetMapping("/catalog")
@@ -59,10 +60,14 @@ class CatalogController {
       @RequestParam(defaultValue = "") String width,
       @RequestParam(defaultValue = "") String depth,
       @RequestParam(defaultValue = "") String height,
+      @RequestParam(defaultValue = "") String project,
       @RequestParam(defaultValue = "m") String unit) {
     LengthUnit u = LengthUnit.of(unit);
     double[] fits = {limit(width, u), limit(depth, u), limit(height, u)};
-    List<Article> all = shapes.catalog().find(new Finder.Wish(text, "", mounting, fits));
+    List<Article> all =
+        shapes.catalog().find(new Finder.Wish(text, "", mounting, fits)).stream()
+            .filter(a -> a.project() == null || a.project().equals(project))
+            .toList();
     List<Article> own =
         all.stream()
             .filter(a -> kind.isEmpty() || (a.kind() + "/").startsWith(kind + "/"))
@@ -79,7 +84,7 @@ class CatalogController {
     return typed.isBlank() ? Double.NaN : Amount.typed(typed).metres(u);
   }
 
-  private static ArticleCard card(Article a, LengthUnit u) {
+  static ArticleCard card(Article a, LengthUnit u) {
     return new ArticleCard(
         a.id(),
         a.name(),

@@ -24,6 +24,9 @@ class Gatekeeper extends OncePerRequestFilter {
   private static final Set<String> OWN = Set.of("127.0.0.1", "localhost", "[::1]");
   private static final long LARGEST = 4L << 20;
 
+  /** Model files are larger. */
+  private static final long LARGEST_MODEL = 256L << 20;
+
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -34,14 +37,18 @@ class Gatekeeper extends OncePerRequestFilter {
       refuse(response, 421, "Pied answers only on this machine, under 127.0.0.1 or localhost.");
     } else if (origin != null && !host.equals(authority(origin))) {
       refuse(response, 403, "Pied answers only its own pages.");
-    } else if (request.getContentLengthLong() > LARGEST) {
-      refuse(response, 413, "The request is larger than 4 MB.");
+    } else if (request.getContentLengthLong() > largest(request)) {
+      refuse(response, 413, "The request is larger than " + (largest(request) >> 20) + " MB.");
     } else if (request.getContentLengthLong() < 0
         && request.getHeader("Transfer-Encoding") != null) {
       refuse(response, 411, "The request must say how long it is.");
     } else {
       chain.doFilter(request, response);
     }
+  }
+
+  private static long largest(HttpServletRequest request) {
+    return request.getRequestURI().endsWith("/imports") ? LARGEST_MODEL : LARGEST;
   }
 
   private static String authority(String origin) {

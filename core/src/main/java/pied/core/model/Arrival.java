@@ -1,0 +1,415 @@
+package pied.core.model;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import pied.core.Refusal;
+import pied.core.catalog.Article;
+import pied.core.catalog.Catalog;
+import pied.core.catalog.Finish;
+import pied.core.catalog.Mounting;
+import pied.core.catalog.Sizing;
+import pied.core.size.Size;
+import pied.core.solid.Mesh;
+import pied.core.solid.MeshMaker;
+import pied.core.solid.Vec;
+
+/**
+ * A model file on its way into a project: what it seems to be, and the article that comes of it. It
+ * arrives as one piece, upright, over its own middle and plausibly large, wherever it was built.
+ */
+public final class Arrival {
+  /** Most triangles that are placed; drawings are cut from all of them. */
+  public static final int MOST_TRIANGLES = 200_000;
+
+  /** Kind of what was brought in. */
+  public static final String KIND = "own";
+
+  /** What most furniture measures in its longest direction, metres. */
+  private static final double USUAL = 0.9;
+
+  /**
+   * How it is taken.
+   *
+   * @param unit metres a unit of the file
+   * @param up which direction of the file is up: "x", "y" or "z", with a minus for the other way
+   * @param turn about the vertical, degrees: quarter turns that bring its front to the front
+   */
+  public record Taken(
+      double unit, String up, int turn, String name, Mounting mounting, boolean onTops) {
+    public Taken withUnit(double v) {
+      return new Taken(v, up, turn, name, mounting, onTops);
+    }
+  }
+
+  private final ModelReader.Read read;
+  private final Taken guess;
+  private final List<String> said = new ArrayList<>();
+
+  private Arrival(ModelReader.Read read, Catalog catalog) {
+    this.read = read;
+    this.guess = judge(catalog);
+  }
+
+  /**
+   * Judges a model.
+   *
+   * @param catalog what is in it helps to tell what a name such as "armchair" should measure
+   * @throws Refusal if it is too heavy
+   */
+  public static Arrival of(ModelReader.Read read, Catalog catalog) {
+    if (read.model().triangles() > MOST_TRIANGLES) {
+      throw new Refusal(
+          String.format(
+              Locale.ROOT,
+              "The model has %,d triangles; Pied places models of up to %,d. Save a lighter one.",
+              read.model().triangles(),
+              MOST_TRIANGLES));
+    }
+    return new Arrival(read, catalog);
+  }
+
+  public ModelReader.Read read() {
+    return read;
+  }
+
+  public Taken guess() {
+    return guess;
+  }
+
+  /** What was worked out, in sentences. */
+  public List<String> said() {
+    return said;
+  }
+
+  // ---- judging
+
+  private Taken judge(Catalog catalog) {
+    String name = name(read.file());
+    List<Article> like = like(catalog, name);
+    Article alike = like.isEmpty() ? null : like.get(0);
+    double[] raw = extent();
+    String up = up(raw, alike);
+    double[] turned = turned(raw, up);
+    double unit = unit(turned, alike);
+    Mounting mounting = alike == null ? Mounting.STANDS : alike.mounting();
+    boolean tops = alike != null ? alike.standsOnTops() : turned[1] * unit < 0.4;
+    if (read.model().skipped() > 0) {
+      said.add(
+          read.model().skipped()
+              + (read.model().skipped() == 1 ? " triangle" : " triangles")
+              + " without area, or nowhere, left out.");
+    }
+    return new Taken(unit, up, 0, name, mounting, tops);
+  }
+
+  private static List<Article> like(Catalog catalog, String name) {
+    String letters = name.replaceAll("[^A-Za-z ]", " ").strip();
+    List<Article> whole = letters.isEmpty() ? List.of() : catalog.search(letters, null);
+    if (!whole.isEmpty()) {
+      return whole;
+    }
+    // the noun stands last: a garden bench is a bench
+    List<String> words = new ArrayList<>(List.of(letters.split("\\s+")));
+    Collections.reverse(words);
+    for (String word : words) {
+      if (word.length() > 3) {
+        List<Article> some = catalog.search(word, null);
+        if (!some.isEmpty()) {
+          return some;
+        }
+      }
+    }
+    return List.of();
+  }
+
+  /** A file's name as a person would say it. */
+  static String name(String file) {
+    String n = file.substring(file.lastIndexOf('/') + 1).replaceFirst("\\.[A-Za-z0-9]{1,5}$", "");
+    n =
+        n.replaceAll("([a-z])([A-Z])", "$1 $2")
+            .replaceAll("[_\\-.]+", " ")
+            .replaceAll("\\s+", " ")
+            .strip();
+    n = n.isEmpty() ? "Model" : n.length() > 80 ? n.substring(0, 80) : n;
+    return Character.toUpperCase(n.charAt(0)) + n.substring(1);
+  }
+
+  private double[] extent() {
+    double[] e = {1e300, 1e300, 1e300, -1e300, -1e300, -1e300};
+    for (Model.Part p : read.model().parts()) {
+      double[] xyz = p.xyz();
+      for (int i = 0; i < xyz.length; i++) {
+        e[i % 3] = Math.min(e[i % 3], xyz[i]);
+        e[3 + i % 3] = Math.max(e[3 + i % 3], xyz[i]);
+      }
+    }
+    return new double[] {e[3] - e[0], e[4] - e[1], e[5] - e[2]};
+  }
+
+  /** Width, height and depth when this direction is up. */
+  private static double[] turned(double[] raw, String up) {
+    return switch (up.charAt(up.length() - 1)) {
+      case 'z' -> new double[] {raw[0], raw[2], raw[1]};
+      case 'x' -> new double[] {raw[1], raw[0], raw[2]};
+      default -> raw;
+    };
+  }
+
+  private String up(double[] raw, Article alike) {
+    Character told = read.model().up();
+    if (told != null) {
+      return String.valueOf(told);
+    }
+    double y = footing(1);
+    double z = footing(2);
+    String by;
+    String up;
+    if (alike != null
+        && Math.abs(likeness(turned(raw, "y"), alike) - likeness(turned(raw, "z"), alike)) > 0.2) {
+      up = likeness(turned(raw, "y"), alike) < likeness(turned(raw, "z"), alike) ? "y" : "z";
+      by = "by the proportions of " + alike.name().toLowerCase(Locale.ROOT);
+    } else if (Math.max(y, z) > 1.5 * Math.min(y, z)) {
+      up = y > z ? "y" : "z";
+      by = "by what it stands on";
+    } else if (Math.abs(lopsided(1, raw) - lopsided(2, raw)) > 0.03) {
+      up = lopsided(1, raw) > lopsided(2, raw) ? "y" : "z";
+      by = "since it is the same both ways along the other";
+    } else {
+      up = read.format().equals("STL") ? "z" : "y";
+      by = "as usual for " + read.format();
+    }
+    said.add("The file does not say what is up; " + up + " was taken, " + by + ".");
+    return up;
+  }
+
+  /** How unlike the proportions are: the sum of differences of the logarithms. */
+  private static double likeness(double[] whd, Article a) {
+    double[] own = {a.size().width(), a.size().height(), a.size().depth()};
+    double scale = 0;
+    for (int k = 0; k < 3; k++) {
+      scale += Math.log(Math.max(1e-12, whd[k]) / own[k]) / 3;
+    }
+    double off = 0;
+    for (int k = 0; k < 3; k++) {
+      off += Math.abs(Math.log(Math.max(1e-12, whd[k]) / own[k]) - scale);
+    }
+    return off;
+  }
+
+  /** How far the points that touch the ground spread, if this direction were up: 0 to 1. */
+  private double footing(int up) {
+    double[] raw = extent();
+    double low = 1e300;
+    for (Model.Part p : read.model().parts()) {
+      for (int i = up; i < p.xyz().length; i += 3) {
+        low = Math.min(low, p.xyz()[i]);
+      }
+    }
+    double[] e = {1e300, 1e300, -1e300, -1e300};
+    int a = (up + 1) % 3;
+    int b = (up + 2) % 3;
+    for (Model.Part p : read.model().parts()) {
+      double[] q = p.xyz();
+      for (int i = 0; i + 2 < q.length; i += 3) {
+        if (q[i + up] - low < 0.01 * raw[up]) {
+          e[0] = Math.min(e[0], q[i + a]);
+          e[1] = Math.min(e[1], q[i + b]);
+          e[2] = Math.max(e[2], q[i + a]);
+          e[3] = Math.max(e[3], q[i + b]);
+        }
+      }
+    }
+    double whole = raw[a] * raw[b];
+    return whole <= 0 ? 0 : Math.max(0, (e[2] - e[0]) * (e[3] - e[1]) / whole);
+  }
+
+  /**
+   * How far the middle of its surface is from the middle of its box along an axis, as a share of
+   * the box: most things differ between top and bottom, few between left and right.
+   */
+  private double lopsided(int axis, double[] raw) {
+    if (raw[axis] <= 0) {
+      return 0;
+    }
+    double low = 1e300;
+    double area = 0;
+    double moment = 0;
+    for (Model.Part p : read.model().parts()) {
+      double[] q = p.xyz();
+      for (int i = axis; i < q.length; i += 3) {
+        low = Math.min(low, q[i]);
+      }
+      int[] c = p.corners();
+      for (int k = 0; k + 2 < c.length; k += 3) {
+        Vec a = at(q, c[k]);
+        double twice = at(q, c[k + 1]).minus(a).cross(at(q, c[k + 2]).minus(a)).length();
+        area += twice;
+        moment +=
+            twice * (q[3 * c[k] + axis] + q[3 * c[k + 1] + axis] + q[3 * c[k + 2] + axis]) / 3;
+      }
+    }
+    return area <= 0 ? 0 : Math.abs((moment / area - low) / raw[axis] - 0.5);
+  }
+
+  private static Vec at(double[] q, int i) {
+    return new Vec(q[3 * i], q[3 * i + 1], q[3 * i + 2]);
+  }
+
+  private double unit(double[] whd, Article alike) {
+    if (read.model().unit() != null) {
+      return read.model().unit();
+    }
+    double most = Math.max(whd[0], Math.max(whd[1], whd[2]));
+    double wanted =
+        alike == null
+            ? USUAL
+            : Math.max(alike.size().width(), Math.max(alike.size().height(), alike.size().depth()));
+    double best = 1;
+    for (double unit : new double[] {1, 0.01, 0.001}) {
+      if (Math.abs(Math.log(most * unit / wanted)) < Math.abs(Math.log(most * best / wanted))) {
+        best = unit;
+      }
+    }
+    String words = best == 1 ? "metres" : best == 0.01 ? "centimetres" : "millimetres";
+    said.add(
+        String.format(
+            Locale.ROOT,
+            "%s units in its longest direction: taken as %s = %.2f m%s.",
+            most >= 10
+                ? String.format(Locale.ROOT, "%.0f", most)
+                : String.format(Locale.ROOT, "%.2f", most),
+            words,
+            most * best,
+            alike == null ? "" : ", as large as " + alike.name().toLowerCase(Locale.ROOT)));
+    return best;
+  }
+
+  // ---- building
+
+  /**
+   * The mesh as it is taken: upright, over its own middle, one mesh with a part for each material.
+   *
+   * @throws Refusal if it would be too large or too small to be seen
+   */
+  public Mesh mesh(Taken t) {
+    if (!(t.unit() > 0 && t.unit() <= 1e6)) {
+      throw new Refusal("A unit is longer than 0.");
+    }
+    String up = t.up() == null ? "y" : t.up();
+    if (!up.matches("-?[xyz]")) {
+      throw new Refusal("What is up is x, y or z, or one of them with a minus.");
+    }
+    double[] lo = {1e300, 1e300, 1e300};
+    double[] hi = {-1e300, -1e300, -1e300};
+    List<double[]> placed = new ArrayList<>();
+    for (Model.Part p : read.model().parts()) {
+      double[] q = new double[p.xyz().length];
+      for (int i = 0; i + 2 < q.length; i += 3) {
+        Vec v = upright(p.xyz()[i], p.xyz()[i + 1], p.xyz()[i + 2], up);
+        v = quarter(v, t.turn());
+        q[i] = v.x() * t.unit();
+        q[i + 1] = v.y() * t.unit();
+        q[i + 2] = v.z() * t.unit();
+        for (int k = 0; k < 3; k++) {
+          lo[k] = Math.min(lo[k], q[i + k]);
+          hi[k] = Math.max(hi[k], q[i + k]);
+        }
+      }
+      placed.add(q);
+    }
+    double most = Math.max(hi[0] - lo[0], Math.max(hi[1] - lo[1], hi[2] - lo[2]));
+    if (!(most <= Size.MOST && most >= 0.001)) {
+      throw new Refusal(
+          String.format(
+              Locale.ROOT,
+              "In that unit it would be %.4g m long; choose another unit (0.001 to %.0f m can be placed).",
+              most,
+              Size.MOST));
+    }
+    double[] middle = {(lo[0] + hi[0]) / 2, lo[1], (lo[2] + hi[2]) / 2};
+    List<Mesh> meshes = new ArrayList<>();
+    for (int i = 0; i < placed.size(); i++) {
+      Model.Part p = read.model().parts().get(i);
+      double[] q = placed.get(i);
+      MeshMaker maker = new MeshMaker();
+      for (int k = 0; k + 2 < q.length; k += 3) {
+        maker.point(q[k] - middle[0], q[k + 1] - middle[1], q[k + 2] - middle[2]);
+      }
+      for (int k = 0; k + 2 < p.corners().length; k += 3) {
+        maker.triangle(p.corners()[k], p.corners()[k + 1], p.corners()[k + 2]);
+      }
+      meshes.add(maker.mesh(p.name()));
+    }
+    return Mesh.join(meshes);
+  }
+
+  private static Vec upright(double x, double y, double z, String up) {
+    Vec v =
+        switch (up.charAt(up.length() - 1)) {
+          case 'z' -> new Vec(x, z, -y);
+          case 'x' -> new Vec(-y, x, z);
+          default -> new Vec(x, y, z);
+        };
+    // the other way up: half a turn about the line from left to right
+    return up.startsWith("-") ? new Vec(v.x(), -v.y(), -v.z()) : v;
+  }
+
+  private static Vec quarter(Vec v, int turn) {
+    return switch (Math.floorMod(turn, 360)) {
+      case 90 -> new Vec(v.z(), v.y(), -v.x());
+      case 180 -> new Vec(-v.x(), v.y(), -v.z());
+      case 270 -> new Vec(-v.z(), v.y(), v.x());
+      default -> v;
+    };
+  }
+
+  /** The size of a mesh that stands over its own middle; a flat one is a little thick. */
+  public static Size size(Mesh m) {
+    Vec s = m.box().size();
+    return new Size(Math.max(s.x(), 1e-4), Math.max(s.z(), 1e-4), Math.max(s.y(), 1e-4));
+  }
+
+  /** Colours of its parts. */
+  public Map<String, Finish> finishes() {
+    Map<String, Finish> all = new LinkedHashMap<>();
+    read.model().parts().forEach(p -> all.put(p.name(), new Finish(p.name(), p.colour(), 0.7, 0)));
+    return all;
+  }
+
+  /** The article of a mesh that was brought in. */
+  public static Article article(
+      String id,
+      String project,
+      String name,
+      Mounting mounting,
+      boolean onTops,
+      Mesh mesh,
+      Map<String, Finish> finishes) {
+    Size size = size(mesh);
+    Sizing.Rule free = new Sizing.Free(1e-4, Size.MOST);
+    return new Article(
+        id,
+        name,
+        KIND + "/brought in",
+        List.of(),
+        "",
+        mounting,
+        onTops ? Set.of("floor", "tops") : Set.of("floor"),
+        true,
+        0.9,
+        Double.NaN,
+        size,
+        new Sizing(free, free, free, Set.of()),
+        finishes,
+        0,
+        null,
+        List.of(),
+        new Stretched(mesh, size),
+        project);
+  }
+}

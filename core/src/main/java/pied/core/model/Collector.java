@@ -1,0 +1,216 @@
+package pied.core.model;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
+import pied.core.Refusal;
+import pied.core.solid.Vec;
+
+/** Gathers the triangles of a file by material; what is no triangle is left out and counted. */
+final class Collector {
+  /** Most triangles of a file: more is no piece of furniture. */
+  static final int MOST = 5_000_000;
+
+  static final String GREY = "#CFC8BB";
+
+  private static final GeometryFactory PLANE = new GeometryFactory();
+
+  /** A list of numbers that grows. */
+  private static final class Growing {
+    double[] xyz = new double[768];
+    int[] corners = new int[768];
+    int points;
+    int n;
+    String colour = GREY;
+
+    int point(double x, double y, double z) {
+      if (3 * points + 3 > xyz.length) {
+        xyz = Arrays.copyOf(xyz, xyz.length * 2);
+      }
+      xyz[3 * points] = x;
+      xyz[3 * points + 1] = y;
+      xyz[3 * points + 2] = z;
+      return points++;
+    }
+
+    void triangle(int a, int b, int c) {
+      if (n + 3 > corners.length) {
+        corners = Arrays.copyOf(corners, corners.length * 2);
+      }
+      corners[n] = a;
+      corners[n + 1] = b;
+      corners[n + 2] = c;
+      n += 3;
+    }
+  }
+
+  private final Map<String, Growing> parts = new LinkedHashMap<>();
+  private int total;
+  private int skipped;
+
+  private Growing part(String name) {
+    return parts.computeIfAbsent(
+        name == null || name.isBlank() ? "body" : name, k -> new Growing());
+  }
+
+  void colour(String material, String colour) {
+    part(material).colour = colour;
+  }
+
+  /** Adds a triangle with corners in {@code p}: nine numbers. */
+  void triangle(String material, double[] p) {
+    for (double v : p) {
+      if (!Double.isFinite(v) || Math.abs(v) > 1e12) {
+        skipped++;
+        return;
+      }
+    }
+    double ux = p[3] - p[0];
+    double uy = p[4] - p[1];
+    double uz = p[5] - p[2];
+    double vx = p[6] - p[0];
+    double vy = p[7] - p[1];
+    double vz = p[8] - p[2];
+    double nx = uy * vz - uz * vy;
+    double ny = uz * vx - ux * vz;
+    double nz = ux * vy - uy * vx;
+    double longest = Math.max(ux * ux + uy * uy + uz * uz, vx * vx + vy * vy + vz * vz);
+    if (!(nx * nx + ny * ny + nz * nz > 1e-24 * longest * longest)) {
+      skipped++;
+      return;
+    }
+    if (++total > MOST) {
+      throw new Refusal(
+          "The file has more than " + MOST / 1_000_000 + " million triangles; that is too heavy.");
+    }
+    Growing g = part(material);
+    int a = g.point(p[0], p[1], p[2]);
+    g.point(p[3], p[4], p[5]);
+    g.point(p[6], p[7], p[8]);
+    g.triangle(a, a + 1, a + 2);
+  }
+
+  /** Adds a face of three corners or more; it need not be convex. */
+  void face(String material, List<Vec> corners) {
+    int n = corners.size();
+    if (n < 3) {
+      skipped++;
+      return;
+    }
+    if (n == 3) {
+      triangle(material, nine(corners.get(0), corners.get(1), corners.get(2)));
+      return;
+    }
+    if (n == 4 && convex(corners) || n > 2000) {
+      fan(material, corners);
+      return;
+    }
+    for (Vec[] t : cut(corners)) {
+      triangle(material, nine(t[0], t[1], t[2]));
+    }
+  }
+
+  private void fan(String material, List<Vec> c) {
+    for (int i = 1; i + 1 < c.size(); i++) {
+      triangle(material, nine(c.get(0), c.get(i), c.get(i + 1)));
+    }
+  }
+
+  static double[] nine(Vec a, Vec b, Vec c) {
+    return new double[] {a.x(), a.y(), a.z(), b.x(), b.y(), b.z(), c.x(), c.y(), c.z()};
+  }
+
+  private static Vec normal(List<Vec> c) { // Newell 1972: also for what is not quite flat
+    double x = 0;
+    double y = 0;
+    double z = 0;
+    for (int i = 0; i < c.size(); i++) {
+      Vec a = c.get(i);
+      Vec b = c.get((i + 1) % c.size());
+      x += (a.y() - b.y()) * (a.z() + b.z());
+      y += (a.z() - b.z()) * (a.x() + b.x());
+      z += (a.x() - b.x()) * (a.y() + b.y());
+    }
+    return new Vec(x, y, z);
+  }
+
+  private static boolean convex(List<Vec> c) {
+    Vec n = normal(c);
+    for (int i = 0; i < c.size(); i++) {
+      Vec a = c.get(i);
+      Vec b = c.get((i + 1) % c.size());
+      Vec d = c.get((i + 2) % c.size());
+      if (b.minus(a).cross(d.minus(b)).dot(n) < 0) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private List<Vec[]> cut(List<Vec> corners) {
+    Vec n = normal(corners);
+    List<Vec[]> out = new ArrayList<>();
+    if (!n.finite() || n.length() == 0) {
+      skipped++;
+      return out;
+    }
+    n = n.unit();
+    Vec u = (Math.abs(n.x()) < 0.8 ? new Vec(1, 0, 0) : new Vec(0, 1, 0)).cross(n).unit();
+    Vec v = n.cross(u);
+    Map<Coordinate, Vec> of = new LinkedHashMap<>();
+    Coordinate[] ring = new Coordinate[corners.size() + 1];
+    for (int i = 0; i < corners.size(); i++) {
+      ring[i] = new Coordinate(u.dot(corners.get(i)), v.dot(corners.get(i)));
+      of.put(ring[i], corners.get(i));
+    }
+    ring[corners.size()] = ring[0].copy();
+    try {
+      Geometry flat = PolygonTriangulator.triangulate(PLANE.createPolygon(ring));
+      for (int i = 0; i < flat.getNumGeometries(); i++) {
+        Coordinate[] t = flat.getGeometryN(i).getCoordinates();
+        boolean left = org.locationtech.jts.algorithm.Orientation.index(t[0], t[1], t[2]) > 0;
+        out.add(new Vec[] {of.get(t[0]), of.get(t[left ? 1 : 2]), of.get(t[left ? 2 : 1])});
+      }
+    } catch (RuntimeException e) { // a face that crosses itself is cut as well as may be
+      for (int i = 1; i + 1 < corners.size(); i++) {
+        out.add(new Vec[] {corners.get(0), corners.get(i), corners.get(i + 1)});
+      }
+    }
+    return out;
+  }
+
+  /**
+   * What was gathered.
+   *
+   * @throws Refusal if there is no triangle
+   */
+  Model model(Double unit, Character up) {
+    List<Model.Part> all = new ArrayList<>();
+    parts.forEach(
+        (name, g) -> {
+          if (g.n > 0) {
+            all.add(
+                new Model.Part(
+                    name,
+                    g.colour,
+                    Arrays.copyOf(g.xyz, 3 * g.points),
+                    Arrays.copyOf(g.corners, g.n)));
+          }
+        });
+    if (all.isEmpty()) {
+      throw new Refusal(
+          skipped > 0
+              ? "The file has no triangle that could be used; "
+                  + skipped
+                  + " had no area or a corner nowhere."
+              : "The file holds no model: there is not one face in it.");
+    }
+    return new Model(all, unit, up, skipped);
+  }
+}

@@ -1,0 +1,2 @@
+/** Model files made elsewhere: read, judged, and turned into articles. */
+package pied.core.model;

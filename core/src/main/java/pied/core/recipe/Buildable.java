@@ -1,0 +1,11 @@
+package pied.core.recipe;
+
+import pied.core.size.Size;
+import pied.core.solid.Mesh;
+
+/** What can be built at a size: a recipe, or a model that was brought in. */
+@FunctionalInterface
+public interface Buildable {
+  /** The mesh, the middle of its underside at zero; it fills its box. */
+  Mesh build(Size size);
+}

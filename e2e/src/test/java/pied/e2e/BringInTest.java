@@ -1,0 +1,126 @@
+package pied.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import pied.e2e.Sheet.Studio;
+
+/** Model files made elsewhere, as a designer brings them in. */
+class BringInTest {
+  private final PiedProcess pied = Studio.PIED;
+  private Sheet sheet;
+
+  @AfterEach
+  void close() {
+    if (sheet != null) {
+      sheet.close();
+    }
+  }
+
+  /** A bench of boxes in millimetres, 40 m from its origin, lying on its back (z is up). */
+  private static byte[] bench() {
+    StringBuilder s = new StringBuilder("o bench\n");
+    double[][] boxes = {
+      {0, 0, 0, 60, 400, 410}, {1340, 0, 0, 1400, 400, 410}, {0, 0, 410, 1400, 400, 450}
+    };
+    int n = 0;
+    for (double[] b : boxes) {
+      for (int i = 0; i < 8; i++) {
+        s.append(
+            String.format(
+                Locale.ROOT,
+                "v %.1f %.1f %.1f%n",
+                40_000 + b[(i & 1) == 0 ? 0 : 3],
+                b[(i & 2) == 0 ? 1 : 4],
+                b[(i & 4) == 0 ? 2 : 5]));
+      }
+      int[][] faces = {
+        {1, 3, 4, 2}, {5, 6, 8, 7}, {1, 2, 6, 5}, {3, 7, 8, 4}, {1, 5, 7, 3}, {2, 4, 8, 6}
+      };
+      for (int[] f : faces) {
+        s.append("f");
+        for (int c : f) {
+          s.append(' ').append(n + c);
+        }
+        s.append('\n');
+      }
+      n += 8;
+    }
+    return s.toString().getBytes(StandardCharsets.UTF_8);
+  }
+
+  private void choose(String name, byte[] bytes) {
+    sheet
+        .page
+        .getByLabel("Model files")
+        .setInputFiles(new FilePayload(name, "application/octet-stream", bytes));
+  }
+
+  @Test
+  void aModelLyingFarAwayInMillimetresStandsAtThePointer() {
+    String room = pied.newRoom("Brought in");
+    sheet = Sheet.planOf(room);
+    choose("garden_bench.obj", bench());
+    Locator arrived = sheet.page.getByTestId("arrived");
+    assertThat(arrived).containsText("1.40");
+    assertThat(arrived).containsText("taken as millimetres");
+    sheet.button("Bring it in");
+    assertThat(sheet.caption()).containsText("In hand");
+    sheet.clickPlan(3, 2);
+    sheet.reads("Width", "1.40");
+    JsonNode p = pied.space(room).get("pieces").get(0);
+    assertThat(p.get("name").asText()).isEqualTo("Garden bench");
+    assertThat(p.at("/size/width").asDouble()).isCloseTo(1.4, within(1e-6));
+    assertThat(p.at("/size/depth").asDouble()).isCloseTo(0.4, within(1e-6));
+    assertThat(p.at("/size/height").asDouble()).isCloseTo(0.45, within(1e-6));
+    assertThat(p.at("/at/x").asDouble()).isCloseTo(3, within(0.02));
+    assertThat(p.at("/at/y").asDouble()).isZero();
+    assertThat(pied.reach(room, p.get("id").asText(), "under")).isCloseTo(0, within(1e-4));
+    // it stands first in the catalog of its project, and is sized by stretching
+    assertThat(sheet.page.locator("[data-article^=own-]").first()).containsText("Garden bench");
+    sheet.type("Width", "2.0");
+    sheet.reads("Width", "2.00");
+  }
+
+  @Test
+  void whatIsKnownOfItMakesItsUnitAgreeAndASecondOneGetsAnotherName() {
+    String room = pied.newRoom("Known");
+    sheet = Sheet.planOf(room);
+    choose("plinth.obj", bench());
+    Locator arrived = sheet.page.getByTestId("arrived");
+    arrived.getByLabel("Its height, if it is known").click();
+    Locator input = arrived.getByLabel("Its height, if it is known");
+    input.fill("0.9");
+    input.press("Enter");
+    assertThat(arrived).containsText("2.80");
+    sheet.button("Bring it in");
+    assertThat(sheet.caption()).containsText("In hand");
+    sheet.page.keyboard().press("Escape");
+    choose("plinth.obj", bench());
+    assertThat(arrived).containsText("plinth.obj");
+    sheet.button("Bring it in");
+    assertThat(
+            sheet
+                .page
+                .locator("[data-article^=own-]")
+                .filter(new Locator.FilterOptions().setHasText("Plinth 2")))
+        .isVisible();
+  }
+
+  @Test
+  void whatIsNoModelIsRefusedInWords() {
+    String room = pied.newRoom("No model");
+    sheet = Sheet.planOf(room);
+    choose("notes.glb", "not a model at all".getBytes(StandardCharsets.UTF_8));
+    assertThat(sheet.page.getByTestId("notice")).containsText("notes.glb: ");
+    assertThat(pied.json("/api/health/readiness").get("status").asText()).isEqualTo("UP");
+  }
+}

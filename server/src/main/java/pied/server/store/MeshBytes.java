@@ -1,0 +1,77 @@
+package pied.server.store;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.zip.DeflaterOutputStream;
+import java.util.zip.InflaterInputStream;
+import pied.core.solid.Mesh;
+
+/** A mesh as bytes, to keep it: all of its numbers, to the last bit, packed. */
+final class MeshBytes {
+  private MeshBytes() {}
+
+  static byte[] write(Mesh m) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (DataOutputStream out = new DataOutputStream(new DeflaterOutputStream(bytes))) {
+      out.writeInt(m.xyz().length);
+      for (double v : m.xyz()) {
+        out.writeDouble(v);
+      }
+      for (float v : m.normals()) {
+        out.writeFloat(v);
+      }
+      out.writeInt(m.corners().length);
+      for (int v : m.corners()) {
+        out.writeInt(v);
+      }
+      for (int v : m.partOf()) {
+        out.writeInt(v);
+      }
+      out.writeInt(m.parts().size());
+      for (String part : m.parts()) {
+        out.writeUTF(part);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return bytes.toByteArray();
+  }
+
+  static Mesh read(byte[] bytes) {
+    try (DataInputStream in =
+        new DataInputStream(
+            new java.io.BufferedInputStream(
+                new InflaterInputStream(new ByteArrayInputStream(bytes)), 1 << 16))) {
+      double[] xyz = new double[in.readInt()];
+      for (int i = 0; i < xyz.length; i++) {
+        xyz[i] = in.readDouble();
+      }
+      float[] normals = new float[xyz.length];
+      for (int i = 0; i < normals.length; i++) {
+        normals[i] = in.readFloat();
+      }
+      int[] corners = new int[in.readInt()];
+      for (int i = 0; i < corners.length; i++) {
+        corners[i] = in.readInt();
+      }
+      int[] partOf = new int[corners.length / 3];
+      for (int i = 0; i < partOf.length; i++) {
+        partOf[i] = in.readInt();
+      }
+      int n = in.readInt();
+      List<String> parts = new ArrayList<>();
+      for (int i = 0; i < n; i++) {
+        parts.add(in.readUTF());
+      }
+      return new Mesh(xyz, normals, corners, partOf, parts);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}
