@@ -60,12 +60,14 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
     sun.position.set(-3, 6, 5);
     scene.add(sun);
     const { width: w, depth: d, height: h } = a.size;
+    // how far below its middle the nearest corner of the underside is seen from this direction
+    const drop = 0.15 * (w / 2 + 0.31) + 0.33 * (d / 2);
     const seen = { w: w + d * 0.5, h: h + d * 0.35 };
     const small = Math.max(seen.w, seen.h) < 0.42;
     const beside = small ? 0 : 0.62;
     const scale = small
       ? SMALL
-      : (SCALES.find((s) => (seen.w + beside) * s < WIDTH - 6 && Math.max(seen.h, 1.85) * s < HEIGHT - 8) ??
+      : (SCALES.find((s) => (seen.w + beside) * s < WIDTH - 6 && Math.max(seen.h, 1.85 + drop) * s < HEIGHT - 8) ??
         SCALES[SCALES.length - 1]);
     const own = group(await articleParts(a.id, a.size), a.finishes);
     const up =
@@ -82,7 +84,7 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
     }
     const half = { w: WIDTH / 2 / scale, h: HEIGHT / 2 / scale };
     const camera = new OrthographicCamera(-half.w, half.w, half.h, -half.h, -60, 60);
-    const middle = small ? h / 2 : Math.max(half.h - 0.12, 0);
+    const middle = small ? h / 2 : (half.h - drop - 5 / scale) / 0.93;
     camera.position.set(0.45, 0.42 + middle, 1);
     camera.lookAt(0, middle, 0);
     renderer.render(scene, camera);

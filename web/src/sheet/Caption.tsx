@@ -35,7 +35,9 @@ export function Caption() {
         px: 2,
         display: "flex",
         alignItems: "center",
-        opacity: caption.isPlaceholderData ? 0.55 : 1, // what is out of date is not shown as true
+        // what is out of date is neither shown as true nor typed into
+        opacity: caption.isPlaceholderData ? 0.55 : 1,
+        pointerEvents: caption.isPlaceholderData ? "none" : undefined,
       }}
     >
       {drafting ? (
@@ -67,7 +69,10 @@ export function Caption() {
           component="div"
           sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflowY: "auto" }}
         >
-          {caption.data && <Phrases phrases={caption.data.phrases} />}
+          {caption.data && (
+            // what was typed for one piece never goes over to another
+            <Phrases key={part ?? selection.join()} phrases={caption.data.phrases} />
+          )}
         </Typography>
       )}
     </Box>

@@ -83,12 +83,14 @@ class CatalogTest {
     sheet = Sheet.planOf(room);
     sheet.take("theatre seat", "theatre-seat");
     sheet.clickPlan(2, 2);
+    sheet.reads("Width", "0.56");
     sheet.type("Width", "0.7");
     assertThat(sheet.page.getByTestId("notice"))
         .containsText("Theatre seat comes in one size only: 0.56 × 0.68 × 0.92 m.");
     sheet.page.keyboard().press("Escape");
     sheet.take("truss", "truss");
     sheet.clickPlan(3, 1);
+    sheet.reads("Width", "3.00");
     sheet.type("Width", "2.6");
     assertThat(sheet.page.getByTestId("notice")).containsText("in steps of 0.50 m wide, not 2.60");
     sheet.page.keyboard().press("Escape");

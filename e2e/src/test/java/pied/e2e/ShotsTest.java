@@ -120,6 +120,26 @@ class ShotsTest {
     sheet.close();
   }
 
+  @Test
+  void theCatalog() {
+    Sheet sheet = Sheet.atStart();
+    sheet.page.navigate(Studio.PIED.url() + "/#/articles");
+    int all = Studio.PIED.json("/api/catalog").get("articles").size();
+    sheet.page.waitForSelector(
+        "[data-testid=contact-sheet][data-drawn='" + all + "']",
+        new Page.WaitForSelectorOptions().setTimeout(180_000));
+    shot(sheet, "catalog");
+    sheet.close();
+
+    sheet = new Sheet(Studio.PIED.teaRoom(), "plan");
+    sheet.page.getByLabel("Search the catalog").fill("couch");
+    sheet.page.locator("[data-article=settee]").focus();
+    sheet.page.keyboard().press(" ");
+    sheet.page.waitForSelector("[data-testid=preview] canvas");
+    shot(sheet, "a-close-look");
+    sheet.close();
+  }
+
   private static void tab(Sheet sheet, String name) {
     sheet.page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name)).click();
   }
