@@ -67,8 +67,9 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
     const beside = small ? 0 : 0.62;
     const scale = small
       ? SMALL
-      : (SCALES.find((s) => (seen.w + beside) * s < WIDTH - 6 && Math.max(seen.h, 1.85 + drop) * s < HEIGHT - 8) ??
-        SCALES[SCALES.length - 1]);
+      : (SCALES.find(
+          (s) => (seen.w + beside) * s < WIDTH - 6 && Math.max(seen.h, 1.85 + drop) * s < HEIGHT - 8,
+        ) ?? SCALES[SCALES.length - 1]);
     const own = group(await articleParts(a.id, a.size), a.finishes);
     const up =
       a.mounting === "hangs"
