@@ -1,14 +1,13 @@
 package pied.core.drawing;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import pied.core.Kept;
 import pied.core.Refusal;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
@@ -39,16 +38,7 @@ public final class Elevations {
 
   private record Shape(Mesh mesh, List<SeenEdges.Edge> edges, List<double[]> outlines) {}
 
-  private final Map<Key, Shape> kept =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(64, 0.75f, true) {
-            private static final long serialVersionUID = 1;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Key, Shape> eldest) {
-              return size() > KEPT;
-            }
-          });
+  private final Map<Key, Shape> kept = Kept.latest(KEPT);
 
   /**
    * The looks that a space offers: at every wall, and on a stage into it from the front.

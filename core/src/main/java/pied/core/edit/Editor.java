@@ -13,6 +13,7 @@ import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.operation.distance.DistanceOp;
+import pied.core.Names;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
@@ -177,14 +178,7 @@ public final class Editor {
   private String freeName(String name) {
     Set<String> taken = new HashSet<>();
     space.pieces().forEach(p -> taken.add(p.name()));
-    if (!taken.contains(name)) {
-      return name;
-    }
-    int n = 2;
-    while (taken.contains(name + " " + n)) {
-      n++;
-    }
-    return name + " " + n;
+    return Names.free(name, taken);
   }
 
   private static String name(String name) {

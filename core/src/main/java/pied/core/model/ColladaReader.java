@@ -250,13 +250,7 @@ final class ColladaReader {
       return null;
     }
     double[] v = numbers(floats.getTextContent());
-    Vector3d p = new Vector3d();
-    for (int i = 0; i + 2 < v.length; i += 3) {
-      at.transformPosition(p.set(v[i], v[i + 1], v[i + 2]));
-      v[i] = p.x;
-      v[i + 1] = p.y;
-      v[i + 2] = p.z;
-    }
+    Numbers.move(v, at);
     return v;
   }
 

@@ -153,13 +153,7 @@ final class GltfReader {
           "The glTF file is packed in a way that Pied does not unpack; save it plain.");
     }
     double[] xyz = accessor(position.asInt(), 3);
-    Vector3d v = new Vector3d();
-    for (int i = 0; i + 2 < xyz.length; i += 3) {
-      at.transformPosition(v.set(xyz[i], xyz[i + 1], xyz[i + 2]));
-      xyz[i] = v.x;
-      xyz[i + 1] = v.y;
-      xyz[i + 2] = v.z;
-    }
+    Numbers.move(xyz, at);
     int n = xyz.length / 3;
     double[] indices = p.has("indices") ? accessor(p.get("indices").asInt(), 1) : null;
     int count = indices == null ? n : indices.length;

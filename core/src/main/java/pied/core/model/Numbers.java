@@ -1,8 +1,10 @@
 package pied.core.model;
 
 import java.nio.charset.StandardCharsets;
+import org.joml.Matrix4d;
+import org.joml.Vector3d;
 
-/** Reads decimal numbers from bytes without making texts of them. */
+/** Numbers of model files: read from bytes without making texts of them, and moved. */
 final class Numbers {
   private static final double[] TENS = new double[23];
 
@@ -15,6 +17,17 @@ final class Numbers {
   }
 
   private Numbers() {}
+
+  /** Moves points in place. */
+  static void move(double[] xyz, Matrix4d at) {
+    Vector3d p = new Vector3d();
+    for (int i = 0; i + 2 < xyz.length; i += 3) {
+      at.transformPosition(p.set(xyz[i], xyz[i + 1], xyz[i + 2]));
+      xyz[i] = p.x;
+      xyz[i + 1] = p.y;
+      xyz[i + 2] = p.z;
+    }
+  }
 
   /**
    * The number that stands at {@code at[0]} after blanks; {@code at[0]} moves behind it, or becomes

@@ -1,8 +1,7 @@
 package pied.core.piece;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.Map;
+import pied.core.Kept;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.size.Size;
@@ -15,16 +14,7 @@ public final class Shapes {
   private record Key(String article, Size size) {}
 
   private final Catalog catalog;
-  private final Map<Key, Mesh> meshes =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(64, 0.75f, true) {
-            private static final long serialVersionUID = 1;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Key, Mesh> eldest) {
-              return size() > KEPT;
-            }
-          });
+  private final Map<Key, Mesh> meshes = Kept.latest(KEPT);
 
   public Shapes(Catalog catalog) {
     this.catalog = catalog;

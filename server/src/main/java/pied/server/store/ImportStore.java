@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import pied.core.Names;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Finish;
@@ -131,13 +132,6 @@ public class ImportStore {
             .filter(a -> a.project() == null || a.project().equals(project))
             .map(Article::name)
             .collect(Collectors.toSet());
-    if (!taken.contains(name)) {
-      return name;
-    }
-    int n = 2;
-    while (taken.contains(name + " " + n)) {
-      n++;
-    }
-    return name + " " + n;
+    return Names.free(name, taken);
   }
 }

@@ -1,11 +1,10 @@
 package pied.server.web;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import pied.core.Kept;
 import pied.core.catalog.Article;
 import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
@@ -20,16 +19,7 @@ class Drawings {
   private record Key(String article, Size size, Eye eye) {}
 
   private final Shapes shapes;
-  private final Map<Key, LineDrawing> made =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(64, 0.75f, true) {
-            private static final long serialVersionUID = 1;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Key, LineDrawing> eldest) {
-              return size() > KEPT;
-            }
-          });
+  private final Map<Key, LineDrawing> made = Kept.latest(KEPT);
 
   Drawings(Shapes shapes) {
     this.shapes = shapes;
