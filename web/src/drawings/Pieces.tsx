@@ -71,7 +71,9 @@ function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; fini
     gl.shadowMap.needsUpdate = true;
     invalidate();
   }, [pieces, part, gl, invalidate]);
-  const colour = pieces[0].finishes[part.name] ?? finish?.colour ?? "#D9D0C2";
+  const own = pieces[0].finishes[part.name];
+  const map = own ? null : part.map;
+  const colour = own ?? (map ? "#FFFFFF" : (finish?.colour ?? "#D9D0C2"));
   return (
     <instancedMesh
       key={pieces.length}
@@ -81,7 +83,9 @@ function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; fini
       receiveShadow
     >
       <meshStandardMaterial
+        key={map?.uuid}
         color={colour}
+        map={map}
         roughness={finish?.rough ?? 0.8}
         emissive={colour}
         emissiveIntensity={(finish?.glow ?? 0) * 0.6}

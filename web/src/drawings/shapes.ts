@@ -1,4 +1,4 @@
-import { BufferGeometry, Mesh, type Object3D } from "three";
+import { BufferGeometry, Mesh, type Object3D, type Texture } from "three";
 import { GLTFLoader } from "three/examples/jsm/loaders/GLTFLoader.js";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
@@ -8,6 +8,8 @@ import type { Size } from "../api/types.gen";
 export interface Part {
   name: string;
   geometry: BufferGeometry;
+  /** The picture on it, as long as it has the finish it came with. */
+  map: Texture | null;
 }
 
 const loader = new GLTFLoader();
@@ -19,7 +21,8 @@ async function parts(url: string): Promise<{ node: string; parts: Part[] }[]> {
   return model.scene.children.map((node: Object3D) => {
     const found: Part[] = [];
     node.traverse((o) => {
-      if (o instanceof Mesh) found.push({ name: o.material.name, geometry: o.geometry });
+      if (o instanceof Mesh)
+        found.push({ name: o.material.name, geometry: o.geometry, map: o.material.map ?? null });
     });
     return { node: node.userData.name ?? node.name, parts: found };
   });

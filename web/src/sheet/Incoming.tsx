@@ -283,7 +283,12 @@ function Beside({ view, taken }: { view: ImportView; taken: Taken }) {
       <group>
         {parts?.map((p) => (
           <mesh key={p.name} geometry={p.geometry}>
-            <meshStandardMaterial color="#C9B79A" roughness={0.8} side={2} />
+            <meshStandardMaterial
+              color={p.map ? "#FFFFFF" : "#C9B79A"}
+              map={p.map}
+              roughness={0.8}
+              side={2}
+            />
           </mesh>
         ))}
       </group>

@@ -112,7 +112,8 @@ function Turning({ article }: { article: ArticleCard }) {
         return (
           <mesh key={p.name} geometry={p.geometry}>
             <meshStandardMaterial
-              color={f?.colour ?? "#D9D0C2"}
+              color={p.map ? "#FFFFFF" : (f?.colour ?? "#D9D0C2")}
+              map={p.map}
               roughness={f?.rough ?? 0.8}
               emissive={f?.colour ?? "#000000"}
               emissiveIntensity={(f?.glow ?? 0) * 0.6}

@@ -8,9 +8,11 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
@@ -31,10 +33,12 @@ public final class Glb {
   private final Map<String, Integer> material = new LinkedHashMap<>();
   private final List<byte[]> chunks = new ArrayList<>();
   private final Map<String, String> colours;
+  private final Map<String, byte[]> pictures;
   private int length;
 
-  private Glb(Map<String, String> colours) {
+  private Glb(Map<String, String> colours, Map<String, byte[]> pictures) {
     this.colours = colours;
+    this.pictures = pictures;
   }
 
   /**
@@ -43,12 +47,22 @@ public final class Glb {
    * @param colours of finish parts, #RRGGBB; parts without one are card white
    */
   public static byte[] write(List<Body> bodies, Map<String, String> colours) {
-    return new Glb(colours).all(bodies);
+    return new Glb(colours, Map.of()).all(bodies);
   }
 
   /** Writes one mesh where it is. */
   public static byte[] write(String name, Mesh mesh, Map<String, String> colours) {
-    return write(List.of(new Body(name, mesh, Pose.HERE)), colours);
+    return write(name, mesh, colours, Map.of());
+  }
+
+  /**
+   * Writes one mesh where it is.
+   *
+   * @param pictures on its parts, by their names: PNG or JPEG files
+   */
+  public static byte[] write(
+      String name, Mesh mesh, Map<String, String> colours, Map<String, byte[]> pictures) {
+    return new Glb(colours, pictures).all(List.of(new Body(name, mesh, Pose.HERE)));
   }
 
   private byte[] all(List<Body> bodies) {
@@ -70,52 +84,71 @@ public final class Glb {
   }
 
   private ArrayNode primitives(Mesh mesh) {
-    ObjectNode attributes = JSON.createObjectNode();
-    int n = mesh.xyz().length;
-    ByteBuffer places = bytes(4 * n);
-    for (double v : mesh.xyz()) {
-      places.putFloat((float) v);
-    }
-    attributes.put("POSITION", accessor(places, ARRAY, 5126, n / 3, "VEC3"));
-    ObjectNode position = (ObjectNode) accessors.get(accessors.size() - 1);
-    var box = mesh.box();
-    position
-        .putArray("min")
-        .add((float) box.min().x())
-        .add((float) box.min().y())
-        .add((float) box.min().z());
-    position
-        .putArray("max")
-        .add((float) box.max().x())
-        .add((float) box.max().y())
-        .add((float) box.max().z());
-    if (mesh.normals() != null) {
-      ByteBuffer normals = bytes(4 * n);
-      for (float v : mesh.normals()) {
-        normals.putFloat(v);
-      }
-      attributes.put("NORMAL", accessor(normals, ARRAY, 5126, n / 3, "VEC3"));
-    }
+    int[] every = IntStream.range(0, mesh.xyz().length / 3).toArray();
+    ObjectNode plain = null;
     ArrayNode out = JSON.createArrayNode();
     for (int part = 0; part < mesh.parts().size(); part++) {
-      ByteBuffer corners = bytes(4 * mesh.corners().length);
-      for (int t = 0; t < mesh.triangles(); t++) {
-        if (mesh.partOf()[t] == part) {
-          for (int k = 0; k < 3; k++) {
-            corners.putInt(mesh.corners()[3 * t + k]);
-          }
-        }
-      }
-      corners.limit(corners.position());
-      if (corners.limit() == 0) {
+      int own = part;
+      int[] at =
+          IntStream.range(0, mesh.corners().length)
+              .filter(i -> mesh.partOf()[i / 3] == own)
+              .toArray();
+      if (at.length == 0) {
         continue;
       }
+      String name = mesh.parts().get(part);
       ObjectNode primitive = out.addObject();
-      primitive.set("attributes", attributes);
-      primitive.put("indices", accessor(corners, ELEMENTS, 5125, corners.limit() / 4, "SCALAR"));
-      primitive.put("material", material(mesh.parts().get(part)));
+      if (mesh.uv() != null && pictures.containsKey(name)) {
+        // a corner may be at another place of the picture in every triangle
+        int[] vertices = Arrays.stream(at).map(i -> mesh.corners()[i]).toArray();
+        ObjectNode attributes = attributes(mesh, vertices);
+        ByteBuffer places = bytes(8 * at.length);
+        for (int i : at) {
+          places.putFloat(mesh.uv()[2 * i]).putFloat(mesh.uv()[2 * i + 1]);
+        }
+        attributes.put("TEXCOORD_0", accessor(places, ARRAY, 5126, at.length, "VEC2"));
+        primitive.set("attributes", attributes);
+      } else {
+        plain = plain == null ? attributes(mesh, every) : plain;
+        ByteBuffer corners = bytes(4 * at.length);
+        for (int i : at) {
+          corners.putInt(mesh.corners()[i]);
+        }
+        primitive.set("attributes", plain);
+        primitive.put("indices", accessor(corners, ELEMENTS, 5125, at.length, "SCALAR"));
+      }
+      primitive.put("material", material(name));
     }
     return out;
+  }
+
+  private ObjectNode attributes(Mesh mesh, int[] vertices) {
+    ObjectNode attributes = JSON.createObjectNode();
+    float[] min = {Float.MAX_VALUE, Float.MAX_VALUE, Float.MAX_VALUE};
+    float[] max = {-Float.MAX_VALUE, -Float.MAX_VALUE, -Float.MAX_VALUE};
+    ByteBuffer places = bytes(12 * vertices.length);
+    for (int v : vertices) {
+      for (int k = 0; k < 3; k++) {
+        float c = (float) mesh.xyz()[3 * v + k];
+        min[k] = Math.min(min[k], c);
+        max[k] = Math.max(max[k], c);
+        places.putFloat(c);
+      }
+    }
+    attributes.put("POSITION", accessor(places, ARRAY, 5126, vertices.length, "VEC3"));
+    ObjectNode position = (ObjectNode) accessors.get(accessors.size() - 1);
+    position.putArray("min").add(min[0]).add(min[1]).add(min[2]);
+    position.putArray("max").add(max[0]).add(max[1]).add(max[2]);
+    if (mesh.normals() != null) {
+      ByteBuffer normals = bytes(12 * vertices.length);
+      for (int v : vertices) {
+        for (int k = 0; k < 3; k++) {
+          normals.putFloat(mesh.normals()[3 * v + k]);
+        }
+      }
+      attributes.put("NORMAL", accessor(normals, ARRAY, 5126, vertices.length, "VEC3"));
+    }
+    return attributes;
   }
 
   private static ByteBuffer bytes(int n) {
@@ -123,15 +156,7 @@ public final class Glb {
   }
 
   private int accessor(ByteBuffer data, int target, int type, int count, String shape) {
-    byte[] bytes = java.util.Arrays.copyOf(data.array(), data.position());
-    views
-        .addObject()
-        .put("buffer", 0)
-        .put("byteOffset", length)
-        .put("byteLength", bytes.length)
-        .put("target", target);
-    chunks.add(bytes);
-    length += bytes.length;
+    view(Arrays.copyOf(data.array(), data.position())).put("target", target);
     accessors
         .addObject()
         .put("bufferView", views.size() - 1)
@@ -139,6 +164,33 @@ public final class Glb {
         .put("count", count)
         .put("type", shape);
     return accessors.size() - 1;
+  }
+
+  private ObjectNode view(byte[] bytes) {
+    ObjectNode v =
+        views
+            .addObject()
+            .put("buffer", 0)
+            .put("byteOffset", length)
+            .put("byteLength", bytes.length);
+    byte[] whole = Arrays.copyOf(bytes, (bytes.length + 3) & ~3);
+    chunks.add(whole);
+    length += whole.length;
+    return v;
+  }
+
+  /** A picture as a texture of its own; the number of it. */
+  private int texture(byte[] file) {
+    boolean png = file.length > 0 && (file[0] & 255) == 0x89;
+    view(file);
+    ArrayNode images = root.withArray("images");
+    images
+        .addObject()
+        .put("bufferView", views.size() - 1)
+        .put("mimeType", png ? "image/png" : "image/jpeg");
+    ArrayNode textures = root.withArray("textures");
+    textures.addObject().put("source", images.size() - 1);
+    return textures.size() - 1;
   }
 
   private int material(String part) {
@@ -149,11 +201,15 @@ public final class Glb {
           ObjectNode m = materials.addObject().put("name", p);
           ObjectNode look = m.putObject("pbrMetallicRoughness");
           look.put("metallicFactor", 0).put("roughnessFactor", 0.8);
-          look.putArray("baseColorFactor")
-              .add(linear(rgb >> 16))
-              .add(linear(rgb >> 8))
-              .add(linear(rgb))
-              .add(1);
+          if (pictures.containsKey(p)) {
+            look.putObject("baseColorTexture").put("index", texture(pictures.get(p)));
+          } else {
+            look.putArray("baseColorFactor")
+                .add(linear(rgb >> 16))
+                .add(linear(rgb >> 8))
+                .add(linear(rgb))
+                .add(1);
+          }
           return materials.size() - 1;
         });
   }

@@ -1,19 +1,19 @@
 package pied.core.model;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
-import pied.core.catalog.Sizing;
 import pied.core.size.Size;
+import pied.core.solid.Lighter;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Vec;
@@ -23,11 +23,11 @@ import pied.core.solid.Vec;
  * arrives as one piece, upright, over its own middle and plausibly large, wherever it was built.
  */
 public final class Arrival {
-  /** Most triangles that are placed; drawings are cut from all of them. */
-  public static final int MOST_TRIANGLES = 200_000;
+  /** A model of more triangles gets a lighter form, which is placed and drawn. */
+  public static final int HEAVY = 200_000;
 
-  /** Kind of what was brought in. */
-  public static final String KIND = "own";
+  /** So many triangles the lighter form has. */
+  static final int LIGHT = 100_000;
 
   /** What most furniture measures in its longest direction, metres. */
   private static final double USUAL = 0.9;
@@ -47,11 +47,21 @@ public final class Arrival {
   }
 
   private final ModelReader.Read read;
+  private final Model drawn;
+  private final double error;
   private final Taken guess;
   private final List<String> said = new ArrayList<>();
 
   private Arrival(ModelReader.Read read, Catalog catalog) {
     this.read = read;
+    if (read.model().triangles() > HEAVY) {
+      Lighter.Result lighter = Lighter.of(read.model().mesh(), LIGHT);
+      drawn = read.model().with(lighter.mesh());
+      error = lighter.error();
+    } else {
+      drawn = read.model();
+      error = 0;
+    }
     this.guess = judge(catalog);
   }
 
@@ -59,18 +69,14 @@ public final class Arrival {
    * Judges a model.
    *
    * @param catalog what is in it helps to tell what a name such as "armchair" should measure
-   * @throws Refusal if it is too heavy
    */
   public static Arrival of(ModelReader.Read read, Catalog catalog) {
-    if (read.model().triangles() > MOST_TRIANGLES) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "The model has %,d triangles; Pied places models of up to %,d. Save a lighter one.",
-              read.model().triangles(),
-              MOST_TRIANGLES));
-    }
     return new Arrival(read, catalog);
+  }
+
+  /** Whether it is drawn in a lighter form, and the full one is kept for the hand-over. */
+  public boolean heavy() {
+    return drawn != read.model();
   }
 
   public ModelReader.Read read() {
@@ -104,7 +110,21 @@ public final class Arrival {
               + (read.model().skipped() == 1 ? " triangle" : " triangles")
               + " without area, or nowhere, left out.");
     }
+    if (heavy()) {
+      said.add(
+          String.format(
+              Locale.ROOT,
+              "It has %,d triangles: drawn in a lighter form of %,d, which is %s mm off at most; the full one is kept for the hand-over.",
+              read.model().triangles(),
+              drawn.triangles(),
+              tenths(error * unit * 1000)));
+    }
     return new Taken(unit, up, 0, name, mounting, tops);
+  }
+
+  /** Rounded up to two digits, so that what is said is not less than what is. */
+  private static String tenths(double mm) {
+    return mm < 0.01 ? "0.01" : String.format(Locale.ROOT, "%.2f", Math.ceil(mm * 100) / 100);
   }
 
   private static List<Article> like(Catalog catalog, String name) {
@@ -292,11 +312,48 @@ public final class Arrival {
   // ---- building
 
   /**
-   * The mesh as it is taken: upright, over its own middle, one mesh with a part for each material.
+   * The mesh as it is taken: upright, over its own middle, one mesh with a part for each material;
+   * of a heavy model the lighter form.
    *
    * @throws Refusal if it would be too large or too small to be seen
    */
   public Mesh mesh(Taken t) {
+    List<Mesh> meshes = new ArrayList<>();
+    List<double[]> placed = placed(drawn, t);
+    for (int i = 0; i < placed.size(); i++) {
+      Model.Part p = drawn.parts().get(i);
+      double[] q = placed.get(i);
+      MeshMaker maker = new MeshMaker();
+      for (int k = 0; k + 2 < q.length; k += 3) {
+        maker.point(q[k], q[k + 1], q[k + 2]);
+      }
+      for (int k = 0; k + 2 < p.corners().length; k += 3) {
+        int[] c = p.corners();
+        if (p.uv() == null) {
+          maker.triangle(c[k], c[k + 1], c[k + 2]);
+        } else {
+          maker.triangle(c[k], c[k + 1], c[k + 2], Arrays.copyOfRange(p.uv(), 2 * k, 2 * k + 6));
+        }
+      }
+      meshes.add(maker.mesh(p.name()));
+    }
+    return Mesh.join(meshes);
+  }
+
+  /** The full form of a heavy model, as it is taken; without normals. */
+  public Mesh full(Taken t) {
+    List<Model.Part> parts = new ArrayList<>();
+    List<double[]> placed = placed(read.model(), t);
+    for (int i = 0; i < placed.size(); i++) {
+      Model.Part p = read.model().parts().get(i);
+      parts.add(
+          new Model.Part(p.name(), p.colour(), placed.get(i), p.corners(), p.uv(), p.picture()));
+    }
+    return new Model(parts, null, null, 0).mesh();
+  }
+
+  /** Points of the parts, upright, in metres, over the middle of the whole. */
+  private static List<double[]> placed(Model model, Taken t) {
     if (!(t.unit() > 0 && t.unit() <= 1e6)) {
       throw new Refusal("A unit is longer than 0.");
     }
@@ -307,7 +364,7 @@ public final class Arrival {
     double[] lo = {1e300, 1e300, 1e300};
     double[] hi = {-1e300, -1e300, -1e300};
     List<double[]> placed = new ArrayList<>();
-    for (Model.Part p : read.model().parts()) {
+    for (Model.Part p : model.parts()) {
       double[] q = new double[p.xyz().length];
       for (int i = 0; i + 2 < q.length; i += 3) {
         Vec v = upright(p.xyz()[i], p.xyz()[i + 1], p.xyz()[i + 2], up);
@@ -332,20 +389,12 @@ public final class Arrival {
               Size.MOST));
     }
     double[] middle = {(lo[0] + hi[0]) / 2, lo[1], (lo[2] + hi[2]) / 2};
-    List<Mesh> meshes = new ArrayList<>();
-    for (int i = 0; i < placed.size(); i++) {
-      Model.Part p = read.model().parts().get(i);
-      double[] q = placed.get(i);
-      MeshMaker maker = new MeshMaker();
-      for (int k = 0; k + 2 < q.length; k += 3) {
-        maker.point(q[k] - middle[0], q[k + 1] - middle[1], q[k + 2] - middle[2]);
+    for (double[] q : placed) {
+      for (int i = 0; i < q.length; i++) {
+        q[i] -= middle[i % 3];
       }
-      for (int k = 0; k + 2 < p.corners().length; k += 3) {
-        maker.triangle(p.corners()[k], p.corners()[k + 1], p.corners()[k + 2]);
-      }
-      meshes.add(maker.mesh(p.name()));
     }
-    return Mesh.join(meshes);
+    return placed;
   }
 
   private static Vec upright(double x, double y, double z, String up) {
@@ -377,39 +426,34 @@ public final class Arrival {
   /** Colours of its parts. */
   public Map<String, Finish> finishes() {
     Map<String, Finish> all = new LinkedHashMap<>();
-    read.model().parts().forEach(p -> all.put(p.name(), new Finish(p.name(), p.colour(), 0.7, 0)));
+    colours().forEach((part, colour) -> all.put(part, new Finish(part, colour, 0.7, 0)));
     return all;
   }
 
-  /** The article of a mesh that was brought in. */
-  public static Article article(
-      String id,
-      String project,
-      String name,
-      Mounting mounting,
-      boolean onTops,
-      Mesh mesh,
-      Map<String, Finish> finishes) {
-    Size size = size(mesh);
-    Sizing.Rule free = new Sizing.Free(1e-4, Size.MOST);
-    return new Article(
-        id,
-        name,
-        KIND + "/brought in",
-        List.of(),
-        "",
-        mounting,
-        onTops ? Set.of("floor", "tops") : Set.of("floor"),
-        true,
-        0.9,
-        Double.NaN,
-        size,
-        new Sizing(free, free, free, Set.of()),
-        finishes,
-        0,
-        null,
-        List.of(),
-        new Stretched(mesh, size),
-        project);
+  /** Colours of its parts, #RRGGBB. */
+  public Map<String, String> colours() {
+    Map<String, String> all = new LinkedHashMap<>();
+    read.model().parts().forEach(p -> all.put(p.name(), p.colour()));
+    return all;
+  }
+
+  /** Pictures on its parts, by their names; a heavy model is drawn without. */
+  public Map<String, byte[]> pictures() {
+    return pictures(drawn);
+  }
+
+  /** Pictures on the parts of its full form. */
+  public Map<String, byte[]> fullPictures() {
+    return pictures(read.model());
+  }
+
+  private static Map<String, byte[]> pictures(Model model) {
+    Map<String, byte[]> all = new LinkedHashMap<>();
+    for (Model.Part p : model.parts()) {
+      if (p.picture() != null) {
+        all.put(p.name(), p.picture());
+      }
+    }
+    return all;
   }
 }

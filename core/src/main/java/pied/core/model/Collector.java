@@ -27,7 +27,10 @@ final class Collector {
     int[] corners = new int[768];
     int points;
     int n;
+    boolean shared;
     String colour = GREY;
+    byte[] picture;
+    float[] uv = new float[0];
 
     int point(double x, double y, double z) {
       if (3 * points + 3 > xyz.length) {
@@ -48,52 +51,148 @@ final class Collector {
       corners[n + 2] = c;
       n += 3;
     }
+
+    /** Leaves out the points that no triangle has. */
+    void tidy() {
+      int[] number = new int[points];
+      for (int i = 0; i < n; i++) {
+        number[corners[i]] = 1;
+      }
+      int left = 0;
+      for (int v = 0; v < points; v++) {
+        if (number[v] == 1) {
+          System.arraycopy(xyz, 3 * v, xyz, 3 * left, 3);
+          number[v] = left++;
+        }
+      }
+      if (left < points) {
+        for (int i = 0; i < n; i++) {
+          corners[i] = number[corners[i]];
+        }
+        points = left;
+      }
+    }
+
+    /** Where the last triangle is on the picture. */
+    void at(float[] six) {
+      if (2 * n > uv.length) {
+        uv = Arrays.copyOf(uv, Math.max(2 * n, 2 * uv.length));
+      }
+      System.arraycopy(six, 0, uv, 2 * n - 6, 6);
+    }
   }
 
   private final Map<String, Growing> parts = new LinkedHashMap<>();
   private int total;
   private int skipped;
 
+  private String lastName;
+  private Growing last;
+
   private Growing part(String name) {
-    return parts.computeIfAbsent(
-        name == null || name.isBlank() ? "body" : name, k -> new Growing());
+    if (last == null || !java.util.Objects.equals(name, lastName)) {
+      lastName = name;
+      last =
+          parts.computeIfAbsent(name == null || name.isBlank() ? "body" : name, k -> new Growing());
+    }
+    return last;
   }
 
   void colour(String material, String colour) {
     part(material).colour = colour;
   }
 
+  /** Puts a picture on a material: a PNG or JPEG file. */
+  void picture(String material, byte[] file) {
+    part(material).picture = file;
+  }
+
   /** Adds a triangle with corners in {@code p}: nine numbers. */
   void triangle(String material, double[] p) {
-    for (double v : p) {
-      if (!Double.isFinite(v) || Math.abs(v) > 1e12) {
-        skipped++;
-        return;
-      }
-    }
-    double ux = p[3] - p[0];
-    double uy = p[4] - p[1];
-    double uz = p[5] - p[2];
-    double vx = p[6] - p[0];
-    double vy = p[7] - p[1];
-    double vz = p[8] - p[2];
-    double nx = uy * vz - uz * vy;
-    double ny = uz * vx - ux * vz;
-    double nz = ux * vy - uy * vx;
-    double longest = Math.max(ux * ux + uy * uy + uz * uz, vx * vx + vy * vy + vz * vz);
-    if (!(nx * nx + ny * ny + nz * nz > 1e-24 * longest * longest)) {
+    triangle(material, p, null);
+  }
+
+  /**
+   * Adds a triangle.
+   *
+   * @param uv six numbers: where its corners are on the picture; or null
+   */
+  void triangle(String material, double[] p, float[] uv) {
+    if (!hasArea(p, 0, 3, 6)) {
       skipped++;
       return;
     }
-    if (++total > MOST) {
-      throw new Refusal(
-          "The file has more than " + MOST / 1_000_000 + " million triangles; that is too heavy.");
-    }
+    count();
     Growing g = part(material);
     int a = g.point(p[0], p[1], p[2]);
     g.point(p[3], p[4], p[5]);
     g.point(p[6], p[7], p[8]);
     g.triangle(a, a + 1, a + 2);
+    if (uv != null) {
+      g.at(uv);
+    }
+  }
+
+  private void count() {
+    if (++total > MOST) {
+      throw new Refusal(
+          "The file has more than " + MOST / 1_000_000 + " million triangles; that is too heavy.");
+    }
+  }
+
+  /** Whether three points, each three numbers from an index on, are somewhere and not in a line. */
+  private static boolean hasArea(double[] p, int a, int b, int c) {
+    double ux = p[b] - p[a];
+    double uy = p[b + 1] - p[a + 1];
+    double uz = p[b + 2] - p[a + 2];
+    double vx = p[c] - p[a];
+    double vy = p[c + 1] - p[a + 1];
+    double vz = p[c + 2] - p[a + 2];
+    double nx = uy * vz - uz * vy;
+    double ny = uz * vx - ux * vz;
+    double nz = ux * vy - uy * vx;
+    double longest = Math.max(ux * ux + uy * uy + uz * uz, vx * vx + vy * vy + vz * vz);
+    // what is not a number or endless compares as false
+    return nx * nx + ny * ny + nz * nz > 1e-24 * longest * longest
+        && bounded(p, a)
+        && bounded(p, b)
+        && bounded(p, c);
+  }
+
+  private static boolean bounded(double[] p, int i) {
+    return Math.abs(p[i]) <= 1e12 && Math.abs(p[i + 1]) <= 1e12 && Math.abs(p[i + 2]) <= 1e12;
+  }
+
+  /** Adds points that triangles share; the number of the first. */
+  int points(String material, double[] xyz) {
+    Growing g = part(material);
+    int first = g.points;
+    int needed = 3 * first + xyz.length;
+    if (needed > g.xyz.length) {
+      g.xyz = Arrays.copyOf(g.xyz, Math.max(needed, first == 0 ? 0 : 2 * g.xyz.length));
+    }
+    System.arraycopy(xyz, 0, g.xyz, 3 * first, xyz.length);
+    g.points += xyz.length / 3;
+    g.shared = true;
+    return first;
+  }
+
+  /**
+   * Adds a triangle between shared points.
+   *
+   * @param uv as of {@link #triangle}
+   */
+  void triangle(String material, int a, int b, int c, float[] uv) {
+    Growing g = part(material);
+    if (!hasArea(g.xyz, 3 * a, 3 * b, 3 * c)) {
+      skipped++;
+      return;
+    }
+    count();
+    g.triangle(a, b, c);
+    if (uv != null) {
+      g.at(uv);
+    }
   }
 
   /** Adds a face of three corners or more; it need not be convex. */
@@ -195,12 +294,17 @@ final class Collector {
     parts.forEach(
         (name, g) -> {
           if (g.n > 0) {
+            if (g.shared) {
+              g.tidy();
+            }
             all.add(
                 new Model.Part(
                     name,
                     g.colour,
                     Arrays.copyOf(g.xyz, 3 * g.points),
-                    Arrays.copyOf(g.corners, g.n)));
+                    Arrays.copyOf(g.corners, g.n),
+                    g.picture == null ? null : Arrays.copyOf(g.uv, 2 * g.n),
+                    g.picture));
           }
         });
     if (all.isEmpty()) {

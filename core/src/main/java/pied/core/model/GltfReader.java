@@ -17,7 +17,7 @@ import pied.core.Refusal;
 
 /**
  * Reads glTF 2.0 (Khronos, ISO/IEC 12113), in one binary file or with its buffers beside it. It is
- * in metres with y up. Only shapes and plain colours are taken; pictures on them, bones and
+ * in metres with y up. Shapes, plain colours and the pictures on them are taken; bones and
  * movements are not.
  */
 final class GltfReader {
@@ -29,6 +29,7 @@ final class GltfReader {
   private final Files files;
   private final Collector out = new Collector();
   private final Map<Integer, ByteBuffer> buffers = new HashMap<>();
+  private final Map<Integer, byte[]> pictures = new HashMap<>();
   private final Set<Integer> above = new HashSet<>();
 
   private GltfReader(JsonNode root, byte[] chunk, Files files) {
@@ -155,24 +156,32 @@ final class GltfReader {
     double[] xyz = accessor(position.asInt(), 3);
     Numbers.move(xyz, at);
     int n = xyz.length / 3;
-    double[] indices = p.has("indices") ? accessor(p.get("indices").asInt(), 1) : null;
+    int[] indices = p.has("indices") ? indices(p.get("indices").asInt()) : null;
     int count = indices == null ? n : indices.length;
     String material = material(p.path("material"));
+    double[] on = pictured(p, n);
+    float[] uv = on == null ? null : new float[6];
     boolean mirrored = at.determinant3x3() < 0;
-    double[] t = new double[9];
+    int first = out.points(material, xyz);
     int step = mode == 4 ? 3 : 1;
+    int[] c = new int[3];
     for (int i = 0; i + 2 < count; i += step) {
-      int[] c = mode == 6 ? new int[] {0, i + 1, i + 2} : new int[] {i, i + 1, i + 2};
       boolean turned = mirrored ^ (mode == 5 && i % 2 == 1);
+      c[0] = mode == 6 ? 0 : i;
+      c[1] = turned ? i + 2 : i + 1;
+      c[2] = turned ? i + 1 : i + 2;
       for (int k = 0; k < 3; k++) {
-        int corner = c[turned && k > 0 ? 3 - k : k];
-        double index = indices == null ? corner : indices[corner];
-        if (!(index >= 0 && index < n)) {
+        int index = indices == null ? c[k] : indices[c[k]];
+        if (index < 0 || index >= n) {
           throw new Refusal("The glTF file has a face whose corner is not there.");
         }
-        System.arraycopy(xyz, 3 * (int) index, t, 3 * k, 3);
+        if (uv != null) {
+          uv[2 * k] = (float) on[2 * index];
+          uv[2 * k + 1] = (float) on[2 * index + 1];
+        }
+        c[k] = first + index;
       }
-      out.triangle(material, t);
+      out.triangle(material, c[0], c[1], c[2], uv);
     }
   }
 
@@ -191,10 +200,66 @@ final class GltfReader {
       rgb[k] = linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
     }
     out.colour(key, ModelReader.colour(rgb));
+    byte[] picture = picture(m);
+    if (picture != null) {
+      out.picture(key, picture);
+      out.colour(key, Pictures.colour(picture, rgb));
+    }
     return key;
   }
 
-  private double[] accessor(int index, int width) {
+  private static JsonNode texture(JsonNode material) {
+    return material.path("pbrMetallicRoughness").path("baseColorTexture");
+  }
+
+  /** The picture of a material, or null. */
+  private byte[] picture(JsonNode material) {
+    JsonNode t = texture(material);
+    if (t.isMissingNode()) {
+      return null;
+    }
+    int image = root.path("textures").path(t.path("index").asInt(-1)).path("source").asInt(-1);
+    return pictures.computeIfAbsent(
+        image,
+        i -> {
+          JsonNode n = root.path("images").path(i);
+          byte[] bytes = null;
+          if (n.has("bufferView")) {
+            JsonNode view = root.path("bufferViews").path(n.get("bufferView").asInt(-1));
+            ByteBuffer in = buffer(view.path("buffer").asInt(0));
+            int from = view.path("byteOffset").asInt(0);
+            int length = view.path("byteLength").asInt(0);
+            if (from >= 0 && length >= 0 && from + (long) length <= in.capacity()) {
+              bytes = new byte[length];
+              in.get(from, bytes);
+            }
+          } else if (n.path("uri").asText("").startsWith("data:")) {
+            String uri = n.get("uri").asText();
+            bytes = Base64.getDecoder().decode(uri.substring(uri.indexOf(',') + 1));
+          } else if (n.has("uri")) {
+            bytes = files.sibling(plain(n.get("uri").asText()));
+          }
+          // one that is missing or cannot be shown is no reason to refuse the model
+          return bytes != null && Pictures.readable(bytes) ? bytes : null;
+        });
+  }
+
+  /** Where every vertex is on the picture, or null without one. */
+  private double[] pictured(JsonNode primitive, int n) {
+    JsonNode m = root.path("materials").path(primitive.path("material").asInt(-1));
+    if (picture(m) == null) {
+      return null;
+    }
+    String name = "TEXCOORD_" + texture(m).path("texCoord").asInt(0);
+    JsonNode places = primitive.path("attributes").path(name);
+    double[] uv = places.isMissingNode() ? new double[2 * n] : accessor(places.asInt(), 2);
+    return uv.length == 2 * n ? uv : new double[2 * n];
+  }
+
+  /** Numbers as they lie in a buffer. */
+  private record Numbered(ByteBuffer in, int count, int type, int from, int stride, double most) {}
+
+  private Numbered numbers(int index, int width) {
     JsonNode a = root.path("accessors").path(index);
     int count = a.path("count").asInt(-1);
     int type = a.path("componentType").asInt();
@@ -208,23 +273,56 @@ final class GltfReader {
     int size = type == 5126 || type == 5125 ? 4 : type == 5122 || type == 5123 ? 2 : 1;
     int stride = view.path("byteStride").asInt(has * size);
     long from = view.path("byteOffset").asLong(0) + a.path("byteOffset").asLong(0);
-    if (count > 0 && from + (long) stride * (count - 1) + (long) has * size > in.capacity()) {
+    if (from < 0
+        || stride < 0
+        || count > 0 && from + (long) stride * (count - 1) + (long) has * size > in.capacity()) {
       throw new Refusal("The glTF file's numbers end in the middle; fetch it anew.");
     }
-    double[] v = new double[count * width];
-    for (int i = 0; i < count; i++) {
-      int at = (int) (from + (long) stride * i);
-      for (int k = 0; k < width; k++, at += size) {
-        v[i * width + k] =
-            switch (type) {
-              case 5126 -> in.getFloat(at);
-              case 5125 -> in.getInt(at) & 0xFFFFFFFFL;
-              case 5123 -> in.getShort(at) & 0xFFFF;
-              case 5122 -> in.getShort(at);
-              case 5121 -> in.get(at) & 0xFF;
-              default -> in.get(at);
-            };
+    boolean share = a.path("normalized").asBoolean();
+    double most = !share ? 1 : type == 5121 ? 255 : type == 5123 ? 65535 : 1;
+    return new Numbered(in, count, type, (int) from, stride, most);
+  }
+
+  private double[] accessor(int index, int width) {
+    Numbered n = numbers(index, width);
+    ByteBuffer in = n.in;
+    double[] v = new double[n.count * width];
+    if (n.type == 5126) { // nearly always
+      for (int i = 0; i < n.count; i++) {
+        int at = n.from + n.stride * i;
+        for (int k = 0; k < width; k++) {
+          v[i * width + k] = in.getFloat(at + 4 * k);
+        }
       }
+      return v;
+    }
+    for (int i = 0; i < n.count; i++) {
+      for (int k = 0; k < width; k++) {
+        v[i * width + k] = whole(n, n.from + n.stride * i, k) / n.most;
+      }
+    }
+    return v;
+  }
+
+  private static double whole(Numbered n, int at, int k) {
+    return switch (n.type) {
+      case 5125 -> n.in.getInt(at + 4 * k) & 0xFFFFFFFFL;
+      case 5123 -> n.in.getShort(at + 2 * k) & 0xFFFF;
+      case 5122 -> n.in.getShort(at + 2 * k);
+      case 5121 -> n.in.get(at + k) & 0xFF;
+      default -> n.in.get(at + k);
+    };
+  }
+
+  private int[] indices(int index) {
+    Numbered n = numbers(index, 1);
+    int[] v = new int[n.count];
+    for (int i = 0; i < v.length; i++) {
+      int at = n.from + n.stride * i;
+      v[i] =
+          n.type == 5125
+              ? n.in.getInt(at)
+              : n.type == 5123 ? n.in.getShort(at) & 0xFFFF : (int) whole(n, at, 0);
     }
     return v;
   }

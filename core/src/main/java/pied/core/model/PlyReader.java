@@ -10,7 +10,39 @@ import pied.core.solid.Vec;
 
 /** Reads PLY, the text form and both binary ones. It says neither unit nor what is up. */
 final class PlyReader {
-  private record Property(String name, String type, String countType) {}
+  /** Sorts of numbers. */
+  private enum Sort {
+    INT8,
+    UINT8,
+    INT16,
+    UINT16,
+    INT32,
+    UINT32,
+    FLOAT32,
+    FLOAT64;
+
+    static Sort of(String name) {
+      return switch (name) {
+        case "char", "int8" -> INT8;
+        case "uchar", "uint8" -> UINT8;
+        case "short", "int16" -> INT16;
+        case "ushort", "uint16" -> UINT16;
+        case "int", "int32" -> INT32;
+        case "uint", "uint32" -> UINT32;
+        case "float", "float32" -> FLOAT32;
+        case "double", "float64" -> FLOAT64;
+        default ->
+            throw new Refusal(
+                "The PLY file has numbers of a sort “" + name + "” that is not known.");
+      };
+    }
+  }
+
+  private record Property(String name, Sort type, Sort countType) {
+    boolean corners() {
+      return name.equals("vertex_index") || name.equals("vertex_indices");
+    }
+  }
 
   private record Element(String name, int count, List<Property> properties) {}
 
@@ -71,8 +103,8 @@ final class PlyReader {
           List<Property> to = elements.get(elements.size() - 1).properties;
           to.add(
               w[1].equals("list")
-                  ? new Property(w[4], w[3], w[2])
-                  : new Property(w[2], w[1], null));
+                  ? new Property(w[4], Sort.of(w[3]), Sort.of(w[2]))
+                  : new Property(w[2], Sort.of(w[1]), null));
         }
         case "end_header" -> {
           if (in == null) {
@@ -134,10 +166,10 @@ final class PlyReader {
 
   private void faces(Element e, double[] xyz, Collector out) {
     boolean isFace = e.name.equals("face");
-    double[] p = new double[9];
+    Property[] properties = e.properties.toArray(new Property[0]);
+    int first = isFace ? out.points(null, xyz) : 0;
     for (int f = 0; f < e.count; f++) {
-      for (Property property : e.properties) {
-        boolean corners = isFace && property.name.matches("vertex_ind(ex|ices)");
+      for (Property property : properties) {
         if (property.countType == null) {
           number(property.type);
           continue;
@@ -146,28 +178,29 @@ final class PlyReader {
         if (n < 0 || n > 1_000_000) {
           throw new Refusal("The PLY file has a face of " + n + " corners.");
         }
-        if (!corners) {
+        if (!isFace || !property.corners()) {
           for (int i = 0; i < n; i++) {
             number(property.type);
           }
-          continue;
+        } else if (n == 3) {
+          int a = corner(number(property.type), xyz);
+          int c = corner(number(property.type), xyz);
+          int d = corner(number(property.type), xyz);
+          out.triangle(null, first + a, first + c, first + d, null);
+        } else {
+          face(n, property.type, xyz, out);
         }
-        if (n == 3) {
-          for (int i = 0; i < 3; i++) {
-            int v = corner(number(property.type), xyz);
-            System.arraycopy(xyz, 3 * v, p, 3 * i, 3);
-          }
-          out.triangle(null, p);
-          continue;
-        }
-        List<Vec> face = new ArrayList<>(n);
-        for (int i = 0; i < n; i++) {
-          int v = corner(number(property.type), xyz);
-          face.add(new Vec(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]));
-        }
-        out.face(null, face);
       }
     }
+  }
+
+  private void face(int n, Sort type, double[] xyz, Collector out) {
+    List<Vec> face = new ArrayList<>(n);
+    for (int i = 0; i < n; i++) {
+      int v = corner(number(type), xyz);
+      face.add(new Vec(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]));
+    }
+    out.face(null, face);
   }
 
   private static int corner(double v, double[] xyz) {
@@ -177,7 +210,7 @@ final class PlyReader {
     return (int) v;
   }
 
-  private double number(String type) {
+  private double number(Sort type) {
     if (text) {
       double v = Numbers.read(b, at, b.length);
       if (at[0] < 0) {
@@ -186,16 +219,14 @@ final class PlyReader {
       return v;
     }
     return switch (type) {
-      case "char", "int8" -> in.get();
-      case "uchar", "uint8" -> in.get() & 0xFF;
-      case "short", "int16" -> in.getShort();
-      case "ushort", "uint16" -> in.getShort() & 0xFFFF;
-      case "int", "int32" -> in.getInt();
-      case "uint", "uint32" -> in.getInt() & 0xFFFFFFFFL;
-      case "float", "float32" -> in.getFloat();
-      case "double", "float64" -> in.getDouble();
-      default ->
-          throw new Refusal("The PLY file has numbers of a sort “" + type + "” that is not known.");
+      case FLOAT32 -> in.getFloat();
+      case INT32 -> in.getInt();
+      case UINT8 -> in.get() & 0xFF;
+      case UINT32 -> in.getInt() & 0xFFFFFFFFL;
+      case FLOAT64 -> in.getDouble();
+      case INT8 -> in.get();
+      case INT16 -> in.getShort();
+      case UINT16 -> in.getShort() & 0xFFFF;
     };
   }
 }

@@ -1,5 +1,6 @@
 package pied.core.model;
 
+import java.util.Map;
 import pied.core.recipe.Buildable;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
@@ -8,8 +9,15 @@ import pied.core.solid.Mesh;
  * A model that was brought in: sized by stretching it.
  *
  * @param mesh at its natural size, the middle of its underside at zero
+ * @param pictures on its parts, by their names
  */
-public record Stretched(Mesh mesh, Size natural) implements Buildable {
+public record Stretched(Mesh mesh, Size natural, Map<String, byte[]> pictures)
+    implements Buildable {
+  /** At its natural size. */
+  public static Stretched of(Mesh mesh, Map<String, byte[]> pictures) {
+    return new Stretched(mesh, Arrival.size(mesh), pictures);
+  }
+
   @Override
   public Mesh build(Size size) {
     if (size.equals(natural)) {
@@ -34,6 +42,6 @@ public record Stretched(Mesh mesh, Size natural) implements Buildable {
       normals[i + 1] = (float) (y / l);
       normals[i + 2] = (float) (z / l);
     }
-    return new Mesh(xyz, normals, mesh.corners(), mesh.partOf(), mesh.parts());
+    return new Mesh(xyz, normals, mesh.corners(), mesh.partOf(), mesh.parts(), mesh.uv());
   }
 }

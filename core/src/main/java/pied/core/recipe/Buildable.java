@@ -1,5 +1,6 @@
 package pied.core.recipe;
 
+import java.util.Map;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 
@@ -8,4 +9,9 @@ import pied.core.solid.Mesh;
 public interface Buildable {
   /** The mesh, the middle of its underside at zero; it fills its box. */
   Mesh build(Size size);
+
+  /** Pictures on its parts, by their names: PNG or JPEG files. */
+  default Map<String, byte[]> pictures() {
+    return Map.of();
+  }
 }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Nullable;
 
 /**
  * A triangle mesh with named finish parts. Immutable by agreement: the arrays are shared, not
@@ -17,6 +18,7 @@ public final class Mesh {
   private final int[] corners;
   private final int[] partOf;
   private final List<String> parts;
+  private final float[] uv;
   private final Box box;
   private volatile MeshTree tree;
   private volatile Topology topology;
@@ -31,6 +33,25 @@ public final class Mesh {
    *     coordinate is not a number
    */
   public Mesh(double[] xyz, float[] normals, int[] corners, int[] partOf, List<String> parts) {
+    this(xyz, normals, corners, partOf, parts, null);
+  }
+
+  /**
+   * With pictures on it.
+   *
+   * @param uv for every corner of every triangle where it is on the picture of its part: to the
+   *     right and down, 0 to 1; or null
+   */
+  public Mesh(
+      double[] xyz,
+      float[] normals,
+      int[] corners,
+      int[] partOf,
+      List<String> parts,
+      @Nullable float[] uv) {
+    if (uv != null && uv.length != 2 * corners.length) {
+      throw new IllegalArgumentException("Every corner has two numbers of its place on a picture");
+    }
     if (corners.length == 0 || corners.length % 3 != 0 || xyz.length % 3 != 0) {
       throw new IllegalArgumentException("A mesh needs whole triangles, at least one");
     }
@@ -49,6 +70,7 @@ public final class Mesh {
     this.corners = corners;
     this.partOf = partOf == null ? new int[corners.length / 3] : partOf;
     this.parts = List.copyOf(parts);
+    this.uv = uv;
     this.box = Box.around(xyz);
   }
 
@@ -93,6 +115,11 @@ public final class Mesh {
     return parts;
   }
 
+  /** Where the corners of its triangles are on pictures, two numbers each; or null. */
+  public @Nullable float[] uv() {
+    return uv;
+  }
+
   public Box box() {
     return box;
   }
@@ -135,7 +162,12 @@ public final class Mesh {
       c[i + 1] = c[i + 2];
       c[i + 2] = k;
     }
-    return new Mesh(p, n, c, partOf, parts);
+    float[] picture = uv == null ? null : uv.clone();
+    for (int i = 0; picture != null && i < picture.length; i += 6) {
+      System.arraycopy(uv, i + 2, picture, i + 4, 2);
+      System.arraycopy(uv, i + 4, picture, i + 2, 2);
+    }
+    return new Mesh(p, n, c, partOf, parts, picture);
   }
 
   /** The same mesh standing elsewhere. */
@@ -154,7 +186,7 @@ public final class Mesh {
         n[i + 2] = (float) d.z();
       }
     }
-    return new Mesh(p, n, corners, partOf, parts);
+    return new Mesh(p, n, corners, partOf, parts, uv);
   }
 
   /** Several meshes as one; parts of the same name become one part. */
@@ -171,6 +203,8 @@ public final class Mesh {
     float[] n = shaded ? new float[nv] : null;
     int[] c = new int[3 * nt];
     int[] part = new int[nt];
+    boolean pictures = meshes.stream().anyMatch(m -> m.uv != null);
+    float[] uv = pictures ? new float[6 * nt] : null;
     List<String> names = new ArrayList<>();
     int v = 0;
     int t = 0;
@@ -189,10 +223,13 @@ public final class Mesh {
         }
         part[t + i] = names.indexOf(name);
       }
+      if (m.uv != null) {
+        System.arraycopy(m.uv, 0, uv, 6 * t, m.uv.length);
+      }
       v += m.xyz.length;
       t += m.triangles();
     }
-    return new Mesh(p, n, c, part, names);
+    return new Mesh(p, n, c, part, names, uv);
   }
 
   /** Whether every edge is shared by triangles that run along it in opposite directions. */

@@ -1,6 +1,7 @@
 package pied.core.solid;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,7 @@ public final class MeshMaker {
 
   private final List<Vec> points = new ArrayList<>();
   private final List<int[]> faces = new ArrayList<>();
+  private final List<float[]> pictured = new ArrayList<>();
 
   public int point(double x, double y, double z) {
     points.add(new Vec(x, y, z));
@@ -26,6 +28,19 @@ public final class MeshMaker {
   public void triangle(int a, int b, int c) {
     if (a != b && b != c && c != a) {
       faces.add(new int[] {a, b, c});
+    }
+  }
+
+  /**
+   * A triangle with a picture on it; then all of them have one.
+   *
+   * @param uv where its corners are on the picture, two numbers each
+   */
+  public void triangle(int a, int b, int c, float[] uv) {
+    int before = faces.size();
+    triangle(a, b, c);
+    if (faces.size() > before) {
+      pictured.add(uv);
     }
   }
 
@@ -73,7 +88,9 @@ public final class MeshMaker {
     int[] same = weld();
     List<int[]> kept = new ArrayList<>();
     List<Vec> normals = new ArrayList<>();
-    for (int[] f : faces) {
+    float[] uv = pictured.isEmpty() ? null : new float[6 * faces.size()];
+    for (int i = 0; i < faces.size(); i++) {
+      int[] f = faces.get(i);
       int a = same[f[0]];
       int b = same[f[1]];
       int c = same[f[2]];
@@ -81,6 +98,9 @@ public final class MeshMaker {
         continue;
       }
       Vec n = points.get(b).minus(points.get(a)).cross(points.get(c).minus(points.get(a)));
+      if (uv != null) {
+        System.arraycopy(pictured.get(i), 0, uv, 6 * kept.size(), 6);
+      }
       kept.add(new int[] {a, b, c});
       normals.add(n);
     }
@@ -125,7 +145,8 @@ public final class MeshMaker {
       ns[3 * i + 1] = (float) shade.get(i).y();
       ns[3 * i + 2] = (float) shade.get(i).z();
     }
-    return new Mesh(xyz, ns, corners, null, List.of(finish));
+    float[] places = uv == null ? null : Arrays.copyOf(uv, 2 * corners.length);
+    return new Mesh(xyz, ns, corners, null, List.of(finish), places);
   }
 
   private static Vec smooth(Vec own, List<Integer> neighbours, List<Vec> normals) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -124,7 +125,7 @@ class ArrivalTest {
     Mesh chair = arrival.mesh(new Arrival.Taken(1, "y", 0, "Thing", Mounting.STANDS, false));
     Size natural = new Size(0.45, 0.5, 0.9);
     Size asked = new Size(0.9, 0.4, 1.2);
-    Mesh m = new Stretched(chair, natural).build(asked);
+    Mesh m = new Stretched(chair, natural, Map.of()).build(asked);
     assertThat(near(Arrival.size(m), asked)).isTrue();
     assertThat(m.isClosed()).isTrue();
     assertThat(m.volume())
@@ -144,11 +145,23 @@ class ArrivalTest {
   void itsArticleTakesAnySizeAndBelongsToItsProject() {
     Arrival a = of("thing.obj", Written.chair(), p -> p);
     Mesh m = a.mesh(a.guess());
+    Stretched shape = Stretched.of(m, Map.of());
     Article article =
-        Arrival.article("own-1", "saltmarsh", "Thing", Mounting.STANDS, false, m, a.finishes());
+        new Brought(
+                "own-1",
+                "saltmarsh",
+                "Thing",
+                Brought.KIND,
+                "",
+                Mounting.STANDS,
+                false,
+                shape.natural(),
+                a.finishes(),
+                0)
+            .article(shape);
     assertThat(article.project()).isEqualTo("saltmarsh");
     assertThat(article.standsOn()).isEqualTo(Set.of("floor"));
-    assertThat(article.kind()).startsWith(Arrival.KIND);
+    assertThat(article.kind()).isEqualTo(Brought.KIND);
     Size odd = new Size(0.123, 2.5, 0.04);
     assertThat(near(Arrival.size(article.recipe().build(odd)), odd)).isTrue();
   }

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -11,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.Stream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -18,6 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.catalog.Catalog;
+import pied.core.format.Glb;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
@@ -233,26 +238,99 @@ class ModelReaderTest {
   }
 
   @Test
-  void whatIsTooHeavyIsRefused() {
-    int n = Arrival.MOST_TRIANGLES + 1;
-    double[] xyz = new double[9];
-    xyz[3] = 1;
-    xyz[7] = 1;
-    int[] corners = new int[3 * n];
-    for (int i = 0; i < corners.length; i++) {
-      corners[i] = i % 3;
+  void aHeavyModelIsDrawnInALighterForm() {
+    Mesh wave = wave(320); // 204,800 triangles, 1 m across, waves 20 mm high
+    Arrival a = Arrival.of(read("heavy.stl", Written.stl(wave, SAME)), CATALOG);
+    assertThat(a.heavy()).isTrue();
+    assertThat(a.said()).anyMatch(s -> s.contains("204,800") && s.contains("mm off at most"));
+    Arrival.Taken taken = new Arrival.Taken(1, "y", 0, "Wave", a.guess().mounting(), false);
+    Mesh light = a.mesh(taken);
+    assertThat(light.triangles()).isBetween(50_000, 100_000);
+    assertThat(a.full(taken).triangles()).isEqualTo(204_800);
+    assertThat(light.box().size().y()).isCloseTo(wave.box().size().y(), within(1e-4));
+    assertThat(light.box().size().x()).isCloseTo(1, within(1e-6));
+  }
+
+  private static Mesh wave(int n) {
+    double[] xyz = new double[3 * (n + 1) * (n + 1)];
+    int[] c = new int[6 * n * n];
+    for (int i = 0; i <= n; i++) {
+      for (int k = 0; k <= n; k++) {
+        int v = i * (n + 1) + k;
+        xyz[3 * v] = (double) i / n;
+        xyz[3 * v + 1] = 0.01 * Math.sin(12.0 * i / n) * Math.cos(9.0 * k / n);
+        xyz[3 * v + 2] = (double) k / n;
+        if (i < n && k < n) {
+          int[] q = {v, v + 1, v + n + 2, v, v + n + 2, v + n + 1};
+          System.arraycopy(q, 0, c, 6 * (i * n + k), 6);
+        }
+      }
     }
-    byte[] stl = Written.stl(Mesh.of(xyz, corners), SAME);
-    ModelReader.Read heavy = read("heavy.stl", stl);
-    assertThatThrownBy(() -> Arrival.of(heavy, CATALOG)).hasMessageContaining("200,001 triangles");
+    return Mesh.of(xyz, c);
+  }
+
+  /** A picture of one colour, as a PNG file. */
+  private static byte[] png(int rgb) throws IOException {
+    BufferedImage image = new BufferedImage(200, 100, BufferedImage.TYPE_INT_RGB);
+    for (int x = 0; x < 200; x++) {
+      for (int y = 0; y < 100; y++) {
+        image.setRGB(x, y, rgb);
+      }
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+
+  @Test
+  void picturesComeWithTheModelAndStayWhereTheyAre() throws IOException {
+    float[] uv = new float[2 * CHAIR.corners().length];
+    for (int i = 0; i < uv.length; i++) {
+      uv[i] = i / 256f; // so that it is exact
+    }
+    Mesh chair = new Mesh(CHAIR.xyz(), null, CHAIR.corners(), CHAIR.partOf(), CHAIR.parts(), uv);
+    byte[] oak = png(0x8B5E3C);
+    byte[] file = Glb.write("chair", chair, Map.of(), Map.of("body", oak));
+    Model.Part p = read("chair.glb", file).model().parts().get(0);
+    assertThat(p.picture()).isEqualTo(oak);
+    assertThat(p.uv()).isEqualTo(uv);
+    assertThat(p.colour()).isEqualTo("#8B5E3C");
+    // through arrival, building and writing once more
+    Arrival a = Arrival.of(read("chair.glb", file), CATALOG);
+    Mesh m = a.mesh(a.guess());
+    assertThat(m.uv()).hasSize(uv.length);
+    byte[] again = Glb.write("chair", m, a.colours(), a.pictures());
+    assertThat(read("c.glb", again).model().parts().get(0).uv()).isEqualTo(m.uv());
+  }
+
+  @Test
+  void aPictureThatCannotBeReadIsLeftOut() {
+    float[] uv = new float[2 * CHAIR.corners().length];
+    Mesh chair = new Mesh(CHAIR.xyz(), null, CHAIR.corners(), CHAIR.partOf(), CHAIR.parts(), uv);
+    byte[] torn = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13, 'I', 'H'};
+    byte[] file = Glb.write("chair", chair, Map.of(), Map.of("body", torn));
+    Model.Part p = read("chair.glb", file).model().parts().get(0);
+    assertThat(p.picture()).isNull();
+    assertThat(p.corners()).hasSize(CHAIR.corners().length);
   }
 
   @Test
   void anArticleIsSizedByStretching() {
     Arrival a = Arrival.of(read("chair.glb", Written.glb(CHAIR)), CATALOG);
+    Stretched shape = Stretched.of(a.mesh(a.guess()), Map.of());
     var article =
-        Arrival.article(
-            "own-1", "p", "Chair", a.guess().mounting(), false, a.mesh(a.guess()), a.finishes());
+        new Brought(
+                "own-1",
+                "p",
+                "Chair",
+                Brought.KIND,
+                "",
+                a.guess().mounting(),
+                false,
+                shape.natural(),
+                a.finishes(),
+                0)
+            .article(shape);
     Mesh m = article.recipe().build(new Size(0.9, 0.5, 0.9));
     assertThat(m.box().size().x()).isCloseTo(0.9, within(1e-6));
     assertThat(m.box().size().z()).isCloseTo(0.5, within(1e-6));

@@ -9,6 +9,9 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import pied.core.catalog.Mounting;
+import pied.core.model.Brought;
+import pied.core.model.Stretched;
+import pied.core.size.Size;
 
 /** An article that a project brought in, as stored. */
 @Entity
@@ -27,54 +30,64 @@ public class ArticleRow {
 
   private boolean onTops;
   @Lob private String finishes;
-  @Lob private byte[] mesh;
+  private String kind;
+  private String about;
+  private double weight;
+  private Double width;
+  private Double depth;
+  private Double height;
   private Instant madeAt;
+
+  @Lob private byte[] mesh;
+  @Lob private byte[] pictures;
+  @Lob private byte[] fullForm;
 
   protected ArticleRow() {}
 
-  public ArticleRow(
-      String id,
-      String project,
-      String name,
-      Mounting mounting,
-      boolean onTops,
-      String finishes,
-      byte[] mesh) {
-    this.id = id;
-    this.project = project;
-    this.name = name;
-    this.mounting = mounting;
-    this.onTops = onTops;
-    this.finishes = finishes;
-    this.mesh = mesh;
+  /**
+   * @param fullForm of a heavy model, a GLB file; or null
+   */
+  ArticleRow(Brought b, Stretched shape, byte[] fullForm) {
+    this.id = b.id();
+    this.project = b.project();
+    this.name = b.name();
+    this.mounting = b.mounting();
+    this.onTops = b.onTops();
+    this.finishes = Json.write(b.finishes());
+    this.kind = b.kind();
+    this.about = b.about();
+    this.weight = b.weight();
+    this.width = b.size().width();
+    this.depth = b.size().depth();
+    this.height = b.size().height();
     this.madeAt = Instant.now();
+    this.mesh = MeshBytes.write(shape.mesh());
+    this.pictures = MeshBytes.writePictures(shape.pictures());
+    this.fullForm = fullForm;
   }
 
-  public String id() {
-    return id;
+  /** What is known of it. */
+  Brought brought() {
+    // what was stored before its size was kept has it in its mesh only
+    Size size = width == null ? shape().natural() : new Size(width, depth, height);
+    return new Brought(
+        id,
+        project,
+        name,
+        kind,
+        about,
+        mounting,
+        onTops,
+        size,
+        Json.readFinishes(finishes),
+        weight);
   }
 
-  public String project() {
-    return project;
+  Stretched shape() {
+    return Stretched.of(MeshBytes.read(mesh), MeshBytes.readPictures(pictures));
   }
 
-  public String name() {
-    return name;
-  }
-
-  public Mounting mounting() {
-    return mounting;
-  }
-
-  public boolean onTops() {
-    return onTops;
-  }
-
-  public String finishes() {
-    return finishes;
-  }
-
-  public byte[] mesh() {
-    return mesh;
+  byte[] fullForm() {
+    return fullForm;
   }
 }

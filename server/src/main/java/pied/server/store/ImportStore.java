@@ -1,5 +1,6 @@
 package pied.server.store;
 
+import java.lang.ref.SoftReference;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,11 +14,15 @@ import org.springframework.stereotype.Service;
 import pied.core.Names;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
-import pied.core.catalog.Finish;
+import pied.core.format.Glb;
 import pied.core.model.Arrival;
+import pied.core.model.Brought;
 import pied.core.model.Files;
 import pied.core.model.ModelReader;
+import pied.core.model.Stretched;
 import pied.core.piece.Shapes;
+import pied.core.recipe.Buildable;
+import pied.core.size.Size;
 import pied.core.solid.Mesh;
 
 /**
@@ -27,6 +32,8 @@ import pied.core.solid.Mesh;
 @Service
 public class ImportStore {
   private static final Logger LOG = LoggerFactory.getLogger(ImportStore.class);
+
+  private static final String GONE = "That article is no longer there.";
 
   /** So many wait to be accepted at once. */
   private static final int WAITING = 6;
@@ -53,18 +60,40 @@ public class ImportStore {
     this.shapes = shapes;
     shapes
         .catalog()
-        .add(rows.findAllByOrderByMadeAtDesc().stream().map(ImportStore::article).toList());
+        .add(rows.findAllByOrderByMadeAtDesc().stream().map(r -> article(r.brought())).toList());
   }
 
-  private static Article article(ArticleRow r) {
-    return Arrival.article(
-        r.id(),
-        r.project(),
-        r.name(),
-        r.mounting(),
-        r.onTops(),
-        MeshBytes.read(r.mesh()),
-        Json.readFinishes(r.finishes()));
+  private Article article(Brought b) {
+    return b.article(new FromStore(b.id()));
+  }
+
+  /** The shape of an article, read from the store when it is first needed. */
+  private final class FromStore implements Buildable {
+    private final String id;
+    private SoftReference<Stretched> read = new SoftReference<>(null);
+
+    FromStore(String id) {
+      this.id = id;
+    }
+
+    private synchronized Stretched shape() {
+      Stretched s = read.get();
+      if (s == null) {
+        s = rows.findById(id).orElseThrow(() -> new SpaceStore.Missing(GONE)).shape();
+        read = new SoftReference<>(s);
+      }
+      return s;
+    }
+
+    @Override
+    public Mesh build(Size size) {
+      return shape().build(size);
+    }
+
+    @Override
+    public Map<String, byte[]> pictures() {
+      return shape().pictures();
+    }
   }
 
   /** Something that waits to be accepted. */
@@ -101,25 +130,58 @@ public class ImportStore {
 
   /** Makes an article of it, under a name of its own in its project. */
   public Article accept(String id, Arrival.Taken taken) {
-    Arrival arrival = waiting(id);
-    String project = waiting.get(id).project();
-    Mesh mesh = arrival.mesh(taken);
-    String name = free(project, SpaceStore.title(taken.name()));
-    Map<String, Finish> finishes = arrival.finishes();
-    ArticleRow row =
-        new ArticleRow(
-            "own-" + UUID.randomUUID(),
-            project,
-            name,
-            taken.mounting(),
-            taken.onTops(),
-            Json.write(finishes),
-            MeshBytes.write(mesh));
-    rows.save(row);
-    Article made = article(row);
-    shapes.catalog().add(List.of(made));
+    Article made = keep(waiting.get(id).project(), waiting(id), taken, Brought.KIND, "", 0);
     waiting.remove(id);
     return made;
+  }
+
+  /**
+   * Makes an article of a model that a supplier describes, without asking.
+   *
+   * @param kind its place in the tree of kinds
+   * @param about where it is from
+   */
+  public Article take(
+      String project, Arrival arrival, Arrival.Taken taken, String kind, String about, double kg) {
+    return keep(project, arrival, taken, kind, about, kg);
+  }
+
+  private Article keep(
+      String project, Arrival arrival, Arrival.Taken taken, String kind, String about, double kg) {
+    Stretched shape = Stretched.of(arrival.mesh(taken), arrival.pictures());
+    Brought b =
+        new Brought(
+            "own-" + UUID.randomUUID(),
+            project,
+            free(project, SpaceStore.title(taken.name())),
+            kind,
+            about,
+            taken.mounting(),
+            taken.onTops(),
+            shape.natural(),
+            arrival.finishes(),
+            kg);
+    byte[] full =
+        arrival.heavy()
+            ? Glb.write(b.name(), arrival.full(taken), arrival.colours(), arrival.fullPictures())
+            : null;
+    rows.save(new ArticleRow(b, shape, full));
+    Article made = article(b);
+    shapes.catalog().add(List.of(made));
+    return made;
+  }
+
+  /**
+   * The full form of an article that is drawn in a lighter one: a GLB file.
+   *
+   * @throws SpaceStore.Missing if it has none
+   */
+  public byte[] fullForm(String article) {
+    byte[] full = rows.findById(article).map(ArticleRow::fullForm).orElse(null);
+    if (full == null) {
+      throw new SpaceStore.Missing("That article has no other form than the one it is drawn in.");
+    }
+    return full;
   }
 
   public void giveUp(String id) {

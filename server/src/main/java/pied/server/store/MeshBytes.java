@@ -7,7 +7,9 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterInputStream;
 import pied.core.solid.Mesh;
@@ -36,6 +38,9 @@ final class MeshBytes {
       out.writeInt(m.parts().size());
       for (String part : m.parts()) {
         out.writeUTF(part);
+      }
+      for (int i = 0; m.uv() != null && i < m.uv().length; i++) {
+        out.writeFloat(m.uv()[i]);
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -69,9 +74,48 @@ final class MeshBytes {
       for (int i = 0; i < n; i++) {
         parts.add(in.readUTF());
       }
-      return new Mesh(xyz, normals, corners, partOf, parts);
+      // places on pictures stand at the end, if there are any
+      in.mark(1);
+      float[] uv = in.read() < 0 ? null : new float[2 * corners.length];
+      in.reset();
+      for (int i = 0; uv != null && i < uv.length; i++) {
+        uv[i] = in.readFloat();
+      }
+      return new Mesh(xyz, normals, corners, partOf, parts, uv);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** Pictures by the names of their parts; null if there are none. */
+  static byte[] writePictures(Map<String, byte[]> pictures) {
+    if (pictures.isEmpty()) {
+      return null;
+    }
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (DataOutputStream out = new DataOutputStream(bytes)) {
+      for (Map.Entry<String, byte[]> e : pictures.entrySet()) {
+        out.writeUTF(e.getKey());
+        out.writeInt(e.getValue().length);
+        out.write(e.getValue());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return bytes.toByteArray();
+  }
+
+  static Map<String, byte[]> readPictures(byte[] bytes) {
+    Map<String, byte[]> all = new LinkedHashMap<>();
+    try (DataInputStream in =
+        new DataInputStream(new ByteArrayInputStream(bytes == null ? new byte[0] : bytes))) {
+      while (in.available() > 0) {
+        String part = in.readUTF();
+        all.put(part, in.readNBytes(in.readInt()));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return all;
   }
 }

@@ -28,6 +28,7 @@ import pied.core.units.LengthUnit;
 import pied.server.api.Answers.ArticleCard;
 import pied.server.api.Answers.CatalogPage;
 import pied.server.api.Answers.KindCount;
+import pied.server.store.ImportStore;
 
 /** The catalog, and the shapes of its articles at any size. */
 @RestController
@@ -40,10 +41,12 @@ class CatalogController {
 
   private final Shapes shapes;
   private final Drawings drawings;
+  private final ImportStore imports;
 
-  CatalogController(Shapes shapes, Drawings drawings) {
+  CatalogController(Shapes shapes, Drawings drawings, ImportStore imports) {
     this.shapes = shapes;
     this.drawings = drawings;
+    this.imports = imports;
   }
 
   /**
@@ -109,7 +112,18 @@ class CatalogController {
       @RequestParam double depth,
       @RequestParam double height) {
     Size size = size(article, width, depth, height);
-    return kept(Glb.write(article, shapes.mesh(article, size), Map.of()));
+    return kept(
+        Glb.write(
+            article,
+            shapes.mesh(article, size),
+            Map.of(),
+            shapes.catalog().article(article).recipe().pictures()));
+  }
+
+  /** The full form of an article that is drawn in a lighter one. */
+  @GetMapping(value = "/shapes/{article}/full.glb", produces = "model/gltf-binary")
+  byte[] full(@PathVariable String article) {
+    return imports.fullForm(article);
   }
 
   /**

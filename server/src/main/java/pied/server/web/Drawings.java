@@ -16,6 +16,9 @@ import pied.core.size.Size;
 class Drawings {
   private static final int KEPT = 2000;
 
+  /** Start and those who came to work go first, ms. */
+  private static final long LEISURE = 20_000;
+
   private record Key(String article, Size size, Eye eye) {}
 
   private final Shapes shapes;
@@ -41,6 +44,11 @@ class Drawings {
     Thread t =
         new Thread(
             () -> {
+              try {
+                Thread.sleep(LEISURE);
+              } catch (InterruptedException e) {
+                return;
+              }
               for (Article a : shapes.catalog().all()) {
                 lines(a.id(), a.size(), Eye.FRONT);
               }

@@ -122,7 +122,8 @@ class ImportController {
     return Glb.write(
         "model",
         a.mesh(new Arrival.Taken(unit, up, turn, "", Mounting.STANDS, false)),
-        java.util.Map.of());
+        a.colours(),
+        a.pictures());
   }
 
   /** Makes an article of it. */
