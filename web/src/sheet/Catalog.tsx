@@ -227,6 +227,7 @@ const MOUNTINGS = [
   ["stands", "stands"],
   ["wall", "on a wall"],
   ["hangs", "hangs"],
+  ["opening", "in an opening"],
 ] as const;
 
 /** Only what is mounted so, and no larger than that; also as large as the place of what is selected. */
@@ -268,7 +269,7 @@ function Fits({ filter, onChange }: { filter: Filter; onChange: (filter: Filter)
         anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
       >
         <Box role="dialog" aria-label="What fits" sx={{ p: 1.5, width: 240, fontSize: 13 }}>
-          <Box sx={{ display: "flex", gap: 0.5, mb: 1 }}>
+          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mb: 1 }}>
             {MOUNTINGS.map(([value, words]) => (
               <ButtonBase
                 key={value}
@@ -319,7 +320,7 @@ function Fits({ filter, onChange }: { filter: Filter; onChange: (filter: Filter)
   );
 }
 
-const MOUNTING = { stands: "stands", wall: "on a wall", hangs: "hangs" };
+const MOUNTING = { stands: "stands", wall: "on a wall", hangs: "hangs", opening: "in an opening" };
 
 export function mountingWords(a: ArticleCard): string {
   return a.mounting === "stands" && a.standsOn.includes("tops") ? "stands on tops" : MOUNTING[a.mounting];

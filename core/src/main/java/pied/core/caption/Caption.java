@@ -214,6 +214,7 @@ public final class Caption {
     return switch (p.on().kind()) {
       case ceiling, bar -> "hanging from";
       case nothing -> "touching";
+      case opening -> "in";
       default -> "on";
     };
   }

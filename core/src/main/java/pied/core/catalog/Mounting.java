@@ -12,5 +12,8 @@ public enum Mounting {
   WALL,
   /** From a ceiling. */
   @JsonProperty("hangs")
-  HANGS
+  HANGS,
+  /** In an opening of a wall, filling it. */
+  @JsonProperty("opening")
+  OPENING
 }

@@ -27,13 +27,15 @@ public record Snag(String piece, Kind kind, String words) {
   public static List<Snag> of(Space space) {
     List<Snag> snags = new ArrayList<>();
     for (Piece p : space.pieces()) {
-      if (!space.shell().holds(new Spot(p.at().x(), p.at().z()))
+      On on = Resting.of(space, p).carrier(p.pose());
+      boolean inWall = on.kind() == On.Kind.opening;
+      if (!inWall && !space.shell().holds(new Spot(p.at().x(), p.at().z()))
           || p.at().y() + p.size().height() < 0
           || p.at().y() > space.shell().height()) {
         snags.add(new Snag(p.id(), Kind.outside, p.name() + " is outside the room."));
         continue;
       }
-      if (Resting.of(space, p).carrier(p.pose()).equals(On.NOTHING)) {
+      if (on.equals(On.NOTHING)) {
         snags.add(new Snag(p.id(), Kind.hovers, p.name() + hovering(space.article(p).mounting())));
       }
       for (Body other :
@@ -59,6 +61,7 @@ public record Snag(String piece, Kind kind, String words) {
       case STANDS -> " stands on nothing.";
       case WALL -> " does not touch a wall.";
       case HANGS -> " does not reach the ceiling.";
+      case OPENING -> " does not sit in an opening.";
     };
   }
 }

@@ -22,6 +22,7 @@ import pied.core.measure.Side;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Inset;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
@@ -30,6 +31,8 @@ import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -156,6 +159,9 @@ public final class Editor {
       target =
           new Target.OnPlan(
               new Spot(need(p.x(), "at.x").length(unit, 0), need(p.z(), "at.z").length(unit, 0)));
+    }
+    if (article.mounting() == Mounting.OPENING && e.size() == null) {
+      size = Inset.size(space.shell(), Inset.at(space.shell(), target), article);
     }
     Double turn = e.turn() == null ? null : e.turn().angle(0);
     Rest rest = new Resting(space, article, size, Set.of()).at(target, turn);
@@ -469,6 +475,10 @@ public final class Editor {
       if (p.on().kind() == On.Kind.wall && !following.nameNow(p.on().id()).equals(p.on().id())) {
         space = space.with(space.piece(p.id()).withOn(On.wall(following.nameNow(p.on().id()))));
       }
+      if (p.on().kind() == On.Kind.opening) {
+        inset(p, before.shell());
+        continue;
+      }
       Vec by = following.carried(p);
       if (!by.equals(Vec.ZERO)) {
         shift(List.of(p.id()), by);
@@ -492,6 +502,29 @@ public final class Editor {
     }
     settleAfter(resettle);
     offers.addAll(following.offers());
+  }
+
+  /** What sits in an opening goes with it, and fills it again if it did before. */
+  private void inset(Piece p, Shell before) {
+    Opening was = before.opening(p.on().id());
+    Opening now = space.shell().opening(p.on().id());
+    if (was == null || now == null || now.kind() != Opening.Kind.opening) {
+      space = space.with(p.withOn(On.NOTHING));
+      said.add(p.name() + " has lost its opening.");
+      return;
+    }
+    Rest rest = Inset.rest(space.shell(), now);
+    boolean turned = p.turn() != Inset.rest(before, was).turn();
+    space = space.with(p.withAt(rest.at()).withTurn(rest.turn() + (turned ? 180 : 0)));
+    boolean filled = p.size().width() == was.width() && p.size().height() == was.height();
+    if (filled && (was.width() != now.width() || was.height() != now.height())) {
+      try {
+        Size size = Inset.size(space.shell(), now, space.article(p));
+        space = space.with(space.piece(p.id()).withSize(size));
+      } catch (Refusal e) {
+        said.add(e.getMessage());
+      }
+    }
   }
 
   /** Lets pieces come to rest on another floor; those left outside are named together. */

@@ -4,8 +4,8 @@ package pied.core.piece;
  * What a piece stands on, hangs from or is fixed to.
  *
  * @param kind what sort of carrier
- * @param id the piece, the platform or flight, the wall or the bar; null for floor, ceiling and
- *     nothing
+ * @param id the piece, the platform or flight, the wall, the bar or the opening; null for floor,
+ *     ceiling and nothing
  */
 public record On(Kind kind, String id) {
   /** Sorts of carriers. */
@@ -16,6 +16,7 @@ public record On(Kind kind, String id) {
     wall,
     ceiling,
     bar,
+    opening,
     nothing
   }
 
@@ -34,6 +35,11 @@ public record On(Kind kind, String id) {
 
   public static On bar(String id) {
     return new On(Kind.bar, id);
+  }
+
+  /** An opening in a wall. */
+  public static On opening(String id) {
+    return new On(Kind.opening, id);
   }
 
   public static On wall(String name) {

@@ -19,6 +19,7 @@ import pied.core.solid.Pose;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
+import pied.core.space.Opening;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -85,6 +86,7 @@ public final class Resting {
       case STANDS -> stand(target, turn == null ? 0 : turn);
       case WALL -> fix(target);
       case HANGS -> hang(target, turn == null ? 0 : turn);
+      case OPENING -> Inset.rest(space.shell(), Inset.at(space.shell(), target));
     };
   }
 
@@ -395,6 +397,10 @@ public final class Resting {
           return On.NOTHING;
         }
       }
+    }
+    if (article.mounting() == Mounting.OPENING) {
+      Opening o = Inset.around(space.shell(), pose);
+      return o == null ? On.NOTHING : On.opening(o.id());
     }
     boolean hangs = article.mounting() == Mounting.HANGS;
     Vec way = hangs ? Vec.UP : pose.direct(new Vec(0, 0, -1));

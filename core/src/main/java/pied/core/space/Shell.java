@@ -120,6 +120,11 @@ public record Shell(
     return walls().stream().filter(w -> w.name().equals(name)).findFirst().orElse(null);
   }
 
+  /** The opening of this id, or null. */
+  public Opening opening(String id) {
+    return openings.stream().filter(o -> o.id().equals(id)).findFirst().orElse(null);
+  }
+
   /** Everything one can fix something to: walls, and both faces of partitions. */
   @JsonIgnore
   public List<Wall> faces() {

@@ -156,6 +156,7 @@ public final class Space {
       case ceiling -> nameOf(ShellBodies.CEILING);
       case wall -> wallName(on.id());
       case platform, bar -> "the " + on.id();
+      case opening -> nameOf(ShellBodies.OPENING + on.id());
       case piece -> piece(on.id()).name();
       case nothing -> "nothing";
     };
