@@ -74,6 +74,15 @@ export const api = {
   importAccept: (id: string, taken: T.Taken, unit: string) =>
     call<T.ArticleCard>(`/imports/${id}/accept` + query({ unit }), taken),
   importGiveUp: (id: string) => fetch(`/api/imports/${id}`, { method: "DELETE" }),
+  supplier: () => call<T.SupplierView>("/supplier"),
+  signIn: (user: string, password: string) => call<T.SupplierView>("/supplier/session", { user, password }),
+  signOut: () => fetch("/api/supplier/session", { method: "DELETE" }),
+  wares: (text: string, page: number, project: string, unit: string) =>
+    call<T.WarePage>("/supplier/wares" + query({ text, page, project, unit })),
+  fetches: (project: string) => call<T.FetchView[]>(`/projects/${project}/fetches`),
+  fetchWare: (project: string, ware: string) => call<T.FetchView>(`/projects/${project}/fetches`, { ware }),
+  stopWare: (project: string, ware: string) =>
+    fetch(`/api/projects/${project}/fetches/${ware}`, { method: "DELETE" }),
   free: (id: string, piece: string | null, part: string | null) =>
     call<T.FreePlaceView>(`/spaces/${id}/free` + some({ piece, part })),
   edit: (id: string, request: { id: string; unit: string; edits: EditDraft[] }) =>

@@ -1,6 +1,9 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import InputBase from "@mui/material/InputBase";
+import ListItemText from "@mui/material/ListItemText";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
 import Popover from "@mui/material/Popover";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
@@ -12,6 +15,7 @@ import { note, useShelf } from "../state/shelf";
 import { useSheet } from "../state/sheet";
 import { Preview } from "./Preview";
 import { Silhouette } from "./Silhouette";
+import { Supplier } from "./Supplier";
 
 export const SEARCH_ID = "catalog-search";
 
@@ -326,18 +330,32 @@ export function mountingWords(a: ArticleCard): string {
   return a.mounting === "stands" && a.standsOn.includes("tops") ? "stands on tops" : MOUNTING[a.mounting];
 }
 
-/** Brings in a model file made elsewhere; one may also drop it on the sheet. */
+/** Brings in a model file made elsewhere, which one may also drop on the sheet, or from a supplier. */
 function BringIn() {
   const input = useRef<HTMLInputElement>(null);
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const [supplier, setSupplier] = useState(false);
+  const choose = (what: () => void) => () => {
+    setAt(null);
+    what();
+  };
   return (
     <>
-      <ButtonBase
-        title="Bring in a model file: GLB, glTF, OBJ, STL, PLY, COLLADA, or a zip; or drop it on the sheet"
-        onClick={() => input.current?.click()}
-        sx={small}
-      >
-        bring in…
+      <ButtonBase aria-haspopup="menu" onClick={(e) => setAt(e.currentTarget)} sx={small}>
+        bring in&nbsp;<span aria-hidden>▾</span>
       </ButtonBase>
+      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
+        <MenuItem dense onClick={choose(() => input.current?.click())}>
+          <ListItemText
+            primary="a model file…"
+            secondary="GLB, glTF, OBJ, STL, PLY, COLLADA or a zip; you may also drop it on the sheet"
+          />
+        </MenuItem>
+        <MenuItem dense onClick={choose(() => setSupplier(true))}>
+          <ListItemText primary="from a supplier…" secondary="sign in, look, fetch" />
+        </MenuItem>
+      </Menu>
+      {supplier && <Supplier onClose={() => setSupplier(false)} />}
       <input
         ref={input}
         type="file"

@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import pied.e2e.Sheet.Studio;
+import pied.supplier.Trouble;
 
 /** Model files made elsewhere, as a designer brings them in. */
 class BringInTest {
@@ -113,6 +116,42 @@ class BringInTest {
                 .locator("[data-article^=own-]")
                 .filter(new Locator.FilterOptions().setHasText("Plinth 2")))
         .isVisible();
+  }
+
+  @Test
+  void aWareComesFromTheSupplierThroughACutLine() {
+    String room = pied.newRoom("Supplied");
+    sheet = Sheet.planOf(room);
+    sheet.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("bring in")).click();
+    sheet.page.getByText("from a supplier…").click();
+    sheet.page.getByLabel("Name").fill("saltmarsh");
+    sheet.page.getByLabel("Password").fill("candle");
+    sheet.button("Sign in");
+    assertThat(sheet.page.getByRole(AriaRole.ALERT)).containsText("do not belong together");
+    sheet.page.getByLabel("Password").fill("lantern");
+    sheet.button("Sign in");
+    sheet.page.getByLabel("Search the supplier").fill("wing chair");
+    Locator ware =
+        sheet.page.getByRole(
+            AriaRole.LISTITEM, new Page.GetByRoleOptions().setName("Slipway wing chair"));
+    // slow enough to be seen on its way, and cut off once
+    Studio.SUPPLIER.trouble(new Trouble(80_000, 1, 0, 0, false));
+    ware.getByRole(AriaRole.BUTTON).click();
+    assertThat(ware.getByRole(AriaRole.PROGRESSBAR)).isVisible();
+    ware.getByText("Place").click();
+    assertThat(sheet.caption()).containsText("In hand");
+    sheet.clickPlan(3, 2);
+    sheet.reads("Height", "1.08");
+    assertThat(pied.space(room).at("/pieces/0/name").asText()).isEqualTo("Slipway wing chair");
+    // away, it blocks nothing: what was fetched stands first
+    Studio.SUPPLIER.trouble(new Trouble(0, 0, 0, 0, true));
+    sheet.page.keyboard().press("Escape");
+    sheet.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("bring in")).click();
+    sheet.page.getByText("from a supplier…").click();
+    assertThat(sheet.page.getByRole(AriaRole.ALERT)).containsText("in the catalog as always");
+    sheet.button("Close");
+    assertThat(sheet.page.locator("[data-article]").first()).containsText("Slipway wing chair");
+    Studio.SUPPLIER.trouble(Trouble.USUAL);
   }
 
   @Test

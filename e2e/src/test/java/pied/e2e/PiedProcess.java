@@ -22,9 +22,14 @@ final class PiedProcess implements AutoCloseable {
   private final HttpClient http = HttpClient.newHttpClient();
   private final Path data;
   private final int port;
+  private final List<String> more;
   private Process process;
 
-  PiedProcess() {
+  /**
+   * @param more arguments
+   */
+  PiedProcess(String... more) {
+    this.more = List.of(more);
     try {
       data = Files.createTempDirectory("pied-e2e");
       try (ServerSocket free = new ServerSocket(0)) {
@@ -53,6 +58,7 @@ final class PiedProcess implements AutoCloseable {
             "--server.port=" + port,
             "--pied.demo=true",
             "--pied.data=" + data));
+    command.addAll(more);
     try {
       process =
           new ProcessBuilder(command)

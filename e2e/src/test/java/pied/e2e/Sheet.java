@@ -10,18 +10,29 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
+import pied.supplier.Supplier;
 
 /** The sheet in a browser, as a person uses it. */
 final class Sheet {
   /** The server that the browser tests share, and the browser. */
   static final class Studio {
-    static final PiedProcess PIED = new PiedProcess();
+    static final Supplier SUPPLIER = supplier();
+    static final PiedProcess PIED = new PiedProcess("--pied.supplier.url=" + SUPPLIER.url());
     static final Browser BROWSER = launch();
 
     private Studio() {}
+
+    private static Supplier supplier() {
+      try {
+        return new Supplier(0);
+      } catch (IOException e) {
+        throw new IllegalStateException(e);
+      }
+    }
 
     private static Browser launch() {
       String chromium = System.getenv().getOrDefault("PIED_CHROMIUM", "/usr/bin/chromium");

@@ -5,5 +5,6 @@ alter table article add column weight double precision default 0 not null;
 alter table article add column width double precision;
 alter table article add column depth double precision;
 alter table article add column height double precision;
+alter table article add column ware varchar(64);
 alter table article add column pictures blob;
 alter table article add column full_form blob;

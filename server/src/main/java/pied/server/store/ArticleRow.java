@@ -36,6 +36,7 @@ public class ArticleRow {
   private Double width;
   private Double depth;
   private Double height;
+  private String ware;
   private Instant madeAt;
 
   @Lob private byte[] mesh;
@@ -46,8 +47,9 @@ public class ArticleRow {
 
   /**
    * @param fullForm of a heavy model, a GLB file; or null
+   * @param ware how the supplier calls it; null if it is from none
    */
-  ArticleRow(Brought b, Stretched shape, byte[] fullForm) {
+  ArticleRow(Brought b, Stretched shape, byte[] fullForm, String ware) {
     this.id = b.id();
     this.project = b.project();
     this.name = b.name();
@@ -64,6 +66,7 @@ public class ArticleRow {
     this.mesh = MeshBytes.write(shape.mesh());
     this.pictures = MeshBytes.writePictures(shape.pictures());
     this.fullForm = fullForm;
+    this.ware = ware;
   }
 
   /** What is known of it. */

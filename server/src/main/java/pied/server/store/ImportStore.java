@@ -130,7 +130,7 @@ public class ImportStore {
 
   /** Makes an article of it, under a name of its own in its project. */
   public Article accept(String id, Arrival.Taken taken) {
-    Article made = keep(waiting.get(id).project(), waiting(id), taken, Brought.KIND, "", 0);
+    Article made = keep(waiting.get(id).project(), waiting(id), taken, Brought.KIND, "", 0, null);
     waiting.remove(id);
     return made;
   }
@@ -140,14 +140,27 @@ public class ImportStore {
    *
    * @param kind its place in the tree of kinds
    * @param about where it is from
+   * @param ware how the supplier calls it
    */
   public Article take(
-      String project, Arrival arrival, Arrival.Taken taken, String kind, String about, double kg) {
-    return keep(project, arrival, taken, kind, about, kg);
+      String project,
+      Arrival arrival,
+      Arrival.Taken taken,
+      String kind,
+      String about,
+      double kg,
+      String ware) {
+    return keep(project, arrival, taken, kind, about, kg, ware);
   }
 
   private Article keep(
-      String project, Arrival arrival, Arrival.Taken taken, String kind, String about, double kg) {
+      String project,
+      Arrival arrival,
+      Arrival.Taken taken,
+      String kind,
+      String about,
+      double kg,
+      String ware) {
     Stretched shape = Stretched.of(arrival.mesh(taken), arrival.pictures());
     Brought b =
         new Brought(
@@ -165,10 +178,17 @@ public class ImportStore {
         arrival.heavy()
             ? Glb.write(b.name(), arrival.full(taken), arrival.colours(), arrival.fullPictures())
             : null;
-    rows.save(new ArticleRow(b, shape, full));
+    rows.save(new ArticleRow(b, shape, full, ware));
     Article made = article(b);
     shapes.catalog().add(List.of(made));
     return made;
+  }
+
+  /** The articles that wares of a supplier have become in a project, by what he calls them. */
+  public Map<String, String> supplied(String project) {
+    Map<String, String> all = new LinkedHashMap<>();
+    rows.supplied(project).forEach(w -> all.putIfAbsent(w.getWare(), w.getId()));
+    return all;
   }
 
   /**

@@ -49,6 +49,18 @@ interface Rows {
   /** Articles brought in. */
   interface Articles extends JpaRepository<ArticleRow, String> {
     List<ArticleRow> findAllByOrderByMadeAtDesc();
+
+    @Query(
+        "select a.id as id, a.ware as ware from ArticleRow a where a.project = :project"
+            + " and a.ware is not null order by a.madeAt desc")
+    List<Supplied> supplied(String project);
+
+    /** Which article a ware has become. */
+    interface Supplied {
+      String getId();
+
+      String getWare();
+    }
   }
 
   /** Requests. */

@@ -4,10 +4,10 @@ import pied.core.size.Size;
 import pied.core.units.LengthUnit;
 
 /** A size as it is written on cards and in the schedule. */
-final class SizeText {
+public final class SizeText {
   private SizeText() {}
 
-  static String of(Size s, LengthUnit u) {
+  public static String of(Size s, LengthUnit u) {
     return u.fine(s.width()) + " × " + u.fine(s.depth()) + " × " + u.fine(s.height());
   }
 }
