@@ -49,6 +49,7 @@ public final class Resting {
   private final Mesh mesh;
   private final Set<String> ignored;
   private final Lean lean;
+  private final Surfaces surfaces;
 
   public Resting(Space space, Article article, Size size, Set<String> ignored) {
     this(space, article, size, Lean.NONE, ignored);
@@ -66,6 +67,7 @@ public final class Resting {
     this.size = size;
     this.mesh = space.shapes().mesh(article.id(), size);
     this.ignored = ignored;
+    this.surfaces = new Surfaces(space, article, ignored);
   }
 
   /** For a piece that is in the space already. */
@@ -97,66 +99,9 @@ public final class Resting {
   // ---- standing
 
   private Rest stand(Target target, double turn) {
-    Vec from = surface(target);
+    Vec from = surfaces.at(target, size.depth()).point();
     Rest rest = settle(from, turn);
     return cleared(rest);
-  }
-
-  /** The point of a carrying surface that is meant. */
-  private Vec surface(Target target) {
-    if (target instanceof Target.OnPlan plan) {
-      return below(plan.spot().at(space.shell().height() - 1e-3))
-          .orElseThrow(
-              () -> new Refusal("There is no floor under that point; choose one inside the room."));
-    }
-    Target.Sight sight = (Target.Sight) target;
-    Bodies.RayMet seen = bodies.ray(sight.from(), sight.along(), 1e4, this::mayCarry);
-    Bodies.RayMet met = seen != null ? seen : foot(sight);
-    if (met == null) {
-      throw new Refusal(
-          "Nothing there can carry the "
-              + article.name().toLowerCase(java.util.Locale.ROOT)
-              + "; point at the floor or at a top.");
-    }
-    if (met.normal().y() > 0.5) {
-      return met.point();
-    }
-    // the side of a carrier: what is meant is its top, a little way in
-    Vec in = met.point().along(sight.along(), 0.02);
-    return below(new Vec(in.x(), met.body().box().max().y() + 1e-3, in.z()))
-        .or(() -> below(met.point()))
-        .orElse(met.point());
-  }
-
-  /** Pointing at a wall from inside means the floor before it. */
-  private Bodies.RayMet foot(Target.Sight sight) {
-    Bodies.RayMet wall =
-        bodies.ray(
-            sight.from(),
-            sight.along(),
-            1e4,
-            b -> b.id().startsWith(ShellBodies.WALL) && faceOf(b, sight.along()) != null);
-    if (wall == null) {
-      return null;
-    }
-    Vec before =
-        wall.point().along(faceOf(wall.body(), sight.along()).inward(), size.depth() / 2 + CONTACT);
-    return bodies.ray(before, Vec.DOWN, 1e4, this::mayCarry);
-  }
-
-  private Optional<Vec> below(Vec from) {
-    Bodies.RayMet met = bodies.ray(from, Vec.DOWN, 1e4, this::mayCarry);
-    return Optional.ofNullable(met).map(Bodies.RayMet::point);
-  }
-
-  private boolean mayCarry(Body body) {
-    if (isFloor(body)) {
-      return true;
-    }
-    return article.standsOnTops()
-        && space.has(body.id())
-        && !ignored.contains(body.id())
-        && space.article(space.piece(body.id())).carries();
   }
 
   /**
@@ -166,17 +111,17 @@ public final class Resting {
    */
   public Rest settle(Vec from, double turn) {
     Pose pose = pose(from, turn);
-    double up = bodies.toFree(mesh, pose, Vec.UP, this::mayCarry);
+    double up = bodies.toFree(mesh, pose, Vec.UP, surfaces::mayCarry);
     if (up > 0) {
       pose = pose.moved(Vec.UP.times(up));
     }
     // from a hair above, so that it comes down exactly onto what it only nearly touches
     Pose above = pose.moved(Vec.UP.times(CONTACT));
-    Bodies.Met met = bodies.travel(mesh, above, Vec.DOWN, 1e4, this::mayCarry);
+    Bodies.Met met = bodies.travel(mesh, above, Vec.DOWN, 1e4, surfaces::mayCarry);
     if (met.stop().meets()) {
       pose = above;
     } else {
-      met = bodies.travel(mesh, pose, Vec.DOWN, 1e4, this::mayCarry);
+      met = bodies.travel(mesh, pose, Vec.DOWN, 1e4, surfaces::mayCarry);
     }
     if (!met.stop().meets()) {
       return new Rest(pose.at(), turn, On.NOTHING, 0);
@@ -185,23 +130,7 @@ public final class Resting {
     if (met.body().id().equals(ShellBodies.FLOOR)) {
       at = new Vec(at.x(), Math.abs(at.y()) < 1e-9 ? 0 : at.y(), at.z());
     }
-    return new Rest(at, turn, on(met.body()), 0);
-  }
-
-  /** The floor itself, or what is raised above it. */
-  private static boolean isFloor(Body body) {
-    return body.id().equals(ShellBodies.FLOOR)
-        || body.id().startsWith(ShellBodies.PLATFORM)
-        || body.id().startsWith(ShellBodies.FLIGHT);
-  }
-
-  private static On on(Body body) {
-    if (body.id().equals(ShellBodies.FLOOR)) {
-      return On.FLOOR;
-    }
-    return isFloor(body)
-        ? On.platform(body.id().substring(body.id().indexOf(':') + 1))
-        : On.piece(body.id());
+    return new Rest(at, turn, Surfaces.on(met.body()), 0);
   }
 
   /**
@@ -238,11 +167,11 @@ public final class Resting {
     }
     if (mustBeCarried) {
       Bodies.Met met =
-          bodies.travel(mesh, pose(at, rest.turn()), Vec.DOWN, CONTACT, this::mayCarry);
+          bodies.travel(mesh, pose(at, rest.turn()), Vec.DOWN, CONTACT, surfaces::mayCarry);
       if (!met.stop().meets()) {
         return Optional.empty();
       }
-      return Optional.of(new Rest(at, rest.turn(), on(met.body()), distance));
+      return Optional.of(new Rest(at, rest.turn(), Surfaces.on(met.body()), distance));
     }
     return Optional.of(new Rest(at, rest.turn(), rest.on(), distance));
   }
@@ -279,30 +208,15 @@ public final class Resting {
 
   private Wall wall(Target target) {
     if (target instanceof Target.Sight sight) {
-      // only walls one looks at from inside: the near ones are faded
-      Bodies.RayMet met =
-          bodies.ray(
-              sight.from(),
-              sight.along(),
-              1e4,
-              b -> b.id().startsWith(ShellBodies.WALL) && faceOf(b, sight.along()) != null);
+      Bodies.RayMet met = surfaces.wall(sight);
       if (met != null) {
-        return faceOf(met.body(), sight.along());
+        return surfaces.faceOf(met.body(), sight.along());
       }
     }
     Spot spot = spot(target, null);
     return space.shell().faces().stream()
         .min(Comparator.comparingDouble(w -> w.distance(spot)))
         .orElseThrow(() -> new Refusal("There is no wall to fix it to."));
-  }
-
-  /** The face of a wall or a partition that one looks at, or null. */
-  private Wall faceOf(Body body, Vec along) {
-    String name = body.id().substring(ShellBodies.WALL.length());
-    return space.shell().faces().stream()
-        .filter(w -> w.name().equals(name) && w.inward().dot(along) < 0)
-        .findFirst()
-        .orElse(null);
   }
 
   /** The point of the plan that is meant: on the wall, or where the sight meets the floor. */
@@ -338,7 +252,7 @@ public final class Resting {
               sight.along(),
               1e4,
               b ->
-                  isFloor(b)
+                  Surfaces.isFloor(b)
                       || b.id().startsWith(ShellBodies.BAR)
                       || space.has(b.id()) && isThere(b));
       if (met == null) {
@@ -389,9 +303,13 @@ public final class Resting {
       while (true) {
         Bodies.Met met =
             bodies.travel(
-                mesh, pose, Vec.DOWN, CONTACT, b -> mayCarry(b) && !through.contains(b.id()));
+                mesh,
+                pose,
+                Vec.DOWN,
+                CONTACT,
+                b -> surfaces.mayCarry(b) && !through.contains(b.id()));
         if (met.stop().meets()) {
-          return on(met.body());
+          return Surfaces.on(met.body());
         }
         if (!met.stop().overlapping() || !through.add(met.body().id())) {
           return On.NOTHING;
