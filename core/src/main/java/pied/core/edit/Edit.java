@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
 import java.util.Map;
+import pied.core.carry.Question;
 import pied.core.measure.Side;
 import pied.core.solid.Vec;
 
@@ -12,6 +13,7 @@ import pied.core.solid.Vec;
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "do")
 @JsonSubTypes({
   @JsonSubTypes.Type(value = Edit.Place.class, name = "place"),
+  @JsonSubTypes.Type(value = Edit.PutDown.class, name = "putDown"),
   @JsonSubTypes.Type(value = Edit.MoveBy.class, name = "moveBy"),
   @JsonSubTypes.Type(value = Edit.MoveTo.class, name = "moveTo"),
   @JsonSubTypes.Type(value = Edit.SetDistance.class, name = "setDistance"),
@@ -89,6 +91,13 @@ public interface Edit {
       String name,
       Map<String, String> finishes)
       implements Edit {}
+
+  /**
+   * Puts down what is carried, where it was last seen.
+   *
+   * @param piece id for a new piece, or null to have one made
+   */
+  record PutDown(Question carry, String piece) implements Edit {}
 
   /** Moves pieces across (x), up (y) and deep (z); what they carry goes along. */
   record MoveBy(List<String> pieces, Place3 by) implements Edit {}

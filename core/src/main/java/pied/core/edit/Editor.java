@@ -15,6 +15,9 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import pied.core.Names;
 import pied.core.Refusal;
+import pied.core.carry.Answer;
+import pied.core.carry.Carrying;
+import pied.core.carry.Question;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.measure.Reach;
@@ -96,6 +99,8 @@ public final class Editor {
   private void apply(Edit edit) {
     if (edit instanceof Edit.Place e) {
       place(e);
+    } else if (edit instanceof Edit.PutDown e) {
+      putDown(e);
     } else if (edit instanceof Edit.MoveBy e) {
       moveBy(some(e.pieces()), e.by());
     } else if (edit instanceof Edit.MoveTo e) {
@@ -178,6 +183,44 @@ public final class Editor {
       said.add(name + " was set " + unit.fine(rest.aside()) + " aside, where it is free.");
     }
     sayOverlaps(List.of(id));
+  }
+
+  private void putDown(Edit.PutDown e) {
+    Question q = need(e.carry(), "carry");
+    Answer a = Carrying.answer(space, q, unit);
+    if (!a.refused().isEmpty()) {
+      throw new Refusal(a.refused());
+    }
+    Map<String, String> ids = new HashMap<>();
+    if (q.copy() || q.article() != null) {
+      if (space.pieces().size() + a.pieces().size() > MOST_PIECES) {
+        throw new Refusal("The space holds at most " + MOST_PIECES + " pieces.");
+      }
+      a.pieces().forEach(p -> ids.put(p.id(), newId.get()));
+      if (e.piece() != null && q.article() != null) {
+        ids.put(a.lead(), e.piece());
+      }
+    }
+    List<String> put = new ArrayList<>();
+    for (Piece p : a.pieces()) {
+      Piece own = p;
+      if (!ids.isEmpty()) {
+        String id = ids.get(p.id());
+        if (id.isBlank() || id.length() > 64 || space.has(id)) {
+          throw new Refusal("There is a piece with the id “" + id + "” already, or it is no id.");
+        }
+        boolean along = p.on().kind() == On.Kind.piece && ids.containsKey(p.on().id());
+        On on = along ? On.piece(ids.get(p.on().id())) : p.on();
+        own = p.withId(id).withOn(on).withName(freeName(p.name().replaceAll(" \\d+$", "")));
+      }
+      space = space.with(own);
+      put.add(own.id());
+    }
+    List<String> tops = tops(put);
+    String lead = put.get(put.size() - 1);
+    tops.remove(lead);
+    carriers(tops);
+    sayOverlaps(tops.isEmpty() ? List.of(lead) : put);
   }
 
   /** The name itself, or with the first free number behind it. */

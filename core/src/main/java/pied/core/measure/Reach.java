@@ -40,10 +40,20 @@ public record Reach(
   public static Reach of(Space space, Piece piece, Side side) {
     Set<String> own = new HashSet<>(space.carriedBy(piece.id()));
     own.add(piece.id());
+    return of(space, piece, side, own, 1e4);
+  }
+
+  /**
+   * The reach of one side of a piece that need not be where the space has it.
+   *
+   * @param own pieces that do not count
+   * @param limit metres; what is farther counts as nothing
+   */
+  public static Reach of(Space space, Piece piece, Side side, Set<String> own, double limit) {
     Mesh mesh = space.shapes().mesh(piece);
     Pose pose = piece.pose();
     Vec way = pose.direct(side.outward());
-    Bodies.Met met = space.bodies().travel(mesh, pose, way, 1e4, b -> !own.contains(b.id()));
+    Bodies.Met met = space.bodies().travel(mesh, pose, way, limit, b -> !own.contains(b.id()));
     if (met.body() == null) {
       return null;
     }

@@ -1,7 +1,9 @@
 package pied.core.place;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -14,6 +16,7 @@ import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
+import pied.core.solid.Box;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Travel;
@@ -38,6 +41,9 @@ public final class Resting {
   private static final double ASIDE = 1.5;
 
   private static final int WAYS = 16;
+
+  /** Kinds from which something may hang. */
+  private static final Set<String> RIGGED = Set.of("stage structure/truss", "stage structure/bars");
 
   /** Something that hangs goes to a bar no farther from it on the plan, metres. */
   private static final double NEAR_BAR = 0.25;
@@ -110,8 +116,17 @@ public final class Resting {
    * @param from where the middle of its underside would be
    */
   public Rest settle(Vec from, double turn) {
+    return settle(from, turn, surfaces::mayCarry);
+  }
+
+  /**
+   * As {@link #settle(Vec, double)}.
+   *
+   * @param sunk what it may be sunk in, and comes up out of
+   */
+  public Rest settle(Vec from, double turn, Predicate<Body> sunk) {
     Pose pose = pose(from, turn);
-    double up = bodies.toFree(mesh, pose, Vec.UP, surfaces::mayCarry);
+    double up = bodies.toFree(mesh, pose, Vec.UP, b -> sunk.test(b) && surfaces.mayCarry(b));
     if (up > 0) {
       pose = pose.moved(Vec.UP.times(up));
     }
@@ -206,7 +221,8 @@ public final class Resting {
         .orElse(rest);
   }
 
-  private Wall wall(Target target) {
+  /** The wall that is pointed at, or else the nearest. */
+  public Wall wall(Target target) {
     if (target instanceof Target.Sight sight) {
       Bodies.RayMet met = surfaces.wall(sight);
       if (met != null) {
@@ -220,7 +236,7 @@ public final class Resting {
   }
 
   /** The point of the plan that is meant: on the wall, or where the sight meets the floor. */
-  private Spot spot(Target target, Wall wall) {
+  public Spot spot(Target target, Wall wall) {
     if (target instanceof Target.OnPlan plan) {
       return plan.spot();
     }
@@ -244,24 +260,39 @@ public final class Resting {
   // ---- hanging
 
   private Rest hang(Target target, double turn) {
-    Spot spot;
-    if (target instanceof Target.Sight sight) {
-      Bodies.RayMet met =
-          bodies.ray(
-              sight.from(),
-              sight.along(),
-              1e4,
-              b ->
-                  Surfaces.isFloor(b)
-                      || b.id().startsWith(ShellBodies.BAR)
-                      || space.has(b.id()) && isThere(b));
-      if (met == null) {
-        throw new Refusal("Point at a place in the room; it goes up to the ceiling above that.");
-      }
-      spot = new Spot(met.point().x(), met.point().z());
-    } else {
-      spot = ((Target.OnPlan) target).spot();
+    return hangAt(hangs(target), turn);
+  }
+
+  /**
+   * The point of the plan that something that hangs is to hang over.
+   *
+   * @throws Refusal if there is nothing
+   */
+  public Spot hangs(Target target) {
+    if (!(target instanceof Target.Sight sight)) {
+      return ((Target.OnPlan) target).spot();
     }
+    Bodies.RayMet met =
+        bodies.ray(
+            sight.from(),
+            sight.along(),
+            1e4,
+            b ->
+                Surfaces.isFloor(b)
+                    || b.id().startsWith(ShellBodies.BAR)
+                    || space.has(b.id()) && isThere(b));
+    if (met == null) {
+      throw new Refusal("Point at a place in the room; it goes up to the ceiling above that.");
+    }
+    return new Spot(met.point().x(), met.point().z());
+  }
+
+  /**
+   * Hanging over a point of the plan: from the bar or the truss there, or else from the ceiling.
+   *
+   * @throws Refusal if it is too long, or there is none
+   */
+  public Rest hangAt(Spot spot, double turn) {
     if (!space.shell().holds(spot)) {
       throw new Refusal("There is no ceiling above that point; choose one inside the room.");
     }
@@ -274,11 +305,63 @@ public final class Resting {
       Vec at = new Vec(spot.x(), under, bar.z());
       return new Rest(at, turn, On.bar(bar.id()), 0);
     }
+    Rest chord = chord(spot, turn);
+    if (chord != null) {
+      return chord;
+    }
     double y = space.shell().height() - size.height();
     if (y < 0) {
       throw new Refusal("It is longer than the room is high.");
     }
     return new Rest(spot.at(y), turn, On.CEILING, 0);
+  }
+
+  /** Whether something may be hung from a piece: what is rigged on a stage. */
+  private boolean mayHold(Body body) {
+    return space.has(body.id())
+        && isThere(body)
+        && RIGGED.contains(space.article(space.piece(body.id())).kind());
+  }
+
+  /** Under the nearest tube of what is rigged over a point of the plan, or null. */
+  private Rest chord(Spot spot, double turn) {
+    Bodies.RayMet met = bodies.ray(spot.at(1e-3), Vec.UP, space.shell().height(), this::mayHold);
+    Rest best = null;
+    double nearest = NEAR_BAR;
+    for (Body body : met != null ? List.of(met.body()) : rigged(spot)) {
+      for (Vec tube : tubes(body, spot)) {
+        Vec low = new Vec(tube.x(), body.box().min().y() - size.height() - 0.05, tube.z());
+        Bodies.Met up = bodies.travel(mesh, pose(low, turn), Vec.UP, 2, b -> b == body);
+        double off = Math.hypot(tube.x() - spot.x(), tube.z() - spot.z());
+        if (up.stop().meets() && off < nearest) {
+          nearest = off;
+          best = new Rest(low.along(Vec.UP, up.stop().distance()), turn, On.piece(body.id()), 0);
+        }
+      }
+    }
+    return best != null && best.at().y() >= 0 ? best : null;
+  }
+
+  private List<Body> rigged(Spot spot) {
+    Vec reach = new Vec(NEAR_BAR, 0, NEAR_BAR);
+    Box column = new Box(spot.at(0.5).minus(reach), spot.at(space.shell().height()).plus(reach));
+    return bodies.near(column).stream().filter(this::mayHold).toList();
+  }
+
+  /**
+   * Where on the plan the long tubes of a rigged piece run by a point: at its edges and its middle.
+   */
+  private List<Vec> tubes(Body body, Spot spot) {
+    Piece p = space.piece(body.id());
+    Vec own = body.pose().unapply(spot.at(0));
+    boolean lengthwise = p.size().width() >= p.size().depth();
+    double half = (lengthwise ? p.size().depth() : p.size().width()) / 2;
+    List<Vec> all = new ArrayList<>();
+    for (double side : new double[] {0, half - Bar.TUBE / 2, Bar.TUBE / 2 - half}) {
+      all.add(
+          body.pose().apply(lengthwise ? new Vec(own.x(), 0, side) : new Vec(side, 0, own.z())));
+    }
+    return all;
   }
 
   /** The bar one points at: the nearest within a hand's breadth on the plan, or null. */
@@ -325,7 +408,9 @@ public final class Resting {
     Predicate<Body> counts =
         b ->
             hangs
-                ? b.id().equals(ShellBodies.CEILING) || b.id().startsWith(ShellBodies.BAR)
+                ? b.id().equals(ShellBodies.CEILING)
+                    || b.id().startsWith(ShellBodies.BAR)
+                    || mayHold(b)
                 : b.id().startsWith(ShellBodies.WALL);
     Bodies.Met met = bodies.travel(mesh, pose, way, CONTACT, counts);
     if (!met.stop().meets()) {
@@ -334,6 +419,9 @@ public final class Resting {
     String id = met.body().id();
     if (!hangs) {
       return On.wall(id.substring(ShellBodies.WALL.length()));
+    }
+    if (space.has(id)) {
+      return On.piece(id);
     }
     return id.equals(ShellBodies.CEILING)
         ? On.CEILING

@@ -1,0 +1,57 @@
+package pied.core.carry;
+
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.solid.Vec;
+
+/**
+ * Where what is carried is now.
+ *
+ * @param pieces all that is carried, where they would be put down
+ * @param lead id of the one that follows the pointer
+ * @param on what would carry the lead
+ * @param place where that is, in words: "on Service counter, 0.92 high"
+ * @param levels how many surfaces there are over one another at the point of the plan
+ * @param mark where the mark is that follows the pointer
+ * @param start where it was when picked up; null for a new piece
+ * @param way the direction in which it is moved, of length 1; null if it has not moved
+ * @param measures the distances to show, in the order in which one goes through them
+ * @param snaps what holds it
+ * @param stopped what it was stopped by, in words; empty for nothing
+ * @param refused why it cannot be put down here; empty if it can
+ */
+public record Answer(
+    List<Piece> pieces,
+    String lead,
+    On on,
+    String place,
+    int levels,
+    Vec mark,
+    @Nullable Vec start,
+    @Nullable Vec way,
+    List<Measure> measures,
+    List<Snap> snaps,
+    String stopped,
+    String refused) {
+
+  /**
+   * A distance.
+   *
+   * @param slot "moved", a side, "underside" or "upperside"
+   * @param value metres
+   * @param text in the unit asked for
+   * @param words what it is: "to wall C behind it"
+   * @param from where its line begins; null for none
+   */
+  public record Measure(
+      String slot, double value, String text, String words, @Nullable Vec from, @Nullable Vec to) {}
+
+  /**
+   * Something that holds.
+   *
+   * @param from the line that shows it; null for none
+   */
+  public record Snap(String words, @Nullable Vec from, @Nullable Vec to) {}
+}

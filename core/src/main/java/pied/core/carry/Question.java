@@ -1,0 +1,108 @@
+package pied.core.carry;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.List;
+import java.util.Map;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.measure.Side;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+import pied.core.space.Spot;
+
+/**
+ * What one asks while carrying. A question stands for itself: it is answered the same however one
+ * came there.
+ *
+ * @param pieces what is carried, the lead last; what stands on them comes along
+ * @param article instead: a new piece of this article
+ * @param size of the new piece; null for its natural size
+ * @param finishes of the new piece that differ from its own; may be null
+ * @param copy whether copies are carried and the pieces stay
+ * @param picked the point of the space where it was picked up: the nearest mark of the lead follows
+ *     the pointer; null for the middle of its underside
+ * @param at what the pointer points at: a point of the plan,
+ * @param ray or a line of sight
+ * @param level whether the sight is that of an elevation or a section, in whose plane it is carried
+ * @param down so many levels below the topmost on the plan: shelf boards, the floor
+ * @param near so near something holds, metres; 0 for nothing holds
+ * @param free whether it goes through things
+ * @param each whether each comes to rest for itself
+ * @param against the side that goes flat onto the face that is pointed at; null for none
+ * @param keep the one direction it is kept to; null for any
+ * @param turn by which it is turned, degrees
+ * @param typed a number that was typed; null for none
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record Question(
+    @Nullable List<String> pieces,
+    @Nullable String article,
+    @Nullable Size size,
+    @Nullable Map<String, String> finishes,
+    boolean copy,
+    @Nullable Vec picked,
+    @Nullable Spot at,
+    @Nullable Sight ray,
+    boolean level,
+    int down,
+    double near,
+    boolean free,
+    boolean each,
+    @Nullable Side against,
+    @Nullable Keep keep,
+    double turn,
+    @Nullable Typed typed) {
+
+  /** A line of sight. */
+  public record Sight(Vec from, Vec along) {}
+
+  /**
+   * A number that was typed.
+   *
+   * @param slot of the measure that is meant: "moved", a side, "underside" or "upperside"
+   * @param way for "moved": the direction, of length 1
+   */
+  public record Typed(String slot, String text, @Nullable Vec way) {}
+
+  /** One direction that a carry is kept to. */
+  public enum Keep {
+    along("along the wall"),
+    away("away from the wall"),
+    across("across"),
+    deep("deep"),
+    height("up and down");
+
+    private final String words;
+
+    Keep(String words) {
+      this.words = words;
+    }
+
+    public String words() {
+      return words;
+    }
+  }
+
+  public Question {
+    pieces = pieces == null ? List.of() : List.copyOf(pieces);
+    if (pieces.isEmpty() == (article == null)) {
+      throw new Refusal("Say which pieces are carried, or of which article a new one is.");
+    }
+    if ((at == null) == (ray == null)) {
+      throw new Refusal("Say what the pointer points at: a point of the plan or a line of sight.");
+    }
+    boolean lost =
+        at != null
+            ? !Double.isFinite(at.x()) || !Double.isFinite(at.z())
+            : ray.from() == null
+                || ray.along() == null
+                || !ray.from().finite()
+                || !ray.along().finite()
+                || ray.along().length() < 1e-9;
+    if (lost || picked != null && !picked.finite() || !Double.isFinite(turn)) {
+      throw new Refusal("The pointer points nowhere.");
+    }
+    near = near > 0 ? Math.min(near, 0.5) : 0;
+    down = Math.max(0, down);
+  }
+}

@@ -1,0 +1,299 @@
+package pied.core.carry;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import pied.core.catalog.Clearance;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.solid.Body;
+import pied.core.solid.Box;
+import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
+
+/**
+ * What holds a piece that is near it: walls and pieces it touches, edges and middles in line with
+ * neighbours, equal gaps, centre line, datum, middles of walls, openings and tables, and the free
+ * room it asks for. Each of its two directions is held by one thing at most, the nearest.
+ */
+final class Snaps {
+  /** Neighbours farther than this hold nothing, metres. */
+  private static final double AROUND = 3;
+
+  private static final int MOST_NEIGHBOURS = 60;
+
+  /** So much of the reach of a snap each rank is worth: contact holds before a mere line. */
+  private static final double RANK = 0.2;
+
+  private final Space space;
+  private final Piece piece;
+  private final Set<String> own;
+  private final double near;
+  private final LengthUnit unit;
+  private final List<Piece> neighbours = new ArrayList<>();
+
+  /**
+   * @param piece what is carried, where it is wanted
+   * @param own pieces that do not count
+   * @param near how near, metres
+   */
+  Snaps(Space space, Piece piece, Set<String> own, double near, LengthUnit unit) {
+    this.space = space;
+    this.piece = piece;
+    this.own = own;
+    this.near = near;
+    this.unit = unit;
+    Box box = piece.pose().box(space.shapes().mesh(piece).box());
+    Vec around = new Vec(AROUND, 0.05, AROUND);
+    for (Body b : space.bodies().near(new Box(box.min().minus(around), box.max().plus(around)))) {
+      if (space.has(b.id()) && !own.contains(b.id()) && neighbours.size() < MOST_NEIGHBOURS) {
+        neighbours.add(space.piece(b.id()));
+      }
+    }
+  }
+
+  /**
+   * What holds it in one direction.
+   *
+   * @param by how far it is moved along the direction, metres
+   * @param rank the lower the firmer
+   * @param wall the wall it stands against, or null
+   */
+  record Held(double by, int rank, String words, Vec from, Vec to, String wall) {
+    double weight(double near) {
+      return Math.abs(by) + rank * RANK * near;
+    }
+  }
+
+  /**
+   * The best hold in a direction, or null.
+   *
+   * @param axis level, of length 1
+   * @param half half the size of the piece in that direction
+   * @param low and high: its sides that way; null if it may not be measured from them
+   */
+  Held best(Vec axis, double half, Side low, Side high) {
+    List<Held> all = new ArrayList<>();
+    if (low != null) {
+      touching(all, low, high);
+    }
+    lines(all, axis, half);
+    return choose(all);
+  }
+
+  /**
+   * The best hold upward, of what is fixed to a wall: in line with others, or at its usual height.
+   */
+  Held upward(double usual) {
+    List<Held> all = new ArrayList<>();
+    double lo = piece.at().y();
+    double h = piece.size().height();
+    add(all, usual - lo, 2, "at its usual height", null, null, null);
+    for (Piece n : neighbours) {
+      if (n.on().kind() == On.Kind.wall) {
+        double a = n.at().y();
+        double b = a + n.size().height();
+        add(all, a - lo, 3, "underside level with " + n.name(), piece.at(), n.at(), null);
+        add(all, b - lo - h, 3, "top level with " + n.name(), piece.at(), n.at(), null);
+        add(
+            all,
+            (a + b) / 2 - lo - h / 2,
+            3,
+            "middle level with " + n.name(),
+            piece.at(),
+            n.at(),
+            null);
+      }
+    }
+    return choose(all);
+  }
+
+  private Held choose(List<Held> all) {
+    return all.stream().min(Comparator.comparingDouble(h -> h.weight(near))).orElse(null);
+  }
+
+  private void add(
+      List<Held> all, double by, int rank, String words, Vec from, Vec to, String wall) {
+    if (Math.abs(by) <= near) {
+      all.add(new Held(by, rank, words, from, to, wall));
+    }
+  }
+
+  // ---- what it touches
+
+  private void touching(List<Held> all, Side low, Side high) {
+    Reach a = Reach.of(space, piece, low, own, AROUND);
+    Reach b = Reach.of(space, piece, high, own, AROUND);
+    for (Reach r : new Reach[] {a, b}) {
+      if (r != null) {
+        double sign = r == b ? 1 : -1;
+        String wall = wall(r.to());
+        add(all, sign * r.distance(), 0, "against " + r.toName(), null, null, wall);
+        clearance(all, r, sign);
+        if (space.has(r.to())) {
+          sameGap(all, r, sign);
+        }
+      }
+    }
+    if (a != null && b != null && a.distance() > 0 && b.distance() > 0) {
+      double gap = (a.distance() + b.distance()) / 2;
+      add(
+          all,
+          gap - a.distance(),
+          3,
+          unit.fine(gap) + " to both sides",
+          a.toPoint(),
+          b.toPoint(),
+          null);
+    }
+  }
+
+  private static String wall(String body) {
+    int colon = body.indexOf(':');
+    boolean is = body.startsWith("wall:") || body.startsWith("skirting:");
+    return is ? body.substring(colon + 1) : null;
+  }
+
+  private void clearance(List<Held> all, Reach r, double sign) {
+    for (Clearance c : space.article(piece).clearances()) {
+      boolean this_ = c.side().equals(r.side().name()) || c.side().equals("around");
+      if (this_) {
+        add(
+            all,
+            sign * (r.distance() - c.free()),
+            2,
+            unit.fine(c.free()) + " clear " + c.why(),
+            r.fromPoint(),
+            r.toPoint(),
+            null);
+      }
+    }
+  }
+
+  /** The gap between the neighbour on one side and the next one beyond. */
+  private void sameGap(List<Held> all, Reach r, double sign) {
+    Piece n = space.piece(r.to());
+    Vec way = piece.pose().direct(r.side().outward());
+    for (Side s : Side.values()) {
+      if (n.pose().direct(s.outward()).dot(way) > 1 - 1e-9) {
+        Set<String> both = new java.util.HashSet<>(own);
+        both.add(n.id());
+        both.addAll(space.carriedBy(n.id()));
+        Reach next = Reach.of(space, n, s, both, AROUND);
+        if (next != null && space.has(next.to()) && next.distance() > 0.005) {
+          add(
+              all,
+              sign * (r.distance() - next.distance()),
+              3,
+              unit.fine(next.distance()) + " from " + n.name() + ", as that from " + next.toName(),
+              r.fromPoint(),
+              next.toPoint(),
+              null);
+        }
+      }
+    }
+  }
+
+  // ---- lines
+
+  private void lines(List<Held> all, Vec axis, double half) {
+    double centre = piece.at().dot(axis);
+    for (Piece n : neighbours) {
+      double theirs = half(n, axis);
+      if (Double.isNaN(theirs) || n.id().equals(piece.on().id())) {
+        continue;
+      }
+      double c = n.at().dot(axis);
+      String name = n.name();
+      add(
+          all,
+          c - theirs - (centre - half),
+          3,
+          "in line with " + name,
+          edge(axis, -half),
+          n.at(),
+          null);
+      add(
+          all,
+          c + theirs - (centre + half),
+          3,
+          "in line with " + name,
+          edge(axis, half),
+          n.at(),
+          null);
+      add(all, c - centre, 3, "middle in line with " + name, piece.at(), n.at(), null);
+    }
+    if (piece.on().kind() == On.Kind.piece && space.has(piece.on().id())) {
+      Piece under = space.piece(piece.on().id());
+      add(
+          all,
+          under.at().dot(axis) - centre,
+          2,
+          "in the middle of " + under.name(),
+          piece.at(),
+          under.at(),
+          null);
+    }
+    ofTheShell(all, axis, centre);
+  }
+
+  private Vec edge(Vec axis, double by) {
+    return piece.at().along(axis, by);
+  }
+
+  /** Half the size of a piece along a direction that is one of its own; NaN if it is not. */
+  private static double half(Piece n, Vec axis) {
+    if (Math.abs(n.pose().direct(new Vec(1, 0, 0)).dot(axis)) > 1 - 1e-9) {
+      return n.size().width() / 2;
+    }
+    if (Math.abs(n.pose().direct(new Vec(0, 0, 1)).dot(axis)) > 1 - 1e-9) {
+      return n.size().depth() / 2;
+    }
+    return Double.NaN;
+  }
+
+  private void ofTheShell(List<Held> all, Vec axis, double centre) {
+    boolean across = Math.abs(axis.x()) > 1 - 1e-9;
+    boolean deep = Math.abs(axis.z()) > 1 - 1e-9;
+    double y = piece.at().y();
+    if (across && space.shell().stage() != null) {
+      Vec on = new Vec(0, y, piece.at().z());
+      add(
+          all,
+          (0 - piece.at().x()) * axis.x(),
+          2,
+          "on the centre line",
+          on,
+          new Vec(0, y, 0),
+          null);
+    }
+    Vec datum = space.shell().datum();
+    if (across || deep) {
+      add(all, datum.dot(axis) - centre, 4, "in line with the datum", piece.at(), datum, null);
+    }
+    Spot here = new Spot(piece.at().x(), piece.at().z());
+    for (Wall w : space.shell().faces()) {
+      if (Math.abs(w.along().dot(axis)) < 1 - 1e-9 || w.distance(here) > AROUND) {
+        continue;
+      }
+      Vec middle = w.spot(w.length() / 2, 0).at(y);
+      String of = space.wallName(w.name());
+      add(all, middle.dot(axis) - centre, 3, "in the middle of " + of, piece.at(), middle, null);
+      for (Opening o : space.shell().openings()) {
+        if (o.wall().equals(w.name())) {
+          Vec m = w.spot(o.from() + o.width() / 2, 0).at(y);
+          String words = String.format(Locale.ROOT, "in the middle of the %s", o.words());
+          add(all, m.dot(axis) - centre, 3, words, piece.at(), m, null);
+        }
+      }
+    }
+  }
+}

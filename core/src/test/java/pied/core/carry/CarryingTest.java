@@ -1,0 +1,475 @@
+package pied.core.carry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import pied.core.Refusal;
+import pied.core.Rooms;
+import pied.core.carry.Question.Keep;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.place.Resting;
+import pied.core.solid.Nearness;
+import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.Shell;
+import pied.core.space.Spot;
+import pied.core.units.LengthUnit;
+
+/** In a room of 6 × 4 × 2.8 m; wall A runs along z = 0, B along x = 6. */
+class CarryingTest {
+  private static final Offset<Double> EXACT = within(1e-9);
+  private static final Offset<Double> TOUCH = within(2e-5);
+
+  private final Rooms room = new Rooms();
+
+  /** A question in the making. */
+  private static Asked carry(String... pieces) {
+    return new Asked(List.of(pieces));
+  }
+
+  private static final class Asked {
+    private final List<String> pieces;
+    private String article;
+    private boolean copy;
+    private Vec picked;
+    private Spot at;
+    private Question.Sight ray;
+    private boolean level;
+    private int down;
+    private double near;
+    private boolean free;
+    private boolean each;
+    private Side against;
+    private Keep keep;
+    private double turn;
+    private Question.Typed typed;
+
+    Asked(List<String> pieces) {
+      this.pieces = pieces;
+    }
+
+    Asked to(double x, double z) {
+      at = new Spot(x, z);
+      return this;
+    }
+
+    Asked look(Vec from, Vec to) {
+      ray = new Question.Sight(from, to.minus(from));
+      return this;
+    }
+
+    Asked near(double v) {
+      near = v;
+      return this;
+    }
+
+    Asked typed(String slot, String text) {
+      typed = new Question.Typed(slot, text, null);
+      return this;
+    }
+
+    Question asked() {
+      return new Question(
+          pieces, article, null, null, copy, picked, at, ray, level, down, near, free, each,
+          against, keep, turn, typed);
+    }
+  }
+
+  private Answer answer(Asked a) {
+    return Carrying.answer(room.space, a.asked(), LengthUnit.M);
+  }
+
+  private static Piece lead(Answer a) {
+    return a.pieces().get(a.pieces().size() - 1);
+  }
+
+  private static void isAt(Answer a, double x, double y, double z, Offset<Double> how) {
+    Vec at = lead(a).at();
+    assertThat(at.x()).as("across, " + a).isCloseTo(x, how);
+    assertThat(at.y()).as("high, " + a).isCloseTo(y, how);
+    assertThat(at.z()).as("deep, " + a).isCloseTo(z, how);
+  }
+
+  private static double measure(Answer a, String slot) {
+    return a.measures().stream()
+        .filter(m -> m.slot().equals(slot))
+        .findFirst()
+        .orElseThrow()
+        .value();
+  }
+
+  private static List<String> words(Answer a) {
+    return a.snaps().stream().map(Answer.Snap::words).toList();
+  }
+
+  // ---- surfaces
+
+  @Test
+  void itGoesWhereThePointerPoints() {
+    room.put("c", "dining-chair", 1, 1);
+    Answer a = answer(carry("c").to(3.21, 2.34));
+    isAt(a, 3.21, 0, 2.34, EXACT);
+    assertThat(a.on()).isEqualTo(On.FLOOR);
+    assertThat(a.refused()).isEmpty();
+    assertThat(room.piece("c").at().x()).as("nothing is changed by asking").isEqualTo(1);
+  }
+
+  @Test
+  void theNearestMarkToWhereItWasPickedUpFollows() {
+    Piece board = room.put("s", "sideboard", 3, 1);
+    Asked q = carry("s").to(2, 2);
+    q.picked = new Vec(3.7, 0.8, 1.2); // near its right front corner
+    Answer a = answer(q);
+    assertThat(a.mark().x()).isCloseTo(2, EXACT);
+    assertThat(a.mark().z()).isCloseTo(2, EXACT);
+    isAt(a, 2 - board.size().width() / 2, 0, 2 - board.size().depth() / 2, EXACT);
+  }
+
+  @Test
+  void onThePlanOneStepsDownThroughTheBoardsOfAShelf() {
+    room.put("s", "open-shelf", 3, 0.5);
+    room.put("v", "jar", 1, 3);
+    Answer top = answer(carry("v").to(3.2, 0.5));
+    assertThat(top.on()).isEqualTo(On.piece("s"));
+    assertThat(top.levels()).isGreaterThan(4);
+    Asked q = carry("v").to(3.2, 0.5);
+    q.down = top.levels() - 1;
+    double before = lead(top).at().y();
+    // the floor is the last of them, and the shelf's lowest board lies on the way to it
+    for (int down = 1; down < top.levels(); down++) {
+      q.down = down;
+      Answer a = answer(q);
+      if (a.refused().isEmpty() && a.on().equals(On.piece("s"))) {
+        assertThat(lead(a).at().y()).isLessThan(before);
+        before = lead(a).at().y();
+      }
+    }
+    assertThat(before).isLessThan(0.5);
+    // what is too high for a board is not put onto the next one instead
+    room.put("l", "table-lamp", 1, 2);
+    Asked lamp = carry("l").to(3.2, 0.5);
+    lamp.down = 2;
+    assertThat(answer(lamp).refused()).contains("no room");
+  }
+
+  @Test
+  void inTheSetViewPointingIntoAShelfMeansTheBoardBeneath() {
+    room.put("s", "open-shelf", 3, 0.16);
+    room.put("k", "jar", 1, 3);
+    Spot middle = new Spot(3.2, 0.16);
+    Asked q = carry("k").to(middle.x(), middle.z());
+    List<Double> heights = new java.util.ArrayList<>();
+    int levels = answer(q).levels();
+    for (q.down = 0; q.down < levels; q.down++) {
+      heights.add(answer(q).place().contains("shelf") ? lead(answer(q)).at().y() : 0.0);
+    }
+    double board = heights.get(2);
+    // a little above that board, from before the shelf
+    Answer a = answer(carry("k").look(new Vec(3.2, 1.6, 3.5), new Vec(3.2, board + 0.05, 0.1)));
+    assertThat(a.on()).isEqualTo(On.piece("s"));
+    assertThat(lead(a).at().y()).isCloseTo(board, TOUCH);
+    assertThat(a.refused()).isEmpty();
+  }
+
+  @Test
+  void itRestsInABowlByItsTrueShape() {
+    room.put("t", "cafe-table", 3, 2);
+    room.json("{'do':'place','article':'bowl','piece':'large','at':{'x':3,'z':2}}");
+    Piece large = room.piece("large");
+    room.put("small", "tumbler", 1, 1);
+    Answer a = answer(carry("small").to(3, 2));
+    assertThat(a.on()).isEqualTo(On.piece("large"));
+    assertThat(lead(a).at().y())
+        .isBetween(large.at().y() + 0.001, large.at().y() + large.size().height() - 0.001);
+  }
+
+  // ---- stops
+
+  @Test
+  void aSideboardStopsAtTheWallAndSlidesAlongIt() {
+    Piece s = room.put("s", "sideboard", 3, 2);
+    Answer a = answer(carry("s").to(2.2, 0.05));
+    isAt(a, 2.2, 0, s.size().depth() / 2, TOUCH);
+    assertThat(a.stopped()).isEqualTo("wall A");
+    assertThat(measure(a, "back")).isCloseTo(0, TOUCH);
+    // far outside the room it is still against the wall
+    isAt(answer(carry("s").to(2.2, -3)), 2.2, 0, s.size().depth() / 2, within(2e-4));
+    // into the corner, from outside it
+    isAt(answer(carry("s").to(-2, -2)), s.size().width() / 2, 0, s.size().depth() / 2, TOUCH);
+  }
+
+  @Test
+  void itStopsAtTheSkirting() {
+    room.json("{'do':'build','skirtingHeight':'0.1','skirtingDepth':'0.015'}");
+    Piece s = room.put("s", "trunk", 3, 2);
+    Answer a = answer(carry("s").to(3, -1));
+    assertThat(lead(a).at().z()).isCloseTo(s.size().depth() / 2 + 0.015, within(0.003));
+    assertThat(a.stopped()).contains("skirting");
+    assertThat(Reach.of(room.space, lead(a), Side.back).distance()).isCloseTo(0, TOUCH);
+  }
+
+  @Test
+  void carriedOnBeyondTheMiddleItHopsOver() {
+    Piece t = room.put("t", "crate", 3, 2);
+    Piece c = room.put("c", "trunk", 1, 2);
+    double apart = (t.size().width() + c.size().width()) / 2;
+    Answer before = answer(carry("c").to(2.9, 2));
+    isAt(before, 3 - apart, 0, 2, TOUCH);
+    assertThat(before.stopped()).isEqualTo(t.name());
+    isAt(answer(carry("c").to(3.1, 2)), 3 + apart, 0, 2, TOUCH);
+    Asked through = carry("c").to(3.1, 2);
+    through.free = true;
+    assertThat(lead(answer(through)).at().x()).isCloseTo(3.1, EXACT);
+  }
+
+  @Test
+  void aSideboardCarriesWhatStandsOnItAndACupIsCarriedOff() {
+    Piece board = room.put("s", "sideboard", 3, 2);
+    room.put("v", "vase", 3, 2);
+    assertThat(room.piece("v").on()).isEqualTo(On.piece("s"));
+    room.json("{'do':'putDown','carry':{'pieces':['s'],'at':{'x':2,'z':3}}}");
+    assertThat(room.piece("v").at().minus(new Vec(2, board.size().height(), 3)).length())
+        .isLessThan(1e-9);
+    room.json("{'do':'putDown','carry':{'pieces':['v'],'at':{'x':5,'z':1}}}");
+    assertThat(room.piece("v").on()).isEqualTo(On.FLOOR);
+    assertThat(room.piece("s").at().x()).isEqualTo(2);
+  }
+
+  // ---- what holds it
+
+  @Test
+  void nearACornerBothWallsHoldIt() {
+    Piece s = room.put("s", "sideboard", 3, 2);
+    Asked q = carry("s").to(0.87, 0.28).near(0.1);
+    Answer a = answer(q);
+    isAt(a, s.size().width() / 2, 0, s.size().depth() / 2, TOUCH);
+    assertThat(words(a)).containsExactly("in the corner of walls A and D");
+    // moved on, it is free again
+    isAt(answer(carry("s").to(0.97, 0.38).near(0.1)), 0.97, 0, 0.38, EXACT);
+    assertThat(words(answer(carry("s").to(0.97, 0.38).near(0.1)))).isEmpty();
+  }
+
+  @Test
+  void edgesAndMiddlesAreHeldInLine() {
+    room.put("a", "trunk", 1.5, 1);
+    room.put("b", "trunk", 4, 3);
+    Answer a = answer(carry("b").to(4.03, 1.04).near(0.08));
+    assertThat(lead(a).at().z()).isCloseTo(1, EXACT);
+    assertThat(words(a)).anyMatch(w -> w.contains("in line with Trunk"));
+  }
+
+  @Test
+  void betweenTwoTheGapsAreMadeEqualAndInARowTheSame() {
+    room.put("a", "trunk", 1, 2);
+    room.put("b", "trunk", 5, 2);
+    room.put("c", "stool", 3, 3.5);
+    Answer a = answer(carry("c").to(3.04, 2.2).near(0.06));
+    assertThat(measure(a, "left")).isCloseTo(measure(a, "right"), TOUCH);
+    room.put("d", "stool", 1, 3.2);
+    room.put("e", "stool", 1.9, 3.2);
+    Answer row = answer(carry("c").to(2.83, 3.22).near(0.06));
+    assertThat(lead(row).at().x()).isCloseTo(2.8, within(1e-4));
+    assertThat(lead(row).at().z()).isCloseTo(3.2, EXACT);
+  }
+
+  @Test
+  void theFreeRoomItAsksForHoldsIt() {
+    room.put("s", "filing-cabinet", 3, 2); // 0.90 clear in front to draw out a drawer
+    double depth = room.piece("s").size().depth();
+    Answer a = answer(carry("s").to(3, 4 - 0.9 - depth / 2 + 0.03).near(0.08));
+    assertThat(measure(a, "front")).isCloseTo(0.9, TOUCH);
+    assertThat(words(a)).anyMatch(w -> w.startsWith("0.90 clear"));
+  }
+
+  // ---- numbers
+
+  @Test
+  void aTypedDistanceIsFromTheStartAndASecondOneReplacesIt() {
+    Piece s = room.put("s", "stool", 2, 2);
+    Asked q = carry("s").to(2.5, 2.1);
+    assertThat(answer(q).way()).isEqualTo(new Vec(1, 0, 0));
+    isAt(answer(q.typed("moved", "0.85")), 2.85, 0, 2, EXACT);
+    isAt(answer(q.typed("moved", "1.10")), 3.1, 0, 2, EXACT);
+    isAt(answer(q.typed("moved", "30cm")), 2.3, 0, 2, EXACT);
+    Answer toWall = answer(q.typed("right", "0.4"));
+    assertThat(measure(toWall, "right")).isCloseTo(0.4, TOUCH);
+    isAt(toWall, 6 - 0.4 - s.size().width() / 2, 0, 2.1, TOUCH);
+    assertThat(answer(q.typed("moved", "far")).refused()).isNotEmpty();
+  }
+
+  @Test
+  void keptToOneDirectionTheHandMayDrift() {
+    room.put("s", "stool", 2, 1);
+    Asked q = carry("s").to(3.3, 1.4);
+    q.keep = Keep.along;
+    isAt(answer(q), 3.3, 0, 1, EXACT);
+    q.keep = Keep.away;
+    isAt(answer(q), 2, 0, 1.4, EXACT);
+    q.keep = Keep.deep;
+    isAt(answer(q), 2, 0, 1.4, EXACT);
+    q.keep = Keep.across;
+    isAt(answer(q), 3.3, 0, 1, EXACT);
+  }
+
+  @Test
+  void aPictureIsAtAnExactHeightOnItsWall() {
+    room.json("{'do':'place','article':'picture-frame','piece':'p','at':{'x':3,'z':0.1}}");
+    Asked q = carry("p").look(new Vec(3, 1.6, 3), new Vec(4, 1.2, 0));
+    Answer a = answer(q);
+    assertThat(lead(a).at().x()).isCloseTo(4, EXACT);
+    assertThat(lead(a).at().y()).isCloseTo(1.2, EXACT);
+    assertThat(a.on()).isEqualTo(On.wall("A"));
+    Answer typed = answer(q.typed("upperside", "1.85"));
+    assertThat(lead(typed).at().y()).isCloseTo(1.85 - lead(a).size().height(), EXACT);
+  }
+
+  // ---- hanging
+
+  @Test
+  void aLampIsClampedToABarAndToTheTubeOfATruss() {
+    Rooms stage = Rooms.stage();
+    stage.json("{'do':'bar','at':{'x':0,'z':-2},'trim':'4'}");
+    stage.json("{'do':'place','article':'profile-spot','piece':'l','at':{'x':1.3,'z':-1.9}}");
+    Piece lamp = stage.piece("l");
+    assertThat(lamp.on().kind()).isEqualTo(On.Kind.bar);
+    assertThat(lamp.at().z()).isEqualTo(-2);
+    stage.json("{'do':'place','article':'truss','piece':'t','at':{'x':0,'z':-4}}");
+    Answer a = Carrying.answer(stage.space, carry("l").to(0.4, -4.1).asked(), LengthUnit.M);
+    assertThat(a.on()).isEqualTo(On.piece("t"));
+    Piece hung = lead(a);
+    assertThat(
+            Nearness.distance(
+                stage.space.shapes().mesh(hung),
+                hung.pose(),
+                stage.space.shapes().mesh(stage.piece("t")),
+                stage.piece("t").pose(),
+                1))
+        .isLessThan(Resting.CONTACT);
+    assertThat(Resting.of(stage.space.with(hung), hung).carrier(hung.pose()))
+        .isEqualTo(On.piece("t"));
+  }
+
+  // ---- onto a face
+
+  @Test
+  void aCushionLeansAgainstABackAtItsAngle() {
+    room.put("b", "banquette", 3, 0.35);
+    room.put("c", "cushion", 1, 3);
+    Asked q = carry("c").look(new Vec(2.7, 1.5, 3), new Vec(2.7, 0.7, 0.15));
+    q.against = Side.back;
+    Answer a = answer(q);
+    Piece c = lead(a);
+    assertThat(a.on()).isEqualTo(On.piece("b"));
+    Vec n =
+        room.space
+            .bodies()
+            .ray(q.ray.from(), q.ray.along().unit(), 10, x -> x.id().equals("b"))
+            .normal();
+    assertThat(c.pose().direct(Side.back.outward()).dot(n)).isCloseTo(-1, within(1e-9));
+    assertThat(
+            room.space
+                .with(c)
+                .bodies()
+                .overlapping(
+                    room.space.shapes().mesh(c),
+                    c.pose(),
+                    Resting.CONTACT,
+                    x -> !x.id().equals("c")))
+        .isEmpty();
+  }
+
+  @Test
+  void turnedInTheFaceItStaysFlatOnIt() {
+    room.put("c", "trunk", 3, 2);
+    for (double turn : new double[] {0, 30, 90, 145}) {
+      Asked q = carry("c").look(new Vec(3, 1.5, 3), new Vec(2, 1, 0));
+      q.against = Side.under;
+      q.turn = turn;
+      Piece p = lead(answer(q));
+      assertThat(p.pose().direct(Vec.DOWN).z()).isCloseTo(-1, within(1e-9));
+      assertThat(p.pose().apply(Vec.ZERO).z()).isCloseTo(0, TOUCH);
+    }
+  }
+
+  // ---- many
+
+  @Test
+  void aSelectionMovesAsOneOrEachForItself() {
+    room.put("t", "crate", 4, 2);
+    room.put("a", "stool", 1, 2);
+    room.put("b", "vase", 2, 2);
+    Asked q = carry("a", "b").to(4, 2);
+    Answer one = answer(q);
+    assertThat(one.pieces()).hasSize(2);
+    Vec apart = one.pieces().get(1).at().minus(one.pieces().get(0).at());
+    assertThat(apart.x()).isCloseTo(1, EXACT);
+    assertThat(apart.z()).isCloseTo(0, EXACT);
+    q.each = true;
+    Answer each = answer(q);
+    assertThat(each.pieces().get(0).at().y()).as("the stool on the floor").isCloseTo(0, EXACT);
+    assertThat(each.pieces().get(1).on()).isEqualTo(On.piece("t"));
+  }
+
+  @Test
+  void aCopyIsCarriedAndTheFirstStays() {
+    room.put("s", "sideboard", 3, 2);
+    room.put("v", "vase", 3, 2);
+    room.json("{'do':'putDown','carry':{'pieces':['s'],'copy':true,'at':{'x':1.5,'z':3.2}}}");
+    assertThat(room.space.pieces()).hasSize(4);
+    List<Piece> all = List.copyOf(room.space.pieces());
+    assertThat(room.piece("s").at().x()).isEqualTo(3);
+    Piece board =
+        all.stream().filter(p -> p.name().equals("Oak sideboard 2")).findFirst().orElseThrow();
+    Piece vase =
+        all.stream().filter(p -> p.name().endsWith("2") && p != board).findFirst().orElseThrow();
+    assertThat(vase.on()).isEqualTo(On.piece(board.id()));
+    assertThat(board.at().x()).isCloseTo(1.5, EXACT);
+  }
+
+  @Test
+  void thereMayBeNoRoom() {
+    Rooms tiny =
+        Rooms.of(
+            new Shell(
+                List.of(new Spot(0, 0), new Spot(2, 0), new Spot(2, 1), new Spot(0, 1)),
+                2.5,
+                0.1,
+                List.<Opening>of(),
+                Map.of()));
+    Question q =
+        new Question(
+            null,
+            "wardrobe",
+            null,
+            null,
+            false,
+            null,
+            new Spot(1, 0.5),
+            null,
+            false,
+            0,
+            0,
+            false,
+            false,
+            null,
+            null,
+            0,
+            null);
+    assertThat(Carrying.answer(tiny.space, q, LengthUnit.M).refused()).isEmpty();
+    tiny.put("w", "wardrobe", 1, 0.5);
+    Answer a = Carrying.answer(tiny.space, q, LengthUnit.M);
+    assertThat(a.refused()).contains("no room");
+    assertThatThrownBy(
+            () -> tiny.json("{'do':'putDown','carry':{'article':'wardrobe','at':{'x':1,'z':0.5}}}"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("no room");
+  }
+}
