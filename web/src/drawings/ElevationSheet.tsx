@@ -8,9 +8,8 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { api, type LookDraft } from "../api/client";
 import type { Elevation, Piece, Vec } from "../api/types.gen";
-import { GHOST, pick, placeEdit, putDown, type Where } from "../state/commands";
+import { useCarry, type Pointer } from "../state/carry";
 import { useSheet, type SectionLook } from "../state/sheet";
-import { giveUp, tryOut } from "../state/trial";
 import { TypedField } from "../sheet/TypedField";
 import { Dimensions } from "./Dimensions";
 import { DrawingTitle } from "./DrawingTitle";
@@ -18,9 +17,10 @@ import { Inks, PartMark } from "./Inks";
 import { Labels } from "./Labels";
 import { ScaleBar } from "./marks";
 import { ring, segments } from "./paths";
+import { CarryMarks } from "./CarryMarks";
 import { Reaches } from "./Reaches";
 import { usePaper, type Point } from "./usePaper";
-import { targetOf, usePress } from "./usePress";
+import { HOLD, select, targetOf, usePress } from "./usePress";
 
 const MARGIN = 46;
 const ALL = ["left", "right", "front", "back", "top", "under"];
@@ -74,13 +74,12 @@ const project = (e: Elevation, p: Vec): Point => ({
 /** An elevation or a section: lines that core drew, nearer things hiding farther ones. */
 export function ElevationSheet({ name }: { name: string }) {
   const { palette } = useTheme();
-  const pieces = useSheet((s) => s.pieces);
   const selection = useSheet((s) => s.selection);
   const part = useSheet((s) => s.part);
   const hover = useSheet((s) => s.hover);
   const ghosts = useSheet((s) => s.ghosts);
   const hand = useSheet((s) => s.hand);
-  const placing = useSheet((s) => s.placing);
+  const carrying = useCarry((s) => s.hand !== null);
   const fit = useSheet((s) => s.fit);
   const paper = usePaper();
   const { frame, size, eye, look, toPaper } = paper;
@@ -106,7 +105,7 @@ export function ElevationSheet({ name }: { name: string }) {
   }, [fit, size, elevation, look, name]);
 
   /** A line of sight from where one stands, for what is put against a wall; else the floor before it. */
-  const where = (e: { clientX: number; clientY: number }): Where => {
+  const where = (e: { clientX: number; clientY: number }): Pointer => {
     const p = toPaper(e);
     const { zero, right, toEye, look: l } = elevation!;
     const away = l.way === "wall" ? (l.at ?? 1) : 0;
@@ -116,36 +115,33 @@ export function ElevationSheet({ name }: { name: string }) {
       y: -p.y,
       z: start.z + right.z * p.x + toEye.z * away,
     };
-    return { ray: { from, along: { x: -toEye.x, y: 0, z: -toEye.z } } };
+    const along = { x: -toEye.x, y: 0, z: -toEye.z };
+    return { ray: { from, along }, level: true, near: HOLD / eye!.scale };
   };
 
   const press = usePress(
     paper,
+    (piece, e) => {
+      const p = toPaper(e);
+      const { right } = elevation!;
+      const at = useSheet.getState().pieces.get(piece)!.at;
+      const off = p.x - project(elevation!, at).x;
+      return { x: at.x + right.x * off, y: -p.y, z: at.z + right.z * off };
+    },
+    where,
     (on, by) => {
       const { right } = elevation!;
-      const along = { x: right.x * by.x, z: right.z * by.x };
-      const up = -by.y;
-      // what stands or hangs keeps its height; what is fixed to a wall goes up and down it
-      const onWall = on.piece && selection.every((id) => pieces.get(id)?.on.kind === "wall");
-      return on.piece
-        ? { do: "moveBy", pieces: selection, by: onWall ? { ...along, y: up } : along }
-        : { do: "shift", part: on.part, by: along, up };
+      return { do: "shift", part: on.part, by: { x: right.x * by.x, z: right.z * by.x }, up: -by.y };
     },
-    (on, e) => (on.part ? useSheet.getState().selectPart(on.part) : pick(on.piece, e)),
+    select,
   );
   const move = (e: PointerEvent) => {
     if (!eye || !elevation) return;
-    if (placing) {
-      tryOut([placeEdit(placing.article, placing.turn, where(e), GHOST)]);
-    } else if (!press.move(e)) {
+    if (!press.move(e)) {
       const on = targetOf(e);
       useSheet.getState().point(on.piece);
       setHoverPart(on.part);
     }
-  };
-  const up = (e: PointerEvent) => {
-    if (placing && elevation) void putDown(where(e), e.shiftKey);
-    else press.up(e);
   };
 
   const inHand = useMemo(() => new Set(ghosts.map((p) => p.id)), [ghosts]);
@@ -165,17 +161,16 @@ export function ElevationSheet({ name }: { name: string }) {
         bgcolor: "background.default",
         overflow: "hidden",
         touchAction: "none",
-        cursor: placing ? "copy" : "default",
+        cursor: carrying ? "grabbing" : "default",
         opacity: stale ? 0.6 : 1,
       }}
-      onPointerDown={(e) => !placing && press.down(e)}
+      onPointerDown={(e) => press.down(e)}
       onPointerMove={move}
-      onPointerUp={up}
+      onPointerUp={(e) => elevation && press.up(e)}
       onPointerCancel={press.cancel}
       onPointerLeave={() => {
         setHoverPart(null);
-        if (placing) giveUp();
-        else useSheet.getState().point(null);
+        useSheet.getState().point(null);
       }}
     >
       <DrawingTitle name={name}>
@@ -260,6 +255,7 @@ export function ElevationSheet({ name }: { name: string }) {
         <>
           <Dimensions list={elevation.dimensions} paper={paper} still={hand !== null} />
           <Reaches paper={paper} project={(p) => project(elevation, p)} sides={ALL} />
+          <CarryMarks paper={paper} project={(p) => project(elevation, p)} />
           <ScaleBar scale={eye.scale} />
         </>
       )}

@@ -14,6 +14,7 @@ type Finishes = { [part: string]: Finish };
 export function Pieces() {
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
+  const others = useSheet((s) => s.others);
   const unit = useSheet((s) => s.unit);
   const project = useSheet((s) => s.space!.project);
   const catalog = useQuery({
@@ -23,7 +24,7 @@ export function Pieces() {
   const finishes = useMemo(() => new Map(catalog?.articles.map((a) => [a.id, a.finishes])), [catalog]);
   const groups = useMemo(() => {
     const of = new Map<string, Piece[]>();
-    for (const p of shown(pieces, ghosts)) {
+    for (const p of shown(pieces, ghosts, others)) {
       const key = [
         p.article,
         p.size.width,
@@ -34,7 +35,7 @@ export function Pieces() {
       of.set(key, [...(of.get(key) ?? []), p]);
     }
     return [...of.entries()];
-  }, [pieces, ghosts]);
+  }, [pieces, ghosts, others]);
   return (
     <>
       {groups.map(([key, same]) => (

@@ -4,7 +4,8 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { api } from "../api/client";
 import type { Piece, ShellPlan } from "../api/types.gen";
-import { buildAt, GHOST, pick, placeEdit, putDown, toolEdit } from "../state/commands";
+import { useCarry } from "../state/carry";
+import { buildAt, toolEdit } from "../state/commands";
 import { pointAt, setCorner, useDraft } from "../state/draft";
 import { shown, useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
@@ -16,9 +17,10 @@ import { Inks, PartMark } from "./Inks";
 import { Labels } from "./Labels";
 import { PieceLines } from "./PieceLines";
 import { AudienceMark, Grid, NorthMark, ScaleBar } from "./marks";
+import { CarryMarks } from "./CarryMarks";
 import { Reaches } from "./Reaches";
 import { usePaper, type Eye } from "./usePaper";
-import { targetOf, usePress } from "./usePress";
+import { HOLD, select, targetOf, usePress } from "./usePress";
 
 /** Pixels within which the pointer means a mark or a wall. */
 const NEAR = 14;
@@ -42,9 +44,10 @@ export function usePlan(): ShellPlan | undefined {
 export function useStack(): Piece[] {
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
+  const others = useSheet((s) => s.others);
   return useMemo(
-    () => shown(pieces, ghosts).sort((a, b) => a.at.y + a.size.height - b.at.y - b.size.height),
-    [pieces, ghosts],
+    () => shown(pieces, ghosts, others).sort((a, b) => a.at.y + a.size.height - b.at.y - b.size.height),
+    [pieces, ghosts, others],
   );
 }
 
@@ -56,7 +59,7 @@ export function Plan() {
   const part = useSheet((s) => s.part);
   const hover = useSheet((s) => s.hover);
   const ghosts = useSheet((s) => s.ghosts);
-  const placing = useSheet((s) => s.placing);
+  const carrying = useCarry((s) => s.hand !== null);
   const tool = useSheet((s) => s.tool);
   const hand = useSheet((s) => s.hand);
   const fit = useSheet((s) => s.fit);
@@ -118,30 +121,25 @@ export function Plan() {
   };
   const near = () => NEAR / eye!.scale;
 
-  useEffect(() => {
-    if (placing && last.current)
-      tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
-  }, [placing]);
-
   const press = usePress(
     paper,
-    (on, by, e) =>
-      on.piece
-        ? { do: "moveBy", pieces: selection, by: { x: by.x, z: by.y } }
-        : { do: "shift", part: on.part, by: { x: by.x, z: by.y }, free: e.shiftKey },
+    (piece, e) => {
+      const { x, z } = toPlan(e);
+      return { x, y: useSheet.getState().pieces.get(piece)?.at.y ?? 0, z };
+    },
+    (e) => ({ at: toPlan(e), near: HOLD / eye!.scale }),
+    (on, by, e) => ({ do: "shift", part: on.part, by: { x: by.x, z: by.y }, free: e.shiftKey }),
     (on, e) => {
       if (purpose) {
         pointAt(toPlan(e), near(), e.shiftKey);
         setCorner();
-      } else if (on.part) useSheet.getState().selectPart(on.part);
-      else pick(on.piece, e);
+      } else select(on, e);
     },
   );
   const move = (e: PointerEvent) => {
     if (!eye) return;
     last.current = toPlan(e);
-    if (placing) tryOut([placeEdit(placing.article, placing.turn, { at: last.current }, GHOST)]);
-    else if (tool) tryOut([toolEdit(tool, last.current, near())]);
+    if (tool) tryOut([toolEdit(tool, last.current, near())]);
     else if (press.move(e)) return;
     else if (purpose) pointAt(last.current, near(), e.shiftKey);
     else {
@@ -151,8 +149,7 @@ export function Plan() {
     }
   };
   const up = (e: PointerEvent) => {
-    if (placing && eye) void putDown({ at: toPlan(e) }, e.shiftKey);
-    else if (tool && eye) void buildAt(toPlan(e), near(), e.shiftKey);
+    if (tool && eye) void buildAt(toPlan(e), near(), e.shiftKey);
     else press.up(e);
   };
 
@@ -174,16 +171,16 @@ export function Plan() {
         bgcolor: "background.default",
         overflow: "hidden",
         touchAction: "none",
-        cursor: purpose ? "crosshair" : placing || tool ? "copy" : "default",
+        cursor: purpose ? "crosshair" : carrying ? "grabbing" : tool ? "copy" : "default",
       }}
-      onPointerDown={(e) => !placing && !tool && press.down(e, purpose !== null)}
+      onPointerDown={(e) => !tool && press.down(e, purpose !== null)}
       onPointerMove={move}
       onPointerUp={up}
       onPointerCancel={press.cancel}
       onPointerLeave={() => {
         last.current = null;
         setHoverPart(null);
-        if (placing || tool) giveUp();
+        if (tool) giveUp();
         else useSheet.getState().point(null);
       }}
       onDoubleClick={(e) => {
@@ -251,6 +248,7 @@ export function Plan() {
         <Dimensions list={plan.dimensions} paper={paper} still={hand !== null} />
       )}
       {eye && <Reaches paper={paper} project={(p) => ({ x: p.x, y: p.z })} sides={ROUND} />}
+      {eye && <CarryMarks paper={paper} project={(p) => ({ x: p.x, y: p.z })} />}
       {eye && <ScaleBar scale={eye.scale} />}
       {space.shell.stage ? <AudienceMark /> : <NorthMark turn={space.shell.north} />}
     </Box>

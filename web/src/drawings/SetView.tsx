@@ -27,13 +27,14 @@ import {
 } from "three";
 import { api } from "../api/client";
 import type { Shell } from "../api/types.gen";
-import { GHOST, pick, placeEdit, putDown, type Where } from "../state/commands";
+import { pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
+import { pick } from "../state/commands";
 import { useSheet } from "../state/sheet";
-import { giveUp, tryOut } from "../state/trial";
 import { DrawingTitle } from "./DrawingTitle";
 import { Pieces } from "./Pieces";
 import { SelectionMarks } from "./SelectionMarks";
 import { ShellModel } from "./ShellModel";
+import { HOLD, picksUp } from "./usePress";
 
 interface Stage {
   camera: Camera;
@@ -43,13 +44,12 @@ interface Stage {
 /** The set view: the card model in perspective. It draws only when something has changed. */
 export function SetView({ small = false }: { small?: boolean }) {
   const { palette } = useTheme();
-  const placing = useSheet((s) => s.placing);
+  const carrying = useCarry((s) => s.hand !== null);
   const frame = useRef<HTMLDivElement>(null);
   const stage = useRef<Stage | null>(null);
   const pieces = useRef<Group>(null);
   const shell = useRef<Group>(null);
   const press = useRef<{ x: number; y: number } | null>(null);
-  const last = useRef<Where | null>(null);
 
   const aim = (e: { clientX: number; clientY: number }) => {
     const box = frame.current!.getBoundingClientRect();
@@ -60,33 +60,40 @@ export function SetView({ small = false }: { small?: boolean }) {
     );
     return caster;
   };
-  const where = (e: { clientX: number; clientY: number }): Where => {
+  const where = (e: { clientX: number; clientY: number }): Pointer => {
     const { origin: o, direction: d } = aim(e).ray;
-    return { ray: { from: { x: o.x, y: o.y, z: o.z }, along: { x: d.x, y: d.y, z: d.z } } };
+    const ray = { from: { x: o.x, y: o.y, z: o.z }, along: { x: d.x, y: d.y, z: d.z } };
+    // how large the pixels are that count, where it is carried
+    const { mark } = useCarry.getState().answer ?? { mark: null };
+    const camera = stage.current!.camera as PerspectiveCamera;
+    const away = mark ? o.distanceTo(new Vector3(mark.x, mark.y, mark.z)) : 6;
+    const metre = (2 * away * Math.tan((camera.fov * Math.PI) / 360)) / frame.current!.clientHeight;
+    return { ray, near: HOLD * metre };
   };
   /** The piece under the pointer, or else the part of the shell. */
-  const under = (e: { clientX: number; clientY: number }): { piece: string | null; part: string | null } => {
+  const under = (e: {
+    clientX: number;
+    clientY: number;
+  }): { piece: string | null; part: string | null; point?: Vector3 } => {
     const caster = aim(e);
     const met = pieces.current ? caster.intersectObject(pieces.current, true) : [];
     const first = met.find((m) => (m.object as InstancedMesh).userData.pieces && m.instanceId !== undefined);
     const walls = (shell.current?.children ?? []).filter((n) => n.visible && n.name.includes(":"));
     const wall = caster.intersectObjects(walls, true)[0];
     if (first && !(wall && wall.distance < first.distance)) {
-      return { piece: (first.object.userData.pieces as string[])[first.instanceId!], part: null };
+      const piece = (first.object.userData.pieces as string[])[first.instanceId!];
+      return { piece, part: null, point: first.point };
     }
     const part = wall?.object.parent?.name ?? null;
     return { piece: null, part: part?.startsWith("skirting:") ? part.replace("skirting:", "wall:") : part };
   };
 
-  useEffect(() => {
-    if (placing && last.current) tryOut([placeEdit(placing.article, placing.turn, last.current, GHOST)]);
-  }, [placing]);
-
   const move = (e: PointerEvent) => {
     if (!stage.current) return;
-    if (placing && e.buttons <= 1) {
-      last.current = where(e);
-      tryOut([placeEdit(placing.article, placing.turn, last.current, GHOST)]);
+    if (carrying && e.buttons === 0) {
+      pointCarry(where(e), e.altKey);
+    } else if (carrying && e.buttons === 1 && press.current === null) {
+      pointCarry(where(e), e.altKey); // dragged out of the catalog
     } else if (e.buttons === 0) {
       useSheet.getState().point(under(e).piece);
     }
@@ -96,14 +103,20 @@ export function SetView({ small = false }: { small?: boolean }) {
     press.current = null;
     if (!stage.current || e.button !== 0) return;
     const still = from !== null && Math.hypot(e.clientX - from.x, e.clientY - from.y) <= 4;
-    if (placing) {
+    if (carrying) {
       // a click, or the end of a drag from the catalog; not the end of turning the view
-      if (still || from === null) void putDown(where(e), e.shiftKey);
+      if (still || from === null) {
+        pointCarry(where(e), e.altKey);
+        void putDownCarry(e.shiftKey);
+      }
       return;
     }
     if (!still) return;
     const met = under(e);
-    if (met.part) useSheet.getState().selectPart(met.part);
+    if (picksUp(met.piece, e)) {
+      const { x, y, z } = met.point!;
+      pickUp({ x, y, z });
+    } else if (met.part) useSheet.getState().selectPart(met.part);
     else pick(met.piece, e);
   };
   const ready = useCallback((camera: Camera) => {
@@ -142,16 +155,12 @@ export function SetView({ small = false }: { small?: boolean }) {
         minHeight: 0,
         position: "relative",
         overflow: "hidden",
-        cursor: placing ? "copy" : "default",
+        cursor: carrying ? "grabbing" : "default",
       }}
       onPointerDown={(e) => (press.current = { x: e.clientX, y: e.clientY })}
       onPointerMove={move}
       onPointerUp={up}
-      onPointerLeave={() => {
-        last.current = null;
-        if (placing) giveUp();
-        else useSheet.getState().point(null);
-      }}
+      onPointerLeave={() => useSheet.getState().point(null)}
     >
       <DrawingTitle name="set">
         <Looking />

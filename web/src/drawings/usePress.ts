@@ -1,11 +1,16 @@
 import { useEffect, useRef, type PointerEvent } from "react";
 import type { EditDraft } from "../api/client";
+import type { Vec } from "../api/types.gen";
+import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
+import { pick } from "../state/commands";
 import { useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
 import type { Eye, Paper, Point } from "./usePaper";
 
 /** A press becomes a carry beyond so many pixels. */
 const CARRY = 4;
+/** So near, in pixels, things hold what is carried past them. */
+export const HOLD = 10;
 
 /** What the pointer is on: a piece, or else a part of the shell. */
 export interface Target {
@@ -22,24 +27,35 @@ export function targetOf(e: { target: EventTarget }): Target {
 
 const NOTHING: Target = { piece: null, part: null };
 
+/** Whether a click there picks up: on a piece that is selected already. */
+export function picksUp(on: string | null, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) {
+  const plain = !(e.shiftKey || e.ctrlKey || e.metaKey);
+  return plain && on !== null && useSheet.getState().selection.includes(on);
+}
+
 interface Press {
   x: number;
   y: number;
   on: Target;
-  what: "click" | "pan" | "carry";
+  what: "click" | "pan" | "carry" | "shift";
   eye: Eye;
   edit?: EditDraft;
 }
 
 /**
- * Pressing on a drawing: a click selects and never moves; what is selected is carried by pressing and
- * moving; elsewhere that pans. Esc in the middle of a carry has it back where it was.
+ * Pressing on a drawing: a click selects and never moves; a click on what is selected picks it up, and
+ * the next one puts it down; pressing and moving carries it meanwhile. A part of the shell that is
+ * selected is moved by pressing and moving; elsewhere that pans.
  *
- * @param carry the edit that carrying this so far makes, metres on the drawing
+ * @param space how a point of the drawing is a point of the space, of a piece that is picked up there
+ * @param pointer what the pointer points at
+ * @param shift the edit that moving a part of the shell so far makes, metres on the drawing
  */
 export function usePress(
   paper: Paper,
-  carry: (on: Target, by: Point, e: PointerEvent) => EditDraft,
+  space: (piece: string, e: PointerEvent) => Vec,
+  pointer: (e: PointerEvent) => Pointer,
+  shift: (on: Target, by: Point, e: PointerEvent) => EditDraft,
   click: (on: Target, e: PointerEvent) => void,
 ) {
   const press = useRef<Press | null>(null);
@@ -47,39 +63,53 @@ export function usePress(
 
   useEffect(() => {
     const esc = (e: KeyboardEvent) => {
-      if (e.key === "Escape" && press.current?.what === "carry") {
-        press.current = null;
-        giveUp();
-        e.stopPropagation();
-      }
+      if (e.key !== "Escape" || !press.current) return;
+      if (press.current.what === "carry") dropCarry();
+      else if (press.current.what === "shift") giveUp();
+      else return;
+      press.current = null;
+      e.stopPropagation();
     };
     addEventListener("keydown", esc, true);
     return () => removeEventListener("keydown", esc, true);
   }, []);
 
+  const carried = () => useCarry.getState().hand !== null;
+  const point = (e: PointerEvent) => pointCarry(pointer(e), e.altKey);
+
   return {
     /** @param bare whether nothing can be picked now, as while drawing */
     down(e: PointerEvent, bare = false) {
       if (!eye || e.button === 2) return;
-      const on = bare ? NOTHING : targetOf(e);
+      const on = bare || carried() ? NOTHING : targetOf(e);
       press.current = { x: e.clientX, y: e.clientY, on, what: "click", eye };
       frame.current!.setPointerCapture(e.pointerId);
     },
-    /** Whether the pointer is down, and this was its business. */
+    /** Whether the pointer is down or something is carried, and this was its business. */
     move(e: PointerEvent): boolean {
       const p = press.current;
-      if (!p || !eye) return false;
+      if (!eye) return false;
+      if (!p) {
+        if (!carried()) return false;
+        point(e);
+        return true;
+      }
       const dx = e.clientX - p.x;
       const dy = e.clientY - p.y;
       if (p.what === "click" && Math.hypot(dx, dy) > CARRY) {
         const { selection, part } = useSheet.getState();
-        const chosen = p.on.piece ? selection.includes(p.on.piece) : p.on.part !== null && p.on.part === part;
-        p.what = chosen ? "carry" : "pan";
+        if (p.on.piece && selection.includes(p.on.piece)) {
+          p.what = "carry";
+          const from = { ...e, clientX: p.x, clientY: p.y, target: e.target } as PointerEvent;
+          pickUp(space(p.on.piece, from));
+        } else p.what = p.on.part !== null && p.on.part === part ? "shift" : "pan";
       }
       if (p.what === "pan") {
         setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
       } else if (p.what === "carry") {
-        p.edit = carry(p.on, { x: dx / eye.scale, y: dy / eye.scale }, e);
+        point(e);
+      } else if (p.what === "shift") {
+        p.edit = shift(p.on, { x: dx / eye.scale, y: dy / eye.scale }, e);
         tryOut([p.edit]);
       }
       return true;
@@ -87,12 +117,27 @@ export function usePress(
     up(e: PointerEvent) {
       const p = press.current;
       press.current = null;
-      if (p?.what === "click") click(p.on, e);
-      else if (p?.what === "carry" && p.edit) void useSheet.getState().edit([p.edit]).then(giveUp);
+      if (p?.what === "pan") return;
+      if (p?.what === "shift") {
+        if (p.edit) void useSheet.getState().edit([p.edit]).then(giveUp);
+      } else if (carried()) {
+        // a click, the end of a drag, or of one out of the catalog
+        point(e);
+        void putDownCarry(e.shiftKey);
+      } else if (p && picksUp(p.on.piece, e)) {
+        pickUp(space(p.on.piece!, e));
+        point(e);
+      } else if (p) click(p.on, e);
     },
     cancel() {
       press.current = null;
       giveUp();
     },
   };
+}
+
+/** What a click does where nothing is being drawn: selects a part of the shell, or a piece. */
+export function select(on: Target, e: PointerEvent) {
+  if (on.part) useSheet.getState().selectPart(on.part);
+  else pick(on.piece, e);
 }

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
 import type { ReachView } from "../api/types.gen";
+import { useCarry } from "../state/carry";
 import { useSheet } from "../state/sheet";
 
 const NONE: ReachView[] = [];
@@ -11,7 +12,7 @@ export function useReach(sides: string[]): ReachView[] {
   const unit = useSheet((s) => s.unit);
   const piece = useSheet((s) => (s.selection.length === 1 ? s.selection[0] : null));
   const hand = useSheet((s) => s.hand);
-  const busy = useSheet((s) => s.placing !== null);
+  const busy = useCarry((s) => s.hand !== null);
   const reach = useQuery({
     queryKey: ["reach", space.id, space.revision, piece, unit],
     queryFn: () => api.reach(space.id, piece!, unit),

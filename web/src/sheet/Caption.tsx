@@ -2,6 +2,8 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
+import type { CarryMeasure } from "../api/types.gen";
+import { useCarry } from "../state/carry";
 import { useDraft } from "../state/draft";
 import { useSheet } from "../state/sheet";
 import { Phrases } from "./PhraseParts";
@@ -13,9 +15,9 @@ export function Caption() {
   const selection = useSheet((s) => s.selection);
   const part = useSheet((s) => s.part);
   const tool = useSheet((s) => s.tool);
+  const carrying = useCarry((s) => s.hand !== null);
   const drafting = useDraft((s) => s.purpose !== null);
   const unit = useSheet((s) => s.unit);
-  const placing = useSheet((s) => s.placing);
   const hand = useSheet((s) => s.hand);
   const caption = useQuery({
     queryKey: ["caption", space.id, space.revision, selection, part, unit],
@@ -42,12 +44,13 @@ export function Caption() {
     >
       {drafting ? (
         <DraftCaption />
+      ) : carrying ? (
+        <CarryCaption />
       ) : hand ? (
         <Typography
           component="div"
           sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflow: "hidden" }}
         >
-          {placing && <Hint />}
           {tool && <ToolHint />}
           {hand.refused && <b>No place for it there. </b>}
           {hand.caption.map(
@@ -55,10 +58,6 @@ export function Caption() {
               !["swatch", "action"].includes(p.kind) &&
               (p.kind === "text" ? p.text : <b key={i}>{p.text}</b>),
           )}
-        </Typography>
-      ) : placing ? (
-        <Typography>
-          <b>{placing.article.name}</b>, {placing.article.sizeText}. <Hint />
         </Typography>
       ) : tool ? (
         <Typography>
@@ -79,12 +78,104 @@ export function Caption() {
   );
 }
 
-/** What can be done with an article in hand. */
-function Hint() {
+const KEEP: Record<string, string> = {
+  along: "along the wall",
+  away: "away from the wall",
+  across: "across",
+  deep: "deep",
+  height: "up and down",
+};
+
+/** What is in hand: how far it is from everything, what holds and what stops it. */
+function CarryCaption() {
+  const { hand, answer, typing, typed, focus, free, snaps } = useCarry();
+  const placing = useSheet((s) => s.placing);
+  const pieces = useSheet((s) => s.pieces);
+  const refused = useSheet((s) => (s.hand?.refused ? s.hand.caption[0]?.text : ""));
+  if (!hand) return null;
+  const lead = pieces.get(hand.pieces[hand.pieces.length - 1]);
+  const name = placing?.article.name ?? lead?.name ?? "";
+  const more = hand.pieces.length > 1 ? ` and ${hand.pieces.length - 1} more` : "";
+  const measures = answer?.measures.filter((m) => m.slot !== "upperside" && m.slot !== "underside") ?? [];
+  const heights = answer?.measures.filter((m) => m.slot === "upperside" || m.slot === "underside") ?? [];
+  const number = (m: CarryMeasure) => {
+    const on = m.slot === focus;
+    return (
+      <Box
+        component="b"
+        data-slot={m.slot}
+        data-focus={on || undefined}
+        sx={{
+          fontVariantNumeric: "tabular-nums",
+          color: on ? "secondary.main" : undefined,
+          borderBottom: on ? "2px solid" : undefined,
+        }}
+      >
+        {on && typing ? typing : m.text}
+      </Box>
+    );
+  };
+  const switches = [
+    hand.copy && "a copy",
+    hand.keep && `kept ${KEEP[hand.keep]}`,
+    hand.against && `its ${hand.against === "under" ? "underside" : hand.against} onto the face`,
+    hand.each && "each for itself",
+    free && "through everything",
+    !snaps && "snaps off",
+  ].filter(Boolean);
   return (
-    <Box component="span" sx={{ color: "text.secondary" }}>
-      In hand: click to set it down, with Shift to keep more; <b>T</b> turns it, <b>Esc</b> puts it back.{" "}
-    </Box>
+    <Typography
+      component="div"
+      data-testid="carry"
+      sx={{ fontSize: 14, lineHeight: "20px", maxHeight: 60, overflow: "hidden" }}
+    >
+      <b>
+        {name}
+        {more}
+      </b>
+      {placing && !answer && `, ${placing.article.sizeText}`}
+      {answer && `, ${answer.place}`}
+      {answer && answer.levels > 1 && ` (${answer.levels} surfaces here, PageDown)`}
+      {switches.length > 0 && <i>, {switches.join(", ")}</i>}
+      {measures.length > 0 && ": "}
+      {measures.map((m, i) => (
+        <span key={m.slot}>
+          {i > 0 && ", "}
+          {m.slot === "moved" ? (
+            <>moved {number(m)}</>
+          ) : (
+            <>
+              {number(m)} {m.words}
+            </>
+          )}
+        </span>
+      ))}
+      {heights.length === 2 && (
+        <>
+          ; from {number(heights[0])} to {number(heights[1])} high
+        </>
+      )}
+      {". "}
+      {answer?.stopped && !refused && (
+        <Box component="span" sx={{ color: "warning.dark", fontWeight: 600 }}>
+          Stopped by {answer.stopped}.{" "}
+        </Box>
+      )}
+      {answer && answer.snaps.length > 0 && (
+        <Box component="span" data-testid="snaps" sx={{ color: "success.dark", fontWeight: 600 }}>
+          {answer.snaps.map((s) => s.words).join("; ")}.{" "}
+        </Box>
+      )}
+      {refused && (
+        <Box component="span" role="alert" sx={{ color: "error.main", fontWeight: 600 }}>
+          {refused}{" "}
+        </Box>
+      )}
+      <Box component="span" sx={{ color: "text.secondary" }}>
+        In hand: {typed ? "Enter" : "click"} puts it down, with Shift and goes on; type a number, Tab for
+        another; <b>T</b> turns, <b>K</b> keeps to a direction, <b>Esc</b> gives up.
+      </Box>
+    </Typography>
   );
 }
 

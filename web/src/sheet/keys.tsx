@@ -6,6 +6,7 @@ import TableBody from "@mui/material/TableBody";
 import TableCell from "@mui/material/TableCell";
 import TableRow from "@mui/material/TableRow";
 import { useEffect } from "react";
+import { carryKey, pickUp, toggleSnaps } from "../state/carry";
 import { copy, escape, moveBy, remove, settle, turnBy } from "../state/commands";
 import { draftKey, draw } from "../state/draft";
 import { useSheet } from "../state/sheet";
@@ -20,7 +21,15 @@ const KEYS: [string, string][] = [
   ["T, Shift+T", "turn by 45°, the other way"],
   ["arrows", "move by 5 cm, pieces or a part of the shell; with Alt by 1 cm"],
   ["S", "settle: come to rest on what is beneath"],
-  ["C", "copy, set beside"],
+  ["click on what is selected, or Space", "pick it up; then click where it goes"],
+  ["C, Shift+C", "copy, set beside; carry a copy"],
+  ["while carrying", "type a number, Tab for another distance, Enter puts it down"],
+  ["T, R", "turn by 45°, by 5°; with Shift the other way"],
+  ["K", "keep to a direction: along the wall, away from it, across, deep, up and down"],
+  ["PageDown, PageUp", "on the plan the surface below, above"],
+  ["U", "which side goes flat onto the face that is pointed at"],
+  ["E", "several: as one, or each for itself"],
+  ["J, Alt", "snaps on and off; Alt goes through things"],
   ["Delete", "remove"],
   ["O, P", "draw an outline, draw a partition"],
   ["D, W", "set a door, a window into a wall"],
@@ -41,7 +50,7 @@ export function useKeys(onHelp: () => void) {
     const press = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement;
       if (target.closest("input, textarea, [role=dialog], [role=menu], [role=listbox][id]")) return;
-      if (draftKey(e)) return;
+      if (draftKey(e) || carryKey(e)) return;
       if ((e.ctrlKey || e.metaKey) && !e.altKey) {
         const key = e.key.toLowerCase();
         if (key === "z" || key === "y") {
@@ -65,6 +74,9 @@ export function useKeys(onHelp: () => void) {
         T: () => turnBy(-45),
         s: settle,
         c: () => void copy(),
+        C: () => pickUp(null, true),
+        " ": () => pickUp(null),
+        j: toggleSnaps,
         f: () => useSheet.getState().look("selection"),
         h: () => useSheet.getState().look("home"),
         o: () => draw("outline"),

@@ -1,22 +1,8 @@
-import type { ArticleCard } from "../api/types.gen";
 import type { EditDraft } from "../api/client";
+import { dropCarry } from "./carry";
 import { abandon, useDraft } from "./draft";
 import { useSheet, type Tool } from "./sheet";
 import { giveUp } from "./trial";
-
-/** Where the pointer is, as a question for core. */
-export type Where =
-  | { at: { x: number; z: number } }
-  | { ray: { from: { x: number; y: number; z: number }; along: { x: number; y: number; z: number } } };
-
-export const GHOST = "in hand";
-
-export function placeEdit(article: ArticleCard, turn: number, where: Where, piece?: string): EditDraft {
-  const edit: EditDraft = { do: "place", article: article.id, ...where };
-  if (article.mounting !== "wall") edit.turn = turn;
-  if (piece) edit.piece = piece;
-  return edit;
-}
 
 /** What building something there is, as an edit. */
 export function toolEdit(tool: Tool, at: { x: number; z: number }, within: number): EditDraft {
@@ -49,23 +35,12 @@ export async function buildAt(at: { x: number; z: number }, within: number, more
   else if (!changed && !more) build(tool); // refused: it is still in hand
 }
 
-/** Puts down the article in hand; it becomes the selection. */
-export async function putDown(where: Where, more: boolean) {
-  const { placing, edit, place, select } = useSheet.getState();
-  if (!placing) return;
-  giveUp();
-  if (!more) place(null);
-  const changed = await edit([placeEdit(placing.article, placing.turn, where)]);
-  const added = changed?.changed.find((p) => p.article === placing.article.id);
-  if (added) select([added.id]);
-  else if (!more) useSheet.getState().place(placing); // refused: it is still in hand
-}
-
 export function escape() {
   const s = useSheet.getState();
   if (useDraft.getState().purpose) {
     abandon();
   } else if (s.placing || s.tool || s.ghosts.length > 0) {
+    dropCarry();
     giveUp();
     s.place(null);
   } else {

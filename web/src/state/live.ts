@@ -1,34 +1,60 @@
 import { useEffect } from "react";
-import type { Changed } from "../api/types.gen";
+import type { Carried, CarryAnswer, CarryQuestion, Changed } from "../api/types.gen";
 import { useSheet } from "./sheet";
+
+type Message = { revision: number } | Changed | CarryAnswer | Carried;
+
+let socket: WebSocket | null = null;
+let answered: (message: CarryAnswer) => void = () => {};
+let opened: () => void = () => {};
+
+/** Sends what is asked while carrying; false if the line is down. */
+export function send(message: CarryQuestion | { ask: 0 }): boolean {
+  if (socket?.readyState !== WebSocket.OPEN) return false;
+  socket.send(JSON.stringify(message));
+  return true;
+}
+
+export function onAnswer(how: (message: CarryAnswer) => void) {
+  answered = how;
+}
+
+export function onOpen(how: () => void) {
+  opened = how;
+}
+
+function take(message: Message) {
+  const sheet = useSheet.getState();
+  if ("answer" in message) answered(message);
+  else if ("carrier" in message) sheet.seeCarried(message);
+  else if ("changed" in message) sheet.take(message);
+  else if (sheet.space && sheet.space.revision !== message.revision) void sheet.refresh();
+}
 
 /** Listens to what happens to a space, here and in other windows; comes back by itself when cut off. */
 export function useLive(space: string | undefined) {
   useEffect(() => {
     if (!space) return;
-    let socket: WebSocket | null = null;
     let over = false;
     let pause = 500;
+    let own: WebSocket;
     const connect = () => {
-      socket = new WebSocket(`ws://${location.host}/api/live/${space}`);
-      socket.onopen = () => (pause = 500);
-      socket.onmessage = (event) => {
-        const message = JSON.parse(event.data) as Partial<Changed> & { revision: number };
-        const sheet = useSheet.getState();
-        if (message.changed) {
-          sheet.take(message as Changed);
-        } else if (sheet.space && sheet.space.revision !== message.revision) {
-          void sheet.refresh();
-        }
+      own = new WebSocket(`ws://${location.host}/api/live/${space}`);
+      socket = own;
+      own.onopen = () => {
+        pause = 500;
+        opened();
       };
-      socket.onclose = () => {
+      own.onmessage = (event) => take(JSON.parse(event.data) as Message);
+      own.onclose = () => {
+        useSheet.getState().forgetCarried();
         if (!over) setTimeout(connect, (pause = Math.min(8000, pause * 2)));
       };
     };
     connect();
     return () => {
       over = true;
-      socket?.close();
+      own.close();
     };
   }, [space]);
 }

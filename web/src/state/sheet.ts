@@ -2,6 +2,7 @@ import { create } from "zustand";
 import { api, Refused, type EditDraft } from "../api/client";
 import type {
   ArticleCard,
+  Carried,
   Changed,
   Offer,
   Phrase,
@@ -71,6 +72,8 @@ interface Sheet {
   tool: Tool | null;
   /** Pieces as they would be, while something is carried or placed; over the real ones. */
   ghosts: Piece[];
+  /** What others carry at this moment, by who carries it. */
+  others: Map<string, Piece[]>;
   /** The free distances and the caption of what is in hand. */
   hand: Hand | null;
   notice: { text: string; kind: "said" | "refused"; offers: Offer[]; at: number } | null;
@@ -96,6 +99,8 @@ interface Sheet {
   place(placing: Placing | null): void;
   build(tool: Tool | null): void;
   show(ghosts: Piece[], hand: Hand | null): void;
+  seeCarried(message: Carried): void;
+  forgetCarried(): void;
   say(text: string, kind?: "said" | "refused", offers?: Offer[]): void;
   hush(): void;
   edit(edits: EditDraft[]): Promise<Changed | null>;
@@ -154,6 +159,7 @@ export const useSheet = create<Sheet>((set, get) => ({
   placing: null,
   tool: null,
   ghosts: [],
+  others: new Map(),
   hand: null,
   notice: null,
   saved: "saved",
@@ -228,6 +234,16 @@ export const useSheet = create<Sheet>((set, get) => ({
   place: (placing) => set({ placing, tool: null, ghosts: [], hand: null }),
   build: (tool) => set({ tool, placing: null, ghosts: [], hand: null }),
   show: (ghosts, hand) => set({ ghosts, hand }),
+  seeCarried: ({ carrier, carried }) =>
+    set((s) => {
+      const others = new Map(s.others);
+      if (carried.length > 0) others.set(carrier, carried);
+      else others.delete(carrier);
+      return { others };
+    }),
+  forgetCarried: () => {
+    if (get().others.size > 0) set({ others: new Map() });
+  },
   say: (text, kind = "said", offers = []) => set({ notice: { text, kind, offers, at: Date.now() } }),
   hush: () => set({ notice: null }),
   async edit(edits) {
@@ -278,10 +294,11 @@ export const useSheet = create<Sheet>((set, get) => ({
   goTo: (view) => set({ viewpoint: { view, at: Date.now() }, walking: false }),
 }));
 
-/** The pieces as they are shown: the real ones, with those in hand as they would be. */
-export function shown(pieces: Map<string, Piece>, ghosts: Piece[]): Piece[] {
-  if (ghosts.length === 0) return [...pieces.values()];
+/** The pieces as they are shown: the real ones, with those in hand, here and elsewhere, as they would be. */
+export function shown(pieces: Map<string, Piece>, ghosts: Piece[], others: Map<string, Piece[]>): Piece[] {
+  if (ghosts.length === 0 && others.size === 0) return [...pieces.values()];
   const all = new Map(pieces);
+  others.forEach((carried) => carried.forEach((p) => all.set(p.id, p)));
   ghosts.forEach((p) => all.set(p.id, p));
   return [...all.values()];
 }

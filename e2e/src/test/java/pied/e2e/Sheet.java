@@ -86,6 +86,7 @@ final class Sheet {
         "localStorage.getItem('pied.large') ?? localStorage.setItem('pied.large', '[\""
             + String.join("\",\"", large)
             + "\"]');"
+            + "localStorage.getItem('pied.snaps') ?? localStorage.setItem('pied.snaps', 'off');"
             + "localStorage.getItem('pied.strip') ?? localStorage.setItem('pied.strip', 'folded')");
   }
 

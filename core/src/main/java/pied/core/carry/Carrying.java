@@ -1,6 +1,7 @@
 package pied.core.carry;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -76,7 +77,9 @@ public final class Carrying {
   private String place = "";
   private int levels = 1;
   private String stopped = "";
+  private String over = "";
   private String refused = "";
+  private final List<Snaps.Held> found = new ArrayList<>();
   private final List<Snap> snaps = new ArrayList<>();
 
   private Carrying(Space space, Question q, LengthUnit unit) {
@@ -169,16 +172,18 @@ public final class Carrying {
     }
     List<Piece> pieces = placed(at);
     Piece now = pieces.get(pieces.size() - 1);
+    List<Measure> measures = measures(now);
+    String where = over.isEmpty() ? place : place + ", overlapping " + over;
     return new Answer(
         pieces,
         lead.id(),
         on,
-        place,
+        where,
         levels,
         now.pose().apply(grip),
         fresh ? null : lead.pose().apply(grip),
         way(),
-        measures(now),
+        measures,
         List.copyOf(snaps),
         stopped,
         refused);
@@ -484,7 +489,6 @@ public final class Carrying {
     Vec v = Pose.of(Vec.ZERO, turn).direct(new Vec(0, 0, 1));
     boolean onWall = article.mounting() == Mounting.WALL;
     boolean level = lean.by() == 0;
-    List<Snaps.Held> found = new ArrayList<>();
     boolean alongU = kept == null || Math.abs(kept.dot(u)) > 1 - 1e-9;
     boolean alongV = kept == null || Math.abs(kept.dot(v)) > 1 - 1e-9;
     if (alongU) {
@@ -509,7 +513,6 @@ public final class Carrying {
         found.add(up);
       }
     }
-    say(found);
   }
 
   private Piece now() {
@@ -528,8 +531,14 @@ public final class Carrying {
     return h;
   }
 
-  private void say(List<Snaps.Held> found) {
-    List<Snaps.Held> all = found.stream().filter(h -> h != null).toList();
+  /**
+   * What held it and still is so: stopping may have come in between, or one hold undone another.
+   */
+  private void say(Map<Side, Double> distances) {
+    List<Snaps.Held> all =
+        found.stream()
+            .filter(h -> h != null && so(h, h.low(), distances) && so(h, h.high(), distances))
+            .toList();
     if (all.size() == 2 && all.stream().allMatch(h -> h.wall() != null)) {
       List<String> walls = all.stream().map(Snaps.Held::wall).sorted().toList();
       String words = "in the corner of walls " + walls.get(0) + " and " + walls.get(1);
@@ -539,6 +548,10 @@ public final class Carrying {
     for (Snaps.Held h : all) {
       snaps.add(new Snap(h.words(), h.from(), h.to()));
     }
+  }
+
+  private static boolean so(Snaps.Held h, Side side, Map<Side, Double> distances) {
+    return side == null || Math.abs(distances.getOrDefault(side, FAR) - h.gap()) < Resting.CONTACT;
   }
 
   // ---- a number that was typed
@@ -629,8 +642,7 @@ public final class Carrying {
       }
     }
     if (at.minus(wanted).length() > 3 * Resting.CONTACT && !stopped.isEmpty()) {
-      snaps.removeIf(
-          s -> !s.words().startsWith("against") && !s.words().startsWith("in the corner"));
+      found.removeIf(h -> h != null && h.low() == null); // the lines it was held in are left
     }
   }
 
@@ -722,6 +734,7 @@ public final class Carrying {
 
   private List<Measure> measures(Piece now) {
     List<Measure> all = new ArrayList<>();
+    Map<Side, Double> distances = new EnumMap<>(Side.class);
     Vec way = way();
     if (way != null) {
       double moved = at.minus(lead.at()).dot(way);
@@ -730,6 +743,12 @@ public final class Carrying {
     }
     for (Side side : ROUND) {
       Reach r = Reach.of(space, now, side, own, FAR);
+      if (r != null) {
+        distances.put(side, r.distance());
+        if (r.distance() < -Resting.CONTACT && over.isEmpty()) {
+          over = r.toName();
+        }
+      }
       if (r != null && !(article.mounting() == Mounting.WALL && side == Side.back)) {
         all.add(
             new Measure(
@@ -741,6 +760,7 @@ public final class Carrying {
                 r.toPoint()));
       }
     }
+    say(distances);
     double top = now.at().y() + now.size().height();
     all.add(new Measure("underside", at.y(), unit.fine(at.y()), "underside", null, null));
     all.add(new Measure("upperside", top, unit.fine(top), "top", null, null));

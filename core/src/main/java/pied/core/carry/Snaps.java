@@ -66,8 +66,19 @@ final class Snaps {
    * @param by how far it is moved along the direction, metres
    * @param rank the lower the firmer
    * @param wall the wall it stands against, or null
+   * @param low the side whose distance must be {@code gap} for this to be true; null for none
+   * @param high likewise
    */
-  record Held(double by, int rank, String words, Vec from, Vec to, String wall) {
+  record Held(
+      double by,
+      int rank,
+      String words,
+      Vec from,
+      Vec to,
+      String wall,
+      Side low,
+      Side high,
+      double gap) {
     double weight(double near) {
       return Math.abs(by) + rank * RANK * near;
     }
@@ -123,7 +134,17 @@ final class Snaps {
   private void add(
       List<Held> all, double by, int rank, String words, Vec from, Vec to, String wall) {
     if (Math.abs(by) <= near) {
-      all.add(new Held(by, rank, words, from, to, wall));
+      all.add(new Held(by, rank, words, from, to, wall, null, null, 0));
+    }
+  }
+
+  /** Adds what holds only as long as the distance on a side, or on two, is this. */
+  private void gap(
+      List<Held> all, double by, int rank, String words, Reach r, Vec to, Side other, double gap) {
+    if (Math.abs(by) <= near) {
+      String wall = gap == 0 ? wall(r.to()) : null;
+      Vec from = gap == 0 ? null : r.fromPoint();
+      all.add(new Held(by, rank, words, from, gap == 0 ? null : to, wall, r.side(), other, gap));
     }
   }
 
@@ -135,8 +156,7 @@ final class Snaps {
     for (Reach r : new Reach[] {a, b}) {
       if (r != null) {
         double sign = r == b ? 1 : -1;
-        String wall = wall(r.to());
-        add(all, sign * r.distance(), 0, "against " + r.toName(), null, null, wall);
+        gap(all, sign * r.distance(), 0, "against " + r.toName(), r, null, null, 0);
         clearance(all, r, sign);
         if (space.has(r.to())) {
           sameGap(all, r, sign);
@@ -145,14 +165,8 @@ final class Snaps {
     }
     if (a != null && b != null && a.distance() > 0 && b.distance() > 0) {
       double gap = (a.distance() + b.distance()) / 2;
-      add(
-          all,
-          gap - a.distance(),
-          3,
-          unit.fine(gap) + " to both sides",
-          a.toPoint(),
-          b.toPoint(),
-          null);
+      String words = "the same to both sides, " + unit.fine(gap);
+      gap(all, gap - a.distance(), 3, words, a, b.toPoint(), high, gap);
     }
   }
 
@@ -164,16 +178,9 @@ final class Snaps {
 
   private void clearance(List<Held> all, Reach r, double sign) {
     for (Clearance c : space.article(piece).clearances()) {
-      boolean this_ = c.side().equals(r.side().name()) || c.side().equals("around");
-      if (this_) {
-        add(
-            all,
-            sign * (r.distance() - c.free()),
-            2,
-            unit.fine(c.free()) + " clear " + c.why(),
-            r.fromPoint(),
-            r.toPoint(),
-            null);
+      if (c.side().equals(r.side().name()) || c.side().equals("around")) {
+        String words = unit.fine(c.free()) + " clear " + c.why();
+        gap(all, sign * (r.distance() - c.free()), 2, words, r, r.toPoint(), null, c.free());
       }
     }
   }
@@ -189,14 +196,9 @@ final class Snaps {
         both.addAll(space.carriedBy(n.id()));
         Reach next = Reach.of(space, n, s, both, AROUND);
         if (next != null && space.has(next.to()) && next.distance() > 0.005) {
-          add(
-              all,
-              sign * (r.distance() - next.distance()),
-              3,
-              unit.fine(next.distance()) + " from " + n.name() + ", as that from " + next.toName(),
-              r.fromPoint(),
-              next.toPoint(),
-              null);
+          double g = next.distance();
+          String words = unit.fine(g) + " from " + n.name() + ", as that from " + next.toName();
+          gap(all, sign * (r.distance() - g), 3, words, r, next.toPoint(), null, g);
         }
       }
     }

@@ -257,6 +257,19 @@ public final class Answers {
       String said,
       @Nullable String article) {}
 
+  /** A question of one who carries something; the newest answer counts. */
+  public record CarryQuestion(long ask, String unit, pied.core.carry.Question carry) {}
+
+  /**
+   * What is answered.
+   *
+   * @param carry null if the question was refused as a whole
+   */
+  public record CarryAnswer(long answer, @Nullable pied.core.carry.Answer carry, String refused) {}
+
+  /** What somebody else carries in the same space; empty once it is put down. */
+  public record Carried(String carrier, List<Piece> carried) {}
+
   /** All snags. */
   public record Snags(List<Snag> snags) {}
 

@@ -1,26 +1,39 @@
 package pied.server.live;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.server.ServerHttpRequest;
 import org.springframework.web.socket.CloseStatus;
 import org.springframework.web.socket.TextMessage;
+import org.springframework.web.socket.WebSocketExtension;
 import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.config.annotation.EnableWebSocket;
 import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
 import org.springframework.web.socket.handler.ConcurrentWebSocketSessionDecorator;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
+import org.springframework.web.socket.server.support.DefaultHandshakeHandler;
+import pied.core.Refusal;
+import pied.core.carry.Answer;
+import pied.core.carry.Carrying;
+import pied.core.carry.Question;
+import pied.core.piece.Piece;
+import pied.core.units.LengthUnit;
+import pied.server.api.Answers.Carried;
+import pied.server.api.Answers.CarryAnswer;
 import pied.server.api.Answers.Changed;
 import pied.server.store.SpaceStore;
 
-/** Sends every change of a space to all who look at it. */
+/** Sends every change of a space to all who look at it, and answers those who carry something. */
 @Configuration
 @EnableWebSocket
 class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
@@ -43,7 +56,78 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   @Override
   public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
     // foreign origins are turned away by the gatekeeper before they come here
-    registry.addHandler(this, PATH + "*").setAllowedOriginPatterns("*");
+    registry
+        .addHandler(this, PATH + "*")
+        .setAllowedOriginPatterns("*")
+        .setHandshakeHandler(new Plain());
+  }
+
+  /** Refuses per-message compression, which doubles the way there and back of short messages. */
+  private static final class Plain extends DefaultHandshakeHandler {
+    @Override
+    protected List<WebSocketExtension> filterRequestedExtensions(
+        ServerHttpRequest request,
+        List<WebSocketExtension> requested,
+        List<WebSocketExtension> supported) {
+      return List.of();
+    }
+  }
+
+  @Override
+  protected void handleTextMessage(WebSocketSession session, TextMessage message)
+      throws IOException {
+    WebSocketSession own = safe.get(session.getId());
+    if (own == null) {
+      return;
+    }
+    long number = 0;
+    CarryAnswer answer;
+    try {
+      JsonNode asked = json.readTree(message.getPayload());
+      number = asked.path("ask").asLong();
+      if (asked.path("carry").isMissingNode()) { // it was put down or given up
+        others(session, List.of());
+        return;
+      }
+      Question q = json.treeToValue(asked.get("carry"), Question.class);
+      LengthUnit unit = LengthUnit.of(asked.path("unit").asText("m"));
+      Answer found = Carrying.answer(store.space(space(session)), q, unit);
+      answer = new CarryAnswer(number, found, "");
+      others(session, found.pieces());
+    } catch (Refusal e) {
+      answer = new CarryAnswer(number, null, e.getMessage());
+    } catch (JsonProcessingException e) {
+      answer = new CarryAnswer(number, null, refusal(e));
+    }
+    own.sendMessage(new TextMessage(json.writeValueAsString(answer)));
+  }
+
+  private static String refusal(JsonProcessingException e) {
+    for (Throwable t = e; t != null; t = t.getCause()) {
+      if (t instanceof Refusal r) {
+        return r.getMessage();
+      }
+    }
+    return "The question cannot be read.";
+  }
+
+  /** Shows others what is carried here. */
+  private void others(WebSocketSession session, List<Piece> pieces) {
+    Set<WebSocketSession> all = looking.getOrDefault(space(session), Set.of());
+    if (all.size() < 2) {
+      return;
+    }
+    try {
+      TextMessage message =
+          new TextMessage(json.writeValueAsString(new Carried(session.getId(), pieces)));
+      for (WebSocketSession other : all) {
+        if (!other.getId().equals(session.getId())) {
+          send(other, message);
+        }
+      }
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   @Override
@@ -67,6 +151,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     WebSocketSession own = safe.remove(session.getId());
     Set<WebSocketSession> all = looking.get(space(session));
     if (own != null && all != null) {
+      others(session, List.of());
       all.remove(own);
     }
   }

@@ -1,0 +1,257 @@
+package pied.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.BoundingBox;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import pied.e2e.Sheet.Studio;
+
+/** Picking up, travelling with free hands, putting down; in a room of 6 × 4 m. */
+class CarryTest {
+  private static final Offset<Double> TOUCH = within(1e-4);
+
+  private final PiedProcess pied = Studio.PIED;
+  private Sheet sheet;
+  private String room;
+
+  @AfterEach
+  void close() {
+    if (sheet != null) {
+      sheet.close();
+    }
+  }
+
+  private void open(String name, String... large) {
+    room = pied.newRoom(name);
+    sheet = new Sheet(room, large);
+  }
+
+  private void put(String id, String article, double x, double z) {
+    pied.post(
+        "/api/spaces/" + room + "/edits",
+        "{\"edits\":[{\"do\":\"place\",\"piece\":\""
+            + id
+            + "\",\"article\":\""
+            + article
+            + "\",\"at\":{\"x\":"
+            + x
+            + ",\"z\":"
+            + z
+            + "}}]}");
+    sheet.page.waitForSelector("[data-testid=plan] [data-piece='" + id + "'] path");
+  }
+
+  private JsonNode piece(String id) {
+    for (JsonNode p : pied.space(room).get("pieces")) {
+      if (p.get("id").asText().equals(id)) {
+        return p;
+      }
+    }
+    throw new AssertionError("no " + id);
+  }
+
+  private double at(String id, String way) {
+    return piece(id).at("/at/" + way).asDouble();
+  }
+
+  private double size(String id, String way) {
+    return piece(id).at("/size/" + way).asDouble();
+  }
+
+  private Locator carry() {
+    return sheet.page.getByTestId("carry");
+  }
+
+  /** Selects a piece in the schedule, and picks it up with a click. */
+  private void pickUp(String name, double x, double z) {
+    sheet.schedule(name);
+    assertThat(sheet.caption()).containsText(name + " — ");
+    double[] p = sheet.onPlan(x, z);
+    sheet.page.mouse().click(p[0], p[1]);
+    assertThat(carry()).isVisible();
+  }
+
+  private void moveTo(double x, double z) {
+    double[] p = sheet.onPlan(x, z);
+    sheet.page.mouse().move(p[0], p[1]);
+  }
+
+  private void click() {
+    sheet.page.mouse().down();
+    sheet.page.mouse().up();
+    assertThat(carry()).not().isVisible();
+    sheet.saved();
+  }
+
+  private void snapsOn() {
+    sheet.page.keyboard().press("j");
+  }
+
+  @Test
+  void intoACornerByTwoSnapsAndStoppedAtAWall() {
+    open("Corner", "plan");
+    put("s", "sideboard", 3, 2);
+    snapsOn();
+    pickUp("Oak sideboard", 3, 2);
+    moveTo(0.85, 0.27);
+    assertThat(sheet.page.getByTestId("snaps")).hasText("in the corner of walls A and D. ");
+    click();
+    assertThat(at("s", "x")).isCloseTo(size("s", "width") / 2, TOUCH);
+    assertThat(at("s", "z")).isCloseTo(size("s", "depth") / 2, TOUCH);
+    // carried on into the wall it stops there and slides along
+    pickUp("Oak sideboard", at("s", "x"), at("s", "z"));
+    moveTo(4, -0.2);
+    assertThat(carry()).containsText("Stopped by");
+    click();
+    assertThat(at("s", "z")).isCloseTo(size("s", "depth") / 2, within(0.03));
+    assertThat(pied.reach(room, "s", "back")).isCloseTo(0, TOUCH);
+    assertThat(at("s", "x")).isCloseTo(4, within(0.05));
+  }
+
+  @Test
+  void aNumberIsTypedAndTypedAgainAndGivenUp() {
+    open("Numbers", "plan");
+    put("s", "stool", 2, 2);
+    pickUp("Stool", 2, 2);
+    moveTo(2.6, 2.02);
+    assertThat(carry().locator("[data-slot=moved]")).not().hasText("0.00");
+    sheet.page.keyboard().type("0.85");
+    assertThat(carry().locator("[data-slot=moved]")).hasText("0.85");
+    sheet.page.keyboard().press("Backspace");
+    sheet.page.keyboard().press("Backspace");
+    sheet.page.keyboard().press("Backspace");
+    sheet.page.keyboard().press("Backspace");
+    sheet.page.keyboard().type("1.10");
+    assertThat(carry().locator("[data-slot=moved]")).hasText("1.10");
+    sheet.page.keyboard().press("Enter");
+    sheet.page.waitForCondition(() -> at("s", "x") > 3);
+    assertThat(at("s", "x")).isCloseTo(3.1, TOUCH);
+    assertThat(at("s", "z")).isCloseTo(2, TOUCH);
+    // a distance to a wall: Tab to it
+    pickUp("Stool", 3.1, 2);
+    moveTo(4, 2);
+    assertThat(carry().locator("[data-slot=right]")).isVisible();
+    sheet.page.keyboard().press("Tab");
+    sheet.page.keyboard().press("Tab");
+    sheet.page.keyboard().type("0.4");
+    assertThat(carry().locator("[data-slot=right]")).hasText("0.4");
+    sheet.page.keyboard().press("Enter");
+    sheet.page.waitForCondition(() -> at("s", "x") > 4.5);
+    assertThat(pied.reach(room, "s", "right")).isCloseTo(0.4, TOUCH);
+    // given up: back where it was
+    double x = at("s", "x");
+    pickUp("Stool", x, 2);
+    moveTo(2, 3);
+    assertThat(carry()).containsText("moved");
+    sheet.page.keyboard().press("Escape");
+    assertThat(carry()).not().isVisible();
+    assertThat(sheet.caption()).containsText("Stool");
+    assertThat(at("s", "x")).isEqualTo(x);
+  }
+
+  @Test
+  void aClockGoesOntoTheMiddleBoardOfAShelfOnThePlan() {
+    open("Shelf", "plan");
+    put("f", "open-shelf", 3, 0.16);
+    put("k", "jar", 1, 3);
+    pickUp("Storage jar", 1, 3);
+    moveTo(3.2, 0.16);
+    assertThat(carry()).containsText("surfaces here");
+    for (int i = 0; i < 3; i++) {
+      sheet.page.keyboard().press("PageDown");
+    }
+    assertThat(carry()).containsText("on Open shelf, 1.");
+    click();
+    assertThat(piece("k").at("/on/id").asText()).isEqualTo("f");
+    assertThat(at("k", "y")).isBetween(0.5, 1.5);
+    assertThat(pied.reach(room, "k", "under")).isCloseTo(0, TOUCH);
+    // the shelf is carried, and takes it along
+    double off = at("k", "x") - at("f", "x");
+    double high = at("k", "y");
+    pickUp("Open shelf", 2.8, 0.16);
+    moveTo(4, 2);
+    click();
+    assertThat(at("f", "z")).isGreaterThan(1);
+    assertThat(at("k", "x") - at("f", "x")).isCloseTo(off, TOUCH);
+    assertThat(at("k", "y")).isCloseTo(high, TOUCH);
+  }
+
+  @Test
+  void inTheSetViewTheViewIsTurnedInMidCarry() {
+    open("Set view", "plan", "set");
+    put("t", "cafe-table", 4.5, 1.5);
+    put("v", "vase", 1, 3);
+    pickUp("Vase", 1, 3);
+    BoundingBox set = sheet.page.getByTestId("set").boundingBox();
+    double x = set.x + set.width / 2;
+    double y = set.y + set.height / 2;
+    sheet.page.mouse().move(x, y);
+    assertThat(carry()).containsText("moved");
+    // press and move turns the view; what is carried stays in hand
+    sheet.page.mouse().down();
+    sheet
+        .page
+        .mouse()
+        .move(x + 60, y, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(3));
+    sheet.page.mouse().up();
+    assertThat(carry()).isVisible();
+    // back on the plan, onto the table
+    moveTo(4.5, 1.5);
+    assertThat(carry()).containsText("on Round café table");
+    click();
+    assertThat(piece("v").at("/on/id").asText()).isEqualTo("t");
+    assertThat(at("v", "y")).isCloseTo(size("t", "height"), TOUCH);
+  }
+
+  @Test
+  void aPictureAtAnExactHeightInTheElevation() {
+    open("Picture", "plan", "wall:A");
+    put("p", "picture-frame", 2, 0.1);
+    sheet.clickPlan(2, 0.01);
+    assertThat(sheet.caption()).containsText("on wall A");
+    double middle = at("p", "y") + size("p", "height") / 2;
+    double[] from = sheet.onElevation(2, middle);
+    sheet.page.mouse().click(from[0], from[1]);
+    assertThat(carry()).isVisible();
+    double[] to = sheet.onElevation(4, 1.2);
+    sheet.page.mouse().move(to[0], to[1]);
+    assertThat(carry()).containsText("moved");
+    for (int i = 0; i < 6; i++) { // through the distances to that of its top
+      if (carry().locator("[data-slot=upperside]").getAttribute("data-focus") != null) {
+        break;
+      }
+      sheet.page.keyboard().press("Tab");
+    }
+    sheet.page.keyboard().type("1.85");
+    assertThat(carry().locator("[data-slot=upperside]")).hasText("1.85");
+    sheet.page.keyboard().press("Enter");
+    sheet.page.waitForCondition(() -> Math.abs(at("p", "x") - 2) > 1);
+    assertThat(at("p", "y") + size("p", "height")).isCloseTo(1.85, TOUCH);
+    assertThat(piece("p").at("/on/kind").asText()).isEqualTo("wall");
+  }
+
+  @Test
+  void anotherWindowSeesWhatIsCarried() {
+    open("Seen", "plan");
+    put("s", "stool", 2, 2);
+    Sheet other = Sheet.planOf(room);
+    try {
+      pickUp("Stool", 2, 2);
+      moveTo(4, 3);
+      Locator seen = other.page.locator("[data-testid=plan] [data-piece=s]");
+      assertThat(seen)
+          .hasAttribute("transform", java.util.regex.Pattern.compile("translate\\((3.9|4)"));
+      sheet.page.keyboard().press("Escape");
+      assertThat(seen)
+          .hasAttribute("transform", java.util.regex.Pattern.compile("translate\\(2 2\\)"));
+    } finally {
+      other.close();
+    }
+  }
+}

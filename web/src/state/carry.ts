@@ -1,0 +1,304 @@
+import { create } from "zustand";
+import type { Carry, CarryAnswer, CarryAsk, CarryKeep, Phrase, ReachView, Side, Vec } from "../api/types.gen";
+import { send, onAnswer, onOpen } from "./live";
+import { note } from "./shelf";
+import { useSheet } from "./sheet";
+
+/** Where the pointer is, and how near something holds there, metres. */
+export type Pointer = { near: number } & (
+  { at: { x: number; z: number } } | { ray: { from: Vec; along: Vec }; level?: boolean }
+);
+
+/** What is in the hand: pieces of the space, the lead last; or a new piece of an article. */
+export interface InHand {
+  pieces: string[];
+  article: string | null;
+  picked: Vec | null;
+  copy: boolean;
+  turn: number;
+  keep: CarryKeep | null;
+  against: Side | null;
+  each: boolean;
+  down: number;
+}
+
+interface CarryState {
+  hand: InHand | null;
+  pointer: Pointer | null;
+  /** Whether it goes through things, as long as the key is held. */
+  free: boolean;
+  answer: Carry | null;
+  /** A number being typed, and what was typed before. */
+  typing: string;
+  typed: CarryAsk["typed"] | null;
+  /** The measure a number goes to. */
+  focus: string;
+  /** Whether anything holds at all. */
+  snaps: boolean;
+}
+
+const SNAPS = "pied.snaps";
+
+const REST = {
+  hand: null,
+  pointer: null,
+  free: false,
+  answer: null,
+  typing: "",
+  typed: null,
+  focus: "moved",
+};
+
+export const useCarry = create<CarryState>(() => ({
+  ...REST,
+  snaps: localStorage.getItem(SNAPS) !== "off",
+}));
+
+// ---- the conversation: one question is on its way at a time, and the newest pointer wins
+
+let number = 0;
+let asked = 0;
+let wanted = false;
+
+/** The question as it stands now, or null without a pointer. */
+function question(): CarryAsk | null {
+  const { hand, pointer, free, typed, snaps } = useCarry.getState();
+  if (!hand || !pointer) return null;
+  const { near, ...where } = pointer;
+  return {
+    level: false,
+    ...where,
+    pieces: hand.article ? undefined : hand.pieces,
+    article: hand.article ?? undefined,
+    copy: hand.copy,
+    picked: hand.picked ?? undefined,
+    down: hand.down,
+    near: snaps && !free ? near : 0,
+    free,
+    each: hand.each,
+    against: hand.against ?? undefined,
+    keep: hand.keep ?? undefined,
+    turn: hand.turn,
+    typed: typed ?? undefined,
+  };
+}
+
+function ask() {
+  wanted = true;
+  if (asked === 0) next();
+}
+
+function next() {
+  wanted = false;
+  const carry = question();
+  if (!carry) return;
+  asked = ++number;
+  if (!send({ ask: asked, unit: useSheet.getState().unit, carry })) asked = 0;
+}
+
+onOpen(() => {
+  asked = 0; // what was on its way is lost
+  if (useCarry.getState().hand) ask();
+});
+
+onAnswer((message: CarryAnswer) => {
+  if (message.answer !== asked) return;
+  asked = 0;
+  if (useCarry.getState().hand) {
+    const answer = message.carry ?? null;
+    useCarry.setState({ answer });
+    const why = message.refused || answer?.refused || "";
+    const text = { kind: "text", text: why } as Phrase;
+    useSheet.getState().show(answer?.pieces ?? [], {
+      reach: answer ? reaches(answer) : [],
+      caption: why ? [text] : [],
+      refused: why !== "",
+    });
+  }
+  if (wanted) next();
+});
+
+const SIDES = ["left", "right", "front", "back"];
+
+/** The distances as the drawings show them. */
+function reaches(answer: Carry): ReachView[] {
+  return answer.measures
+    .filter((m) => SIDES.includes(m.slot) && m.from && m.to)
+    .map((m) => ({
+      side: m.slot as Side,
+      distance: m.value,
+      text: m.text,
+      to: "",
+      toName: m.words,
+      fromPoint: m.from!,
+      toPoint: m.to!,
+    }));
+}
+
+// ---- what one does
+
+function begin(hand: Partial<InHand>) {
+  useCarry.setState({
+    ...REST,
+    focus: hand.article ? "left" : "moved",
+    hand: {
+      pieces: [],
+      article: null,
+      picked: null,
+      copy: false,
+      turn: 0,
+      keep: null,
+      against: null,
+      each: false,
+      down: 0,
+      ...hand,
+    },
+  });
+}
+
+/** Picks up what is selected, the lead by the mark nearest to a point of the space. */
+export function pickUp(picked: Vec | null, copy = false) {
+  const { selection, part } = useSheet.getState();
+  if (selection.length === 0 || part) return;
+  begin({ pieces: selection, picked, copy });
+}
+
+/** The pointer is there. */
+export function pointCarry(pointer: Pointer, free: boolean) {
+  const s = useCarry.getState();
+  if (!s.hand) return;
+  // what was typed stays until it is put down or given up
+  useCarry.setState(s.typed ? { free } : { pointer, free });
+  ask();
+}
+
+function change(hand: Partial<InHand>) {
+  const s = useCarry.getState();
+  if (!s.hand) return;
+  useCarry.setState({ hand: { ...s.hand, ...hand } });
+  ask();
+}
+
+/** Has it back where it was. */
+export function dropCarry() {
+  if (!useCarry.getState().hand) return;
+  useCarry.setState(REST);
+  send({ ask: 0 });
+  useSheet.getState().show([], null);
+}
+
+/** Puts it down where the pointer is; with {@code more}, another one is in hand at once. */
+export async function putDownCarry(more: boolean) {
+  const { hand, typed, typing } = useCarry.getState();
+  if (typing && !typed) apply();
+  const carry = question();
+  const sheet = useSheet.getState();
+  if (!hand || !carry) return;
+  const before = new Set(sheet.pieces.keys());
+  const placing = sheet.placing;
+  useCarry.setState(REST);
+  send({ ask: 0 });
+  const changed = await sheet.edit([{ do: "putDown", carry }]);
+  useSheet.getState().show([], null);
+  if (!changed) {
+    // refused: it is still in hand
+    useCarry.setState({ hand, pointer: { ...carry, near: carry.near } as Pointer });
+    return;
+  }
+  const made = changed.changed.filter((p) => !before.has(p.id));
+  if (hand.article) {
+    const one = made.find((p) => p.article === hand.article);
+    if (placing) note(placing.article.id);
+    if (more) begin({ article: hand.article, turn: hand.turn });
+    else useSheet.getState().place(null);
+    if (one) useSheet.getState().select([one.id]);
+  } else if (hand.copy) {
+    const tops = hand.pieces.map((id) => sheet.pieces.get(id)?.article);
+    const ids = made.filter((p) => tops.includes(p.article)).map((p) => p.id);
+    if (ids.length > 0) useSheet.getState().select(ids);
+    if (more) begin({ ...hand, pieces: hand.pieces });
+  }
+}
+
+// a card of the catalog, or what is put back
+useSheet.subscribe((s, before) => {
+  if (s.placing === before.placing) return;
+  const hand = useCarry.getState().hand;
+  if (!s.placing) {
+    if (hand?.article) dropCarry();
+  } else if (hand?.article === s.placing.article.id) {
+    change({ turn: s.placing.turn });
+  } else {
+    begin({ article: s.placing.article.id, turn: s.placing.turn });
+  }
+});
+
+/** Takes what was typed for the measure in focus. */
+function apply() {
+  const { typing, focus, answer } = useCarry.getState();
+  const way = focus === "moved" ? answer?.way : undefined;
+  useCarry.setState({ typed: typing ? { slot: focus, text: typing, way } : null });
+  ask();
+}
+
+const KEEPS: (CarryKeep | null)[] = [null, "along", "away", "across", "deep", "height"];
+const AGAINST: (Side | null)[] = [null, "under", "back", "top", "left", "right", "front"];
+
+const after = <T>(all: T[], now: T) => all[(all.indexOf(now) + 1) % all.length];
+
+/** The keys while something is carried; whether this was one. */
+export function carryKey(e: KeyboardEvent): boolean {
+  const s = useCarry.getState();
+  const { hand, answer } = s;
+  if (!hand || e.ctrlKey || e.metaKey) return false;
+  if (/^[0-9.,+*'"=/-]$/.test(e.key) || (s.typing && /^[ a-z%]$/.test(e.key))) {
+    e.preventDefault();
+    useCarry.setState({ typing: (s.typed && !s.typing ? "" : s.typing) + e.key });
+    apply();
+    return true;
+  }
+  const slots = answer?.measures.map((m) => m.slot) ?? [];
+  const keys: Record<string, () => void> = {
+    Escape: () => {
+      if (s.typing || s.typed) {
+        useCarry.setState({ typing: "", typed: null });
+        ask();
+      } else {
+        dropCarry();
+        useSheet.getState().place(null);
+      }
+    },
+    Backspace: () => {
+      useCarry.setState({ typing: s.typing.slice(0, -1) });
+      apply();
+    },
+    Tab: () => {
+      useCarry.setState({ focus: after(slots, s.focus) ?? "moved", typing: "" });
+    },
+    Enter: () => void putDownCarry(e.shiftKey),
+    " ": () => void putDownCarry(e.shiftKey),
+    t: () => change({ turn: (hand.turn + 45) % 360 }),
+    T: () => change({ turn: (hand.turn + 315) % 360 }),
+    r: () => change({ turn: (hand.turn + 5) % 360 }),
+    R: () => change({ turn: (hand.turn + 355) % 360 }),
+    k: () => change({ keep: after(KEEPS, hand.keep) }),
+    u: () => change({ against: after(AGAINST, hand.against) }),
+    e: () => change({ each: !hand.each }),
+    c: () => hand.article === null && change({ copy: !hand.copy }),
+    PageDown: () => change({ down: Math.min(hand.down + 1, (answer?.levels ?? 1) - 1) }),
+    PageUp: () => change({ down: Math.max(0, hand.down - 1) }),
+    j: toggleSnaps,
+  };
+  if (!keys[e.key]) return false;
+  e.preventDefault();
+  keys[e.key]();
+  return true;
+}
+
+/** Whether things hold what is near them. */
+export function toggleSnaps() {
+  const snaps = !useCarry.getState().snaps;
+  localStorage.setItem(SNAPS, snaps ? "on" : "off");
+  useCarry.setState({ snaps });
+  ask();
+}
