@@ -79,6 +79,7 @@ public final class Carrying {
   private String stopped = "";
   private String over = "";
   private String refused = "";
+  private final Distances distances;
   private final List<Snaps.Held> found = new ArrayList<>();
   private final List<Snap> snaps = new ArrayList<>();
 
@@ -100,6 +101,7 @@ public final class Carrying {
     grip = q.picked() == null ? Vec.ZERO : mark(lead.pose().unapply(q.picked()), lead.size());
     resting = new Resting(space, article, lead.size(), lead.lean(), own);
     surfaces = new Surfaces(space, article, own);
+    distances = new Distances(space, own);
   }
 
   /**
@@ -163,7 +165,6 @@ public final class Carrying {
       aim();
       if (q.against() == null) {
         keep();
-        hold();
         typed();
         stop();
       }
@@ -520,7 +521,8 @@ public final class Carrying {
   }
 
   private Snaps snaps(Piece piece) {
-    return new Snaps(space, piece, own, q.near(), unit);
+    distances.at(piece);
+    return new Snaps(space, piece, own, q.near(), unit, distances);
   }
 
   private Snaps.Held held(Vec axis, double half, Side low, Side high) {
@@ -621,27 +623,33 @@ public final class Carrying {
     if (article.mounting() == Mounting.OPENING) {
       return;
     }
-    Vec wanted = at;
     boolean stands = article.mounting() == Mounting.STANDS;
     boolean rests = stands && !raised && q.keep() != Keep.height;
     boolean stops = !q.free() && !exactly;
     if (stops) {
       push(stands ? carrier : null);
     }
+    Vec pushed = at;
+    hold();
+    Vec heldAt = at;
+    if (stops && !at.equals(pushed)) {
+      push(stands ? carrier : null);
+    }
+    Vec held = at;
     if (rests && !rest(!stops) && stops) {
       // it has no room in its carrier here, but perhaps a little aside
       String low = refused;
       On meant = on;
-      at = wanted.plus(new Vec(0, 2 * Resting.CONTACT, 0));
+      at = held.plus(new Vec(0, 2 * Resting.CONTACT, 0));
       refused = "";
       push(null);
       if (!rest(false) || !on.equals(meant)) {
-        at = wanted;
+        at = held;
         on = meant;
         refused = low;
       }
     }
-    if (at.minus(wanted).length() > 3 * Resting.CONTACT && !stopped.isEmpty()) {
+    if (level(at.minus(heldAt)).length() > 3 * Resting.CONTACT) {
       found.removeIf(h -> h != null && h.low() == null); // the lines it was held in are left
     }
   }
@@ -734,7 +742,8 @@ public final class Carrying {
 
   private List<Measure> measures(Piece now) {
     List<Measure> all = new ArrayList<>();
-    Map<Side, Double> distances = new EnumMap<>(Side.class);
+    Map<Side, Double> found = new EnumMap<>(Side.class);
+    distances.at(now);
     Vec way = way();
     if (way != null) {
       double moved = at.minus(lead.at()).dot(way);
@@ -742,9 +751,9 @@ public final class Carrying {
       all.add(new Measure("moved", moved, unit.fine(moved), "moved", from, from.along(way, moved)));
     }
     for (Side side : ROUND) {
-      Reach r = Reach.of(space, now, side, own, FAR);
+      Reach r = distances.of(side);
       if (r != null) {
-        distances.put(side, r.distance());
+        found.put(side, r.distance());
         if (r.distance() < -Resting.CONTACT && over.isEmpty()) {
           over = r.toName();
         }
@@ -760,7 +769,7 @@ public final class Carrying {
                 r.toPoint()));
       }
     }
-    say(distances);
+    say(found);
     double top = now.at().y() + now.size().height();
     all.add(new Measure("underside", at.y(), unit.fine(at.y()), "underside", null, null));
     all.add(new Measure("upperside", top, unit.fine(top), "top", null, null));

@@ -2,6 +2,7 @@ package pied.core.carry;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -38,6 +39,7 @@ final class Snaps {
   private final Set<String> own;
   private final double near;
   private final LengthUnit unit;
+  private final Distances distances;
   private final List<Piece> neighbours = new ArrayList<>();
 
   /**
@@ -45,8 +47,15 @@ final class Snaps {
    * @param own pieces that do not count
    * @param near how near, metres
    */
-  Snaps(Space space, Piece piece, Set<String> own, double near, LengthUnit unit) {
+  Snaps(
+      Space space,
+      Piece piece,
+      Set<String> own,
+      double near,
+      LengthUnit unit,
+      Distances distances) {
     this.space = space;
+    this.distances = distances;
     this.piece = piece;
     this.own = own;
     this.near = near;
@@ -151,14 +160,14 @@ final class Snaps {
   // ---- what it touches
 
   private void touching(List<Held> all, Side low, Side high) {
-    Reach a = Reach.of(space, piece, low, own, AROUND);
-    Reach b = Reach.of(space, piece, high, own, AROUND);
+    Reach a = distances.of(low);
+    Reach b = distances.of(high);
     for (Reach r : new Reach[] {a, b}) {
       if (r != null) {
         double sign = r == b ? 1 : -1;
         gap(all, sign * r.distance(), 0, "against " + r.toName(), r, null, null, 0);
         clearance(all, r, sign);
-        if (space.has(r.to())) {
+        if (space.has(r.to()) && r.distance() > 0 && r.distance() < AROUND) {
           sameGap(all, r, sign);
         }
       }
@@ -191,10 +200,7 @@ final class Snaps {
     Vec way = piece.pose().direct(r.side().outward());
     for (Side s : Side.values()) {
       if (n.pose().direct(s.outward()).dot(way) > 1 - 1e-9) {
-        Set<String> both = new java.util.HashSet<>(own);
-        both.add(n.id());
-        both.addAll(space.carriedBy(n.id()));
-        Reach next = Reach.of(space, n, s, both, AROUND);
+        Reach next = beyond(n, s);
         if (next != null && space.has(next.to()) && next.distance() > 0.005) {
           double g = next.distance();
           String words = unit.fine(g) + " from " + n.name() + ", as that from " + next.toName();
@@ -202,6 +208,18 @@ final class Snaps {
         }
       }
     }
+  }
+
+  /** The gap of a neighbour on a side: the same for every question about this space. */
+  private Reach beyond(Piece n, Side s) {
+    return space.kept(
+        List.of("beyond", n.id(), s, own),
+        () -> {
+          Set<String> both = new HashSet<>(own);
+          both.add(n.id());
+          both.addAll(space.carriedBy(n.id()));
+          return Reach.of(space, n, s, both, AROUND);
+        });
   }
 
   // ---- lines

@@ -7,6 +7,7 @@ public final class MeshTree {
 
   final Mesh mesh;
   final BoxTree boxes;
+  private volatile BoxTree split;
 
   /** First corner and the two edges from it, nine floats a triangle, in the order of the leaves. */
   private final float[] shape;
@@ -45,6 +46,16 @@ public final class MeshTree {
       }
     }
     packed = pack(boxes);
+  }
+
+  /** The tree for walking two meshes at once, in which triangles that lie askew are split. */
+  BoxTree split() {
+    BoxTree s = split;
+    if (s == null) {
+      s = Splits.of(mesh, boxes, LEAF);
+      split = s;
+    }
+    return s;
   }
 
   private static float[] pack(BoxTree t) {

@@ -18,12 +18,81 @@ abstract class PairWalk {
   private double[] stackKey = new double[256];
   private int top;
 
+  /**
+   * Two directions at right angles to the way of a sweep, or null; and both boxes seen along it.
+   */
+  private double[] across;
+
+  private final double[] acrossA = new double[9];
+  private final double[] shadowA = new double[6];
+  private final double[] shadowB = new double[6];
+
   PairWalk(Mesh a, Pose pa, Mesh b, Pose pb) {
     ma = a;
     mb = b;
-    ta = a.tree().boxes;
-    tb = b.tree().boxes;
+    ta = a.tree().split();
+    tb = b.tree().split();
     rel = pa.within(pb);
+  }
+
+  /**
+   * One mesh moves along a direction, in the frame of the second: boxes whose shadows do not meet
+   * never matter. Unlike upright boxes, shadows do not grow when a mesh is turned.
+   */
+  final void sweeping(double dx, double dy, double dz) {
+    Vec d = new Vec(dx, dy, dz);
+    Vec n = d.cross(Math.abs(dy) < 0.9 ? Vec.UP : new Vec(1, 0, 0)).unit();
+    Vec m = d.cross(n);
+    across = new double[] {n.x(), n.y(), n.z(), m.x(), m.y(), m.z(), dx, dy, dz};
+    for (int i = 0; i < 9; i += 3) {
+      double x = across[i];
+      double y = across[i + 1];
+      double z = across[i + 2];
+      acrossA[i] = Math.abs(x * rel.m00 + y * rel.m10 + z * rel.m20);
+      acrossA[i + 1] = Math.abs(x * rel.m01 + y * rel.m11 + z * rel.m21);
+      acrossA[i + 2] = Math.abs(x * rel.m02 + y * rel.m12 + z * rel.m22);
+    }
+  }
+
+  /** Whether the shadows of the boxes at hand share nothing. */
+  private boolean apart() {
+    return Math.abs(shadowA[0] - shadowB[0]) >= shadowA[1] + shadowB[1]
+        || Math.abs(shadowA[2] - shadowB[2]) >= shadowA[3] + shadowB[3];
+  }
+
+  private double keyed() {
+    if (across == null) {
+      return key(boxA, boxB);
+    }
+    if (apart()) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double along = shadowB[4] - shadowB[5] - shadowA[4] - shadowA[5];
+    return Math.max(along, key(boxA, boxB));
+  }
+
+  /** The shadow of a box with its middle and its half extents along axes seen across. */
+  private void shadow(
+      double[] out, double cx, double cy, double cz, double hx, double hy, double hz, double[] w) {
+    for (int i = 0; i < 3; i++) {
+      int o = 3 * i;
+      out[2 * i] = across[o] * cx + across[o + 1] * cy + across[o + 2] * cz;
+      out[2 * i + 1] = Math.abs(w[o]) * hx + Math.abs(w[o + 1]) * hy + Math.abs(w[o + 2]) * hz;
+    }
+  }
+
+  /** The shadow of a triangle. */
+  private void shadow(double[] out, double[] p) {
+    for (int i = 0; i < 3; i++) {
+      int o = 3 * i;
+      double a = across[o] * p[0] + across[o + 1] * p[1] + across[o + 2] * p[2];
+      double b = across[o] * p[3] + across[o + 1] * p[4] + across[o + 2] * p[5];
+      double c = across[o] * p[6] + across[o + 1] * p[7] + across[o + 2] * p[8];
+      double lo = Math.min(a, Math.min(b, c));
+      double hi = Math.max(a, Math.max(b, c));
+      out[2 * i] = 0.5 * (lo + hi);
+      out[2 * i + 1] = 0.5 * (hi - lo);
+    }
   }
 
   /** How soon two boxes (min, max) matter; infinite for never. Smaller is opened first. */
@@ -39,7 +108,7 @@ abstract class PairWalk {
     top = 0;
     loadA(0);
     loadB(0);
-    double k = key(boxA, boxB);
+    double k = keyed();
     if (k > bound()) {
       return;
     }
@@ -72,14 +141,14 @@ abstract class PairWalk {
     double k1;
     if (first) {
       loadA(a);
-      k0 = key(boxA, boxB);
+      k0 = keyed();
       loadA(a + 1);
-      k1 = key(boxA, boxB);
+      k1 = keyed();
     } else {
       loadB(b);
-      k0 = key(boxA, boxB);
+      k0 = keyed();
       loadB(b + 1);
-      k1 = key(boxA, boxB);
+      k1 = keyed();
     }
     int a1 = first ? a + 1 : a;
     int b1 = first ? b : b + 1;
@@ -108,15 +177,21 @@ abstract class PairWalk {
       int i0 = ta.order[i];
       cornersOfA(i0);
       extent(pair.a, boxA);
+      if (across != null) {
+        shadow(shadowA, pair.a);
+      }
       loadB(b);
-      if (key(boxA, boxB) > bound()) {
+      if (keyed() > bound()) {
         continue;
       }
       for (int j = fb; j < fb + tb.count[b]; j++) {
         int j0 = tb.order[j];
         cornersOf(mb, j0, pair.b);
         extent(pair.b, boxB);
-        if (key(boxA, boxB) > bound()) {
+        if (across != null) {
+          shadow(shadowB, pair.b);
+        }
+        if (keyed() > bound()) {
           continue;
         }
         pair.edges();
@@ -176,11 +251,25 @@ abstract class PairWalk {
     boxA[3] = x + ex;
     boxA[4] = y + ey;
     boxA[5] = z + ez;
+    if (across != null) {
+      shadow(shadowA, x, y, z, hx, hy, hz, acrossA);
+    }
   }
 
   private void loadB(int n) {
     for (int k = 0; k < 6; k++) {
       boxB[k] = tb.bounds[6 * n + k];
+    }
+    if (across != null) {
+      shadow(
+          shadowB,
+          0.5 * (boxB[0] + boxB[3]),
+          0.5 * (boxB[1] + boxB[4]),
+          0.5 * (boxB[2] + boxB[5]),
+          0.5 * (boxB[3] - boxB[0]),
+          0.5 * (boxB[4] - boxB[1]),
+          0.5 * (boxB[5] - boxB[2]),
+          across);
     }
   }
 

@@ -213,6 +213,7 @@ public final class Travel {
       dx = d.x();
       dy = d.y();
       dz = d.z();
+      sweeping(dx, dy, dz);
       this.limit = Math.min(limit, FAR);
     }
 
@@ -292,6 +293,7 @@ public final class Travel {
       dx = d.x();
       dy = d.y();
       dz = d.z();
+      sweeping(dx, dy, dz);
       reached = start;
     }
 
@@ -333,6 +335,7 @@ public final class Travel {
       dx = d.x();
       dy = d.y();
       dz = d.z();
+      sweeping(dx, dy, dz);
       this.found = found;
     }
 

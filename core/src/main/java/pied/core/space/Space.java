@@ -7,7 +7,10 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
+import pied.core.Kept;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.piece.On;
@@ -18,11 +21,14 @@ import pied.core.solid.Body;
 
 /** One room with everything in it: an immutable value. */
 public final class Space {
+  private static final int KEPT = 500;
+
   private final Shell shell;
   private final Map<String, Piece> pieces;
   private final Shapes shapes;
   private final List<Body> shellBodies;
   private volatile Bodies bodies;
+  private final Map<Object, Optional<Object>> kept = Kept.latest(KEPT);
 
   public Space(Shell shell, Collection<Piece> pieces, Shapes shapes) {
     this(shell, byId(pieces), shapes, ShellBodies.of(ShellCheck.checked(shell)));
@@ -101,6 +107,15 @@ public final class Space {
     Map<String, Piece> next = new LinkedHashMap<>(pieces);
     next.keySet().removeAll(Set.copyOf(ids));
     return new Space(shell, next, shapes, shellBodies);
+  }
+
+  /**
+   * What was worked out about this space before, or is now; it must depend on nothing but the space
+   * and the key.
+   */
+  @SuppressWarnings("unchecked")
+  public <T> T kept(Object key, Supplier<T> how) {
+    return (T) kept.computeIfAbsent(key, k -> Optional.ofNullable(how.get())).orElse(null);
   }
 
   /** The bodies of the shell alone. */

@@ -1,0 +1,130 @@
+package pied.bench;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import pied.core.carry.Carrying;
+import pied.core.carry.Question;
+import pied.core.catalog.Catalog;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.piece.Shapes;
+import pied.core.solid.Vec;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.units.LengthUnit;
+
+/**
+ * Takes the figures of carrying: one question at 100, 1,000 and 10,000 pieces of about 1,000
+ * triangles, as densely furnished; a random piece is carried on a random walk with snaps and stops.
+ */
+public final class CarryFigures {
+  private static final int QUESTIONS = 2000;
+  private static final double PITCH = 1.3;
+
+  private CarryFigures() {}
+
+  public static void main(String[] args) {
+    Shapes shapes = new Shapes(Catalog.shipped());
+    List<String> articles = alike(shapes);
+    for (int n : new int[] {100, 1000, 10_000}) {
+      Space space = space(shapes, articles, n);
+      space.bodies();
+      walk(space, 500, 3); // warms up
+      double[] ms = walk(space, QUESTIONS, 7);
+      Arrays.sort(ms);
+      String bench = "carry-" + n;
+      Figures.figure(bench, "p50", "ms", ms[ms.length / 2]);
+      Figures.figure(bench, "p99", "ms", ms[(int) (ms.length * 0.99)]);
+      Figures.figure(bench, "max", "ms", ms[ms.length - 1]);
+    }
+  }
+
+  /** Articles that stand on the floor and have 600 to 1,600 triangles. */
+  private static List<String> alike(Shapes shapes) {
+    List<String> found = new ArrayList<>();
+    long sum = 0;
+    for (var a : shapes.catalog().all()) {
+      int t = shapes.mesh(a.id(), a.size()).triangles();
+      boolean small = a.size().width() < 1.1 && a.size().depth() < 1.1;
+      if (a.standsOn().contains("floor")
+          && a.mounting().name().equals("STANDS")
+          && small
+          && t > 600
+          && t < 1600) {
+        found.add(a.id());
+        sum += t;
+      }
+    }
+    Figures.figure("carry", "triangles-a-piece", "", (double) sum / found.size());
+    return found;
+  }
+
+  private static Space space(Shapes shapes, List<String> articles, int n) {
+    int side = (int) Math.ceil(Math.sqrt(n));
+    double w = side * PITCH + 1;
+    Shell shell =
+        new Shell(
+            List.of(new Spot(0, 0), new Spot(w, 0), new Spot(w, w), new Spot(0, w)),
+            3,
+            0.2,
+            List.of(),
+            Map.of());
+    Random random = new Random(n);
+    List<Piece> pieces = new ArrayList<>();
+    for (int i = 0; i < n; i++) {
+      var a = shapes.catalog().article(articles.get(random.nextInt(articles.size())));
+      double x = 0.5 + (i % side + 0.5) * PITCH;
+      double z = 0.5 + (i / side + 0.5) * PITCH;
+      double turn = 45 * random.nextInt(8);
+      pieces.add(
+          new Piece("p" + i, a.id(), a.name(), a.size(), new Vec(x, 0, z), 0, On.FLOOR, Map.of())
+              .withTurn(turn));
+    }
+    return new Space(shell, pieces, shapes);
+  }
+
+  private static double[] walk(Space space, int questions, long seed) {
+    Random random = new Random(seed);
+    List<Piece> all = List.copyOf(space.pieces());
+    double[] ms = new double[questions];
+    Piece p = null;
+    double x = 0;
+    double z = 0;
+    for (int i = 0; i < questions; i++) {
+      if (i % 40 == 0) {
+        p = all.get(random.nextInt(all.size()));
+        x = p.at().x();
+        z = p.at().z();
+      }
+      x += random.nextGaussian() * 0.06;
+      z += random.nextGaussian() * 0.06;
+      Question q =
+          new Question(
+              List.of(p.id()),
+              null,
+              null,
+              null,
+              false,
+              null,
+              new Spot(x, z),
+              null,
+              false,
+              0,
+              0.1,
+              false,
+              false,
+              null,
+              null,
+              0,
+              null);
+      long t = System.nanoTime();
+      Carrying.answer(space, q, LengthUnit.M);
+      ms[i] = (System.nanoTime() - t) / 1e6;
+    }
+    return ms;
+  }
+}
