@@ -17,6 +17,7 @@ import pied.core.carry.Answer.Snap;
 import pied.core.carry.Question.Keep;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
+import pied.core.measure.Marks;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.Lean;
@@ -78,6 +79,7 @@ public final class Carrying {
   private int levels = 1;
   private String stopped = "";
   private String over = "";
+  private String exact = "";
   private String refused = "";
   private final Distances distances;
   private final List<Snaps.Held> found = new ArrayList<>();
@@ -163,7 +165,7 @@ public final class Carrying {
   private Answer run() {
     try {
       aim();
-      if (q.against() == null) {
+      if (q.against() == null && !toMark()) {
         keep();
         typed();
         stop();
@@ -196,7 +198,8 @@ public final class Carrying {
     List<Piece> all = new ArrayList<>();
     for (Piece p : members) {
       if (p == lead) {
-        all.add(p.withAt(where).withTurn(turn).withLean(lean).withOn(on));
+        Piece now = p.withAt(where).withTurn(turn).withLean(lean).withOn(on);
+        all.add(now.withHeld(q.against() != null && on.kind() == On.Kind.piece));
       } else {
         Vec off = about.direct(p.at().minus(lead.at()));
         all.add(p.withAt(where.plus(off)).withTurn(p.turn() + turn - lead.turn()));
@@ -412,6 +415,35 @@ public final class Carrying {
     lean = r.lean();
     on = r.on();
     place = r.words();
+  }
+
+  // ---- mark to mark
+
+  /** Its mark goes exactly to the mark that is pointed at; whether there is one. */
+  private boolean toMark() {
+    if (!q.marks()) {
+      return false;
+    }
+    double within = Math.max(0.05, 2 * q.near());
+    Marks.Mark mark =
+        q.at() != null
+            ? Marks.nearest(space, q.at(), within, own)
+            : Marks.nearest(space, q.ray().from(), q.ray().along().unit(), within, own);
+    if (mark == null) {
+      return false;
+    }
+    Vec to = mark.at().minus(offset());
+    boolean stands = article.mounting() == Mounting.STANDS;
+    boolean flat = q.at() != null || grip.y() == 0 && !q.level();
+    at = flat && stands ? new Vec(to.x(), at.y(), to.z()) : to;
+    exact = "on " + mark.words();
+    if (flat && stands) {
+      onto();
+      rest(true);
+    } else {
+      on = Resting.of(space, now()).carrier(pose(at));
+    }
+    return true;
   }
 
   // ---- keeping to a direction
@@ -770,6 +802,9 @@ public final class Carrying {
       }
     }
     say(found);
+    if (!exact.isEmpty()) {
+      snaps.add(new Snap(exact, null, null));
+    }
     double top = now.at().y() + now.size().height();
     all.add(new Measure("underside", at.y(), unit.fine(at.y()), "underside", null, null));
     all.add(new Measure("upperside", top, unit.fine(top), "top", null, null));

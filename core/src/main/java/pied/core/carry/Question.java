@@ -28,6 +28,7 @@ import pied.core.space.Spot;
  * @param near so near something holds, metres; 0 for nothing holds
  * @param free whether it goes through things
  * @param each whether each comes to rest for itself
+ * @param marks whether its mark goes exactly to the mark that is pointed at
  * @param against the side that goes flat onto the face that is pointed at; null for none
  * @param keep the one direction it is kept to; null for any
  * @param turn by which it is turned, degrees
@@ -48,6 +49,7 @@ public record Question(
     double near,
     boolean free,
     boolean each,
+    boolean marks,
     @Nullable Side against,
     @Nullable Keep keep,
     double turn,

@@ -6,6 +6,7 @@ import pied.core.catalog.Mounting;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
+import pied.core.place.Support;
 import pied.core.solid.Body;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -20,7 +21,8 @@ public record Snag(String piece, Kind kind, String words) {
   public enum Kind {
     hovers,
     overlaps,
-    outside
+    outside,
+    unstable
   }
 
   /** All snags of a space, in the order of its pieces; two that overlap are named once. */
@@ -37,6 +39,15 @@ public record Snag(String piece, Kind kind, String words) {
       }
       if (on.equals(On.NOTHING)) {
         snags.add(new Snag(p.id(), Kind.hovers, p.name() + hovering(space.article(p).mounting())));
+      }
+      boolean raised = on.kind() == On.Kind.piece || on.kind() == On.Kind.platform;
+      boolean free = space.article(p).mounting() == Mounting.STANDS && !p.held();
+      if (free && raised && !Support.stable(space, p)) {
+        snags.add(
+            new Snag(
+                p.id(),
+                Kind.unstable,
+                p.name() + " would tip off " + space.nameOf(on) + ": its middle is not over it."));
       }
       for (Body other :
           space

@@ -18,6 +18,10 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = Edit.MoveTo.class, name = "moveTo"),
   @JsonSubTypes.Type(value = Edit.SetDistance.class, name = "setDistance"),
   @JsonSubTypes.Type(value = Edit.Settle.class, name = "settle"),
+  @JsonSubTypes.Type(value = Edit.SettleOnto.class, name = "settleOnto"),
+  @JsonSubTypes.Type(value = Edit.Beside.class, name = "beside"),
+  @JsonSubTypes.Type(value = Edit.Level.class, name = "level"),
+  @JsonSubTypes.Type(value = Edit.Attach.class, name = "attach"),
   @JsonSubTypes.Type(value = Edit.Turn.class, name = "turn"),
   @JsonSubTypes.Type(value = Edit.Resize.class, name = "size"),
   @JsonSubTypes.Type(value = Edit.Rename.class, name = "rename"),
@@ -110,6 +114,35 @@ public interface Edit {
 
   /** Lets pieces come to rest: down onto what is beneath, or up out of what they are sunk in. */
   record Settle(List<String> pieces) implements Edit {}
+
+  /**
+   * Lets pieces come to rest on one thing, wherever they are: kept apart from one another and moved
+   * sideways no more than needed.
+   *
+   * @param onto the piece that is to carry them; null for the floor
+   */
+  record SettleOnto(List<String> pieces, String onto) implements Edit {}
+
+  /**
+   * Sets pieces beside the lead, which is the last of them and stays; one after the other.
+   *
+   * @param side of the lead; top for above
+   * @param gap between the sides; null for none
+   * @param flush the sides that are in one line: front or back; null for the middles
+   */
+  record Beside(List<String> pieces, Side side, Amount gap, Side flush) implements Edit {}
+
+  /**
+   * Brings pieces to the height of the lead, the last of them.
+   *
+   * @param side top, or under, which is to be level
+   */
+  record Level(List<String> pieces, Side side) implements Edit {}
+
+  /**
+   * Attaches pieces to another where they are, so that they go where it goes; null: takes them off.
+   */
+  record Attach(List<String> pieces, String to) implements Edit {}
 
   /** Turns pieces about their own middles, to an angle or by one. */
   record Turn(List<String> pieces, Amount to, Amount by) implements Edit {}

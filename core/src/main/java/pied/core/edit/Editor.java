@@ -101,6 +101,15 @@ public final class Editor {
       place(e);
     } else if (edit instanceof Edit.PutDown e) {
       putDown(e);
+    } else if (edit instanceof Edit.SettleOnto e) {
+      together(Together.onto(space, some(e.pieces()), e.onto()), e.pieces());
+    } else if (edit instanceof Edit.Beside e) {
+      double gap = length(e.gap(), 0);
+      together(Together.beside(space, some(e.pieces()), e.side(), gap, e.flush()), e.pieces());
+    } else if (edit instanceof Edit.Level e) {
+      together(Together.level(space, some(e.pieces()), e.side()), e.pieces());
+    } else if (edit instanceof Edit.Attach e) {
+      attach(some(e.pieces()), e.to());
     } else if (edit instanceof Edit.MoveBy e) {
       moveBy(some(e.pieces()), e.by());
     } else if (edit instanceof Edit.MoveTo e) {
@@ -367,6 +376,9 @@ public final class Editor {
       Article article = space.article(p);
       Resting resting = Resting.of(space, p);
       On touched = resting.carrier(p.pose());
+      if (p.held() && !touched.equals(On.NOTHING)) {
+        continue;
+      }
       if (article.mounting() != Mounting.STANDS) {
         if (!touched.equals(On.NOTHING)) {
           space = space.with(p.withOn(touched));
@@ -450,6 +462,33 @@ public final class Editor {
       carriers(ids);
     }
     sayOverlaps(ids);
+  }
+
+  // ---- several, by one of them
+
+  private void together(Together.Done done, List<String> ids) {
+    space = done.space();
+    said.addAll(done.said());
+    sayOverlaps(ids);
+  }
+
+  /** Attaches pieces to another, where they are; with null takes them off. */
+  private void attach(List<String> ids, String to) {
+    for (String id : ids) {
+      Piece p = space.piece(id);
+      if (to == null) {
+        space = space.with(p.withHeld(false));
+        carriers(List.of(id));
+        continue;
+      }
+      Piece carrier = space.piece(to);
+      if (to.equals(id) || space.carriedBy(id).contains(to)) {
+        throw new Refusal(
+            carrier.name() + " is carried by " + p.name() + "; it cannot carry it as well.");
+      }
+      space = space.with(p.withOn(On.piece(to)).withHeld(true));
+      said.add(p.name() + " goes where " + carrier.name() + " goes.");
+    }
   }
 
   // ---- leaning

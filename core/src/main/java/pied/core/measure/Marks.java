@@ -3,6 +3,7 @@ package pied.core.measure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
@@ -21,17 +22,35 @@ public final class Marks {
 
   /** The mark nearest to a point of the plan, or null if none is within so many metres. */
   public static Mark nearest(Space space, Spot p, double within) {
-    return of(space).stream()
+    return nearest(space, p, within, Set.of());
+  }
+
+  /** As {@link #nearest(Space, Spot, double)}, without some pieces. */
+  public static Mark nearest(Space space, Spot p, double within, Set<String> without) {
+    return of(space, without).stream()
         .filter(m -> distance(m, p) <= within)
         .min(Comparator.comparingDouble(m -> distance(m, p)))
         .orElse(null);
+  }
+
+  /** The mark nearest to a line of sight, or null if none is within so many metres of it. */
+  public static Mark nearest(Space space, Vec from, Vec along, double within, Set<String> without) {
+    return of(space, without).stream()
+        .filter(m -> m.at().minus(from).dot(along) > 0 && off(m, from, along) <= within)
+        .min(Comparator.comparingDouble(m -> off(m, from, along)))
+        .orElse(null);
+  }
+
+  private static double off(Mark m, Vec from, Vec along) {
+    Vec d = m.at().minus(from);
+    return d.minus(along.times(d.dot(along))).length();
   }
 
   private static double distance(Mark m, Spot p) {
     return Math.hypot(m.at().x() - p.x(), m.at().z() - p.z());
   }
 
-  private static List<Mark> of(Space space) {
+  private static List<Mark> of(Space space, Set<String> without) {
     List<Mark> marks = new ArrayList<>();
     Shell shell = space.shell();
     if (shell.stage() != null) {
@@ -56,14 +75,21 @@ public final class Marks {
       f.outline().forEach(c -> marks.add(new Mark(c.at(f.height()), "a corner of the " + f.id())));
     }
     for (Piece p : space.pieces()) {
+      if (without.contains(p.id())) {
+        continue;
+      }
       for (int x = -1; x <= 1; x++) {
         for (int z = -1; z <= 1; z++) {
-          Vec v = p.pose().apply(new Vec(x * p.size().width() / 2, 0, z * p.size().depth() / 2));
           String where =
               x == 0 && z == 0
                   ? "the middle of "
                   : x == 0 || z == 0 ? "a side of " : "a corner of ";
-          marks.add(new Mark(v, where + p.name()));
+          for (int y = 0; y <= 2; y++) {
+            Vec own =
+                new Vec(
+                    x * p.size().width() / 2, y * p.size().height() / 2, z * p.size().depth() / 2);
+            marks.add(new Mark(p.pose().apply(own), where + p.name()));
+          }
         }
       }
     }

@@ -15,6 +15,7 @@ import pied.core.solid.Vec;
  *     foot of the plan; from 0 up to but not including 360
  * @param lean out of the upright
  * @param finishes colours that differ from the article's own, #RRGGBB by finish part
+ * @param held whether it is attached to its carrier, and stays with it without standing on it
  */
 public record Piece(
     String id,
@@ -25,7 +26,8 @@ public record Piece(
     double turn,
     Lean lean,
     On on,
-    Map<String, String> finishes) {
+    Map<String, String> finishes,
+    boolean held) {
 
   public Piece {
     lean = lean == null ? Lean.NONE : lean;
@@ -42,7 +44,7 @@ public record Piece(
       double turn,
       On on,
       Map<String, String> finishes) {
-    this(id, article, name, size, at, turn, Lean.NONE, on, finishes);
+    this(id, article, name, size, at, turn, Lean.NONE, on, finishes, false);
   }
 
   public Pose pose() {
@@ -55,35 +57,41 @@ public record Piece(
   }
 
   public Piece withName(String v) {
-    return new Piece(id, article, v, size, at, turn, lean, on, finishes);
+    return new Piece(id, article, v, size, at, turn, lean, on, finishes, held);
   }
 
   public Piece withSize(Size v) {
-    return new Piece(id, article, name, v, at, turn, lean, on, finishes);
+    return new Piece(id, article, name, v, at, turn, lean, on, finishes, held);
   }
 
   public Piece withAt(Vec v) {
-    return new Piece(id, article, name, size, v, turn, lean, on, finishes);
+    return new Piece(id, article, name, size, v, turn, lean, on, finishes, held);
   }
 
   public Piece withTurn(double v) {
     double t = v % 360;
-    return new Piece(id, article, name, size, at, t < 0 ? t + 360 : t + 0.0, lean, on, finishes);
+    return new Piece(
+        id, article, name, size, at, t < 0 ? t + 360 : t + 0.0, lean, on, finishes, held);
   }
 
   public Piece withLean(Lean v) {
-    return new Piece(id, article, name, size, at, turn, v, on, finishes);
+    return new Piece(id, article, name, size, at, turn, v, on, finishes, held);
+  }
+
+  /** Attached to a carrier, or with false no longer. */
+  public Piece withHeld(boolean v) {
+    return new Piece(id, article, name, size, at, turn, lean, on, finishes, v);
   }
 
   public Piece withOn(On v) {
-    return new Piece(id, article, name, size, at, turn, lean, v, finishes);
+    return new Piece(id, article, name, size, at, turn, lean, v, finishes, held);
   }
 
   public Piece withFinishes(Map<String, String> v) {
-    return new Piece(id, article, name, size, at, turn, lean, on, v);
+    return new Piece(id, article, name, size, at, turn, lean, on, v, held);
   }
 
   public Piece withId(String v) {
-    return new Piece(v, article, name, size, at, turn, lean, on, finishes);
+    return new Piece(v, article, name, size, at, turn, lean, on, finishes, held);
   }
 }

@@ -57,6 +57,9 @@ public final class Resting {
   private final Lean lean;
   private final Surfaces surfaces;
 
+  /** What carries it by being attached to it; null for nothing. */
+  private On held;
+
   public Resting(Space space, Article article, Size size, Set<String> ignored) {
     this(space, article, size, Lean.NONE, ignored);
   }
@@ -80,7 +83,9 @@ public final class Resting {
   public static Resting of(Space space, Piece piece) {
     Set<String> own = new HashSet<>(space.carriedBy(piece.id()));
     own.add(piece.id());
-    return new Resting(space, space.article(piece), piece.size(), piece.lean(), own);
+    Resting r = new Resting(space, space.article(piece), piece.size(), piece.lean(), own);
+    r.held = piece.held() ? piece.on() : null;
+    return r;
   }
 
   /**
@@ -380,6 +385,10 @@ public final class Resting {
    * above, the wall at its back, the ceiling over it, or nothing.
    */
   public On carrier(Pose pose) {
+    if (held != null) {
+      boolean there = held.kind() != On.Kind.piece || space.has(held.id());
+      return there ? held : On.NOTHING;
+    }
     if (article.mounting() == Mounting.STANDS) {
       // what it overlaps hides what it stands on, and is looked past
       Set<String> through = new HashSet<>();

@@ -47,6 +47,7 @@ class CarryingTest {
     private double near;
     private boolean free;
     private boolean each;
+    private boolean marks;
     private Side against;
     private Keep keep;
     private double turn;
@@ -78,7 +79,7 @@ class CarryingTest {
 
     Question asked() {
       return new Question(
-          pieces, article, null, null, copy, picked, at, ray, level, down, near, free, each,
+          pieces, article, null, null, copy, picked, at, ray, level, down, near, free, each, marks,
           against, keep, turn, typed);
     }
   }
@@ -331,6 +332,25 @@ class CarryingTest {
     assertThat(lead(typed).at().y()).isCloseTo(1.85 - lead(a).size().height(), EXACT);
   }
 
+  @Test
+  void twoBanquettesAreButtedMarkToMark() {
+    Piece a = room.put("a", "banquette", 2, 1);
+    Piece b = room.put("b", "banquette", 4, 3);
+    Asked q = carry("b").to(2 + a.size().width() / 2 + 0.02, 1 + a.size().depth() / 2 - 0.01);
+    q.marks = true;
+    q.near = 0.05;
+    q.picked = new Vec(4 - b.size().width() / 2, 0, 3 + b.size().depth() / 2); // front left corner
+    Answer answer = answer(q);
+    isAt(answer, 2 + a.size().width() / 2 + b.size().width() / 2, 0, 1, EXACT);
+    assertThat(words(answer)).containsExactly("on a corner of Banquette element");
+    assertThat(measure(answer, "left")).isCloseTo(0, TOUCH);
+    // its corner into that of the room
+    q = carry("b").to(0.03, 0.02);
+    q.marks = true;
+    q.picked = new Vec(4 - b.size().width() / 2, 0, 3 - b.size().depth() / 2);
+    isAt(answer(q), b.size().width() / 2, 0, b.size().depth() / 2, EXACT);
+  }
+
   // ---- hanging
 
   @Test
@@ -457,6 +477,7 @@ class CarryingTest {
             false,
             0,
             0,
+            false,
             false,
             false,
             null,

@@ -39,6 +39,7 @@ public class PieceRow {
   private String onKind;
   private String onId;
   @Lob private String finishes;
+  private boolean held;
 
   protected PieceRow() {}
 
@@ -63,6 +64,7 @@ public class PieceRow {
     onKind = p.on().kind().name();
     onId = p.on().id();
     finishes = Json.write(p.finishes());
+    held = p.held();
   }
 
   public Piece piece() {
@@ -76,7 +78,8 @@ public class PieceRow {
         turn,
         new Lean(leanToward, leanBy),
         new On(On.Kind.valueOf(onKind), onId),
-        colours);
+        colours,
+        held);
   }
 
   public long place() {

@@ -1,0 +1,165 @@
+package pied.core.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pied.core.Refusal;
+import pied.core.Rooms;
+import pied.core.check.Snag;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.solid.Travel;
+
+/** Several set by one: onto it, beside it, at its height; in a room of 6 × 4 m. */
+class TogetherTest {
+  private static final Offset<Double> TOUCH = within(2e-5);
+
+  private final Rooms room = new Rooms();
+
+  private void hang(String id, String article, double x, double z, double y) {
+    room.put(id, article, x, z);
+    room.json("{'do':'moveBy','pieces':['" + id + "'],'by':{'y':" + y + "}}");
+  }
+
+  private double gap(String a, String b, Side side) {
+    Piece p = room.piece(a);
+    return Travel.of(
+            room.space.shapes().mesh(p),
+            p.pose(),
+            room.space.shapes().mesh(room.piece(b)),
+            room.piece(b).pose(),
+            p.pose().direct(side.outward()),
+            10)
+        .distance();
+  }
+
+  @Test
+  void sevenLanternsAndJarsComeDownOntoTheCounterInOneGo() {
+    room.put("counter", "service-counter", 3, 2);
+    List<String> ids = List.of("a", "b", "c", "d", "e", "f", "g");
+    for (int i = 0; i < 7; i++) {
+      // hanging in the air, in one another, and some beside the counter
+      hang(ids.get(i), i % 2 == 0 ? "jar" : "ship-lantern", 2.6 + 0.05 * i, 1.2 + 0.1 * i, 1.5);
+    }
+    room.json("{'do':'settleOnto','pieces':['a','b','c','d','e','f','g'],'onto':'counter'}");
+    for (String id : ids) {
+      assertThat(room.piece(id).on()).isEqualTo(On.piece("counter"));
+      assertThat(Reach.of(room.space, room.piece(id), Side.under).distance())
+          .isCloseTo(0, within(1e-4));
+    }
+    assertThat(Snag.of(room.space)).isEmpty();
+    room.json("{'do':'moveBy','pieces':['counter'],'by':{'x':0.5}}");
+    assertThat(Snag.of(room.space)).isEmpty();
+  }
+
+  @Test
+  void whatIsOverItsPlaceAlreadyIsNotMovedAside() {
+    room.put("counter", "service-counter", 3, 2);
+    hang("a", "jar", 3.2, 2.05, 1.5);
+    room.json("{'do':'settleOnto','pieces':['a'],'onto':'counter'}");
+    assertThat(room.piece("a").at().x()).isCloseTo(3.2, TOUCH);
+    assertThat(room.piece("a").at().z()).isCloseTo(2.05, TOUCH);
+  }
+
+  @Test
+  void whatDoesNotFitIsNamed() {
+    room.put("stool", "stool", 3, 2);
+    for (String id : List.of("a", "b", "c", "d")) {
+      room.put(id, "table-lamp", 1, 1);
+    }
+    room.json("{'do':'settleOnto','pieces':['a','b','c','d'],'onto':'stool'}");
+    assertThat(room.said).anyMatch(s -> s.endsWith("does not fit on Stool."));
+    assertThat(room.piece("a").on()).isEqualTo(On.piece("stool"));
+    assertThatThrownBy(() -> room.json("{'do':'settleOnto','pieces':['stool'],'onto':'a'}"))
+        .isInstanceOf(Refusal.class);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "left,0.25,0",
+    "right,0.25,0",
+    "front,0.4,0",
+    "back,0,0",
+    "right,0.1,90",
+    "left,0,35"
+  })
+  void besideTheLeadWithAnExactGap(String side, double gap, double turn) {
+    room.put("lead", "trunk", 3, 2, 90);
+    room.put("p", "stool", 1, 1, turn);
+    String edit = "{'do':'beside','pieces':['p','lead'],'side':'%s','gap':%s}";
+    room.json(String.format(java.util.Locale.ROOT, edit, side, gap));
+    assertThat(gap("lead", "p", Side.valueOf(side))).isCloseTo(gap, TOUCH);
+    assertThat(room.piece("lead").at().x()).isEqualTo(3);
+    assertThat(Snag.of(room.space)).isEmpty();
+  }
+
+  @Test
+  void severalStandOneAfterTheOtherFlushAtTheBack() {
+    room.put("lead", "sideboard", 2, 1);
+    room.put("a", "trunk", 1, 3);
+    room.put("b", "crate", 5, 3);
+    room.json(
+        "{'do':'beside','pieces':['a','b','lead'],'side':'right','gap':'5cm','flush':'back'}");
+    for (String id : List.of("a", "b")) {
+      Piece p = room.piece(id);
+      assertThat(p.at().z() - p.size().depth() / 2)
+          .isCloseTo(1 - room.piece("lead").size().depth() / 2, within(1e-6));
+    }
+    assertThat(gap("lead", "a", Side.right)).isCloseTo(0.05, TOUCH);
+    assertThat(gap("a", "b", Side.right)).isCloseTo(0.05, TOUCH);
+  }
+
+  @Test
+  void twoPicturesHangAtOneHeight() {
+    for (String id : List.of("p", "q")) {
+      double x = id.equals("p") ? 2 : 4;
+      room.put(id, id.equals("p") ? "picture-frame" : "wall-mirror", x, 0.1);
+    }
+    room.json("{'do':'level','pieces':['p','q'],'side':'top'}");
+    Piece p = room.piece("p");
+    Piece q = room.piece("q");
+    assertThat(p.at().y() + p.size().height()).isCloseTo(q.at().y() + q.size().height(), TOUCH);
+    assertThat(p.on()).isEqualTo(On.wall("A"));
+    room.json("{'do':'level','pieces':['p','q'],'side':'under'}");
+    assertThat(room.piece("p").at().y()).isCloseTo(q.at().y(), TOUCH);
+  }
+
+  @Test
+  void whatIsAttachedGoesAlongAndIsTakenOff() {
+    room.put("s", "sideboard", 3, 2);
+    hang("v", "vase", 3, 1, 1.2);
+    assertThat(room.piece("v").on()).isEqualTo(On.NOTHING);
+    room.json("{'do':'attach','pieces':['v'],'to':'s'}");
+    room.json("{'do':'moveBy','pieces':['s'],'by':{'x':1}}");
+    assertThat(room.piece("v").at().x()).isCloseTo(4, TOUCH);
+    assertThat(room.piece("v").at().y()).isCloseTo(1.2, TOUCH);
+    assertThat(Snag.of(room.space)).isEmpty();
+    assertThatThrownBy(() -> room.json("{'do':'attach','pieces':['s'],'to':'v'}"))
+        .hasMessageContaining("cannot carry it as well");
+    room.json("{'do':'attach','pieces':['v']}");
+    assertThat(room.piece("v").on()).isEqualTo(On.NOTHING);
+    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.hovers);
+  }
+
+  @Test
+  void whatOverhangsWouldTip() {
+    room.put("t", "sideboard", 3, 2);
+    double edge = 3 + room.piece("t").size().width() / 2;
+    room.json("{'do':'place','article':'books','piece':'b','at':{'x':3,'z':2}}");
+    assertThat(Snag.of(room.space)).isEmpty();
+    double w = room.piece("b").size().width();
+    String by = "{'do':'moveTo','piece':'b','to':{'x':%s,'z':2}}";
+    room.json(String.format(java.util.Locale.ROOT, by, edge - 0.05 * w));
+    assertThat(Snag.of(room.space)).isEmpty();
+    room.json(String.format(java.util.Locale.ROOT, by, edge + 0.2 * w));
+    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.unstable);
+  }
+}

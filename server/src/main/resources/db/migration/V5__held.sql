@@ -1,0 +1,1 @@
+alter table piece add column held boolean default false not null;
