@@ -135,6 +135,16 @@ export function Plan() {
         setCorner();
       } else select(on, e);
     },
+    (a, b) => {
+      const inside = order.filter(
+        ({ at }) =>
+          at.x >= Math.min(a.x, b.x) &&
+          at.x <= Math.max(a.x, b.x) &&
+          at.z >= Math.min(a.y, b.y) &&
+          at.z <= Math.max(a.y, b.y),
+      );
+      useSheet.getState().select(inside.map((p) => p.id));
+    },
   );
   const move = (e: PointerEvent) => {
     if (!eye) return;
@@ -249,6 +259,21 @@ export function Plan() {
       )}
       {eye && <Reaches paper={paper} project={(p) => ({ x: p.x, y: p.z })} sides={ROUND} />}
       {eye && <CarryMarks paper={paper} project={(p) => ({ x: p.x, y: p.z })} />}
+      {press.box && (
+        <Box
+          data-testid="band"
+          sx={{
+            position: "absolute",
+            left: press.box.x,
+            top: press.box.y,
+            width: press.box.w,
+            height: press.box.h,
+            border: "1.5px dashed",
+            borderColor: "secondary.main",
+            pointerEvents: "none",
+          }}
+        />
+      )}
       {eye && <ScaleBar scale={eye.scale} />}
       {space.shell.stage ? <AudienceMark /> : <NorthMark turn={space.shell.north} />}
     </Box>

@@ -28,7 +28,7 @@ import {
 import { api } from "../api/client";
 import type { Shell } from "../api/types.gen";
 import { pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
-import { pick } from "../state/commands";
+import { aimAt, pick } from "../state/commands";
 import { useSheet } from "../state/sheet";
 import { DrawingTitle } from "./DrawingTitle";
 import { Pieces } from "./Pieces";
@@ -113,7 +113,8 @@ export function SetView({ small = false }: { small?: boolean }) {
     }
     if (!still) return;
     const met = under(e);
-    if (picksUp(met.piece, e)) {
+    if (useSheet.getState().aiming) void aimAt(met.piece);
+    else if (picksUp(met.piece, e)) {
       const { x, y, z } = met.point!;
       pickUp({ x, y, z });
     } else if (met.part) useSheet.getState().selectPart(met.part);

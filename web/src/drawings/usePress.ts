@@ -1,8 +1,8 @@
-import { useEffect, useRef, type PointerEvent } from "react";
+import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { EditDraft } from "../api/client";
 import type { Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
-import { pick } from "../state/commands";
+import { aimAt, pick } from "../state/commands";
 import { useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
 import type { Eye, Paper, Point } from "./usePaper";
@@ -37,7 +37,7 @@ interface Press {
   x: number;
   y: number;
   on: Target;
-  what: "click" | "pan" | "carry" | "shift";
+  what: "click" | "pan" | "carry" | "shift" | "band";
   eye: Eye;
   edit?: EditDraft;
 }
@@ -49,6 +49,7 @@ interface Press {
  *
  * @param space how a point of the drawing is a point of the space, of a piece that is picked up there
  * @param pointer what the pointer points at
+ * @param band what a rectangle drawn with Shift is for, between two points of the drawing
  * @param shift the edit that moving a part of the shell so far makes, metres on the drawing
  */
 export function usePress(
@@ -57,14 +58,17 @@ export function usePress(
   pointer: (e: PointerEvent) => Pointer,
   shift: (on: Target, by: Point, e: PointerEvent) => EditDraft,
   click: (on: Target, e: PointerEvent) => void,
+  band?: (a: Point, b: Point) => void,
 ) {
+  const [box, setBand] = useState<{ x: number; y: number; w: number; h: number } | null>(null);
   const press = useRef<Press | null>(null);
   const { frame, eye, setEye } = paper;
 
   useEffect(() => {
     const esc = (e: KeyboardEvent) => {
       if (e.key !== "Escape" || !press.current) return;
-      if (press.current.what === "carry") dropCarry();
+      if (press.current.what === "band") setBand(null);
+      else if (press.current.what === "carry") dropCarry();
       else if (press.current.what === "shift") giveUp();
       else return;
       press.current = null;
@@ -78,6 +82,8 @@ export function usePress(
   const point = (e: PointerEvent) => pointCarry(pointer(e), e.altKey);
 
   return {
+    /** The rectangle being drawn to select what is in it, pixels; or null. */
+    box,
     /** @param bare whether nothing can be picked now, as while drawing */
     down(e: PointerEvent, bare = false) {
       if (!eye || e.button === 2) return;
@@ -102,9 +108,14 @@ export function usePress(
           p.what = "carry";
           const from = { ...e, clientX: p.x, clientY: p.y, target: e.target } as PointerEvent;
           pickUp(space(p.on.piece, from));
-        } else p.what = p.on.part !== null && p.on.part === part ? "shift" : "pan";
+        } else if (band && e.shiftKey) p.what = "band";
+        else p.what = p.on.part !== null && p.on.part === part ? "shift" : "pan";
       }
-      if (p.what === "pan") {
+      if (p.what === "band") {
+        const box = frame.current!.getBoundingClientRect();
+        const [x, y] = [Math.min(p.x, e.clientX) - box.left, Math.min(p.y, e.clientY) - box.top];
+        setBand({ x, y, w: Math.abs(dx), h: Math.abs(dy) });
+      } else if (p.what === "pan") {
         setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
       } else if (p.what === "carry") {
         point(e);
@@ -120,6 +131,12 @@ export function usePress(
       if (p?.what === "pan") return;
       if (p?.what === "shift") {
         if (p.edit) void useSheet.getState().edit([p.edit]).then(giveUp);
+      } else if (p?.what === "band") {
+        const a = paper.toPaper({ clientX: p.x, clientY: p.y });
+        setBand(null);
+        band?.(a, paper.toPaper(e));
+      } else if (p && useSheet.getState().aiming) {
+        void aimAt(p.on.piece);
       } else if (carried()) {
         // a click, the end of a drag, or of one out of the catalog
         point(e);
@@ -131,6 +148,7 @@ export function usePress(
     },
     cancel() {
       press.current = null;
+      setBand(null);
       giveUp();
     },
   };

@@ -15,6 +15,7 @@ export function Caption() {
   const selection = useSheet((s) => s.selection);
   const part = useSheet((s) => s.part);
   const tool = useSheet((s) => s.tool);
+  const aiming = useSheet((s) => s.aiming);
   const carrying = useCarry((s) => s.hand !== null);
   const drafting = useDraft((s) => s.purpose !== null);
   const unit = useSheet((s) => s.unit);
@@ -44,6 +45,18 @@ export function Caption() {
     >
       {drafting ? (
         <DraftCaption />
+      ) : aiming ? (
+        <Typography>
+          <b>
+            {selection.length} {selection.length === 1 ? "piece" : "pieces"}
+          </b>
+          {aiming === "settle"
+            ? ": click the piece or the floor onto which to settle, kept apart. "
+            : ": click the piece it is to be attached to. "}
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            <b>Esc</b> gives up.
+          </Box>
+        </Typography>
       ) : carrying ? (
         <CarryCaption />
       ) : hand ? (
@@ -120,6 +133,7 @@ function CarryCaption() {
     hand.keep && `kept ${KEEP[hand.keep]}`,
     hand.against && `its ${hand.against === "under" ? "underside" : hand.against} onto the face`,
     hand.each && "each for itself",
+    hand.marks && "mark to mark",
     free && "through everything",
     !snaps && "snaps off",
   ].filter(Boolean);

@@ -7,7 +7,7 @@ import TableCell from "@mui/material/TableCell";
 import TableRow from "@mui/material/TableRow";
 import { useEffect } from "react";
 import { carryKey, pickUp, toggleSnaps } from "../state/carry";
-import { copy, escape, moveBy, remove, settle, turnBy } from "../state/commands";
+import { aim, copy, escape, moveBy, remove, settle, takeOff, turnBy } from "../state/commands";
 import { draftKey, draw } from "../state/draft";
 import { useSheet } from "../state/sheet";
 import { SEARCH_ID } from "./Catalog";
@@ -20,13 +20,16 @@ const KEYS: [string, string][] = [
   ["Enter on a card", "take the article in hand; then click where it goes"],
   ["T, Shift+T", "turn by 45°, the other way"],
   ["arrows", "move by 5 cm, pieces or a part of the shell; with Alt by 1 cm"],
-  ["S", "settle: come to rest on what is beneath"],
+  ["S, Shift+S", "settle: come to rest on what is beneath; onto what is clicked next"],
+  ["A, Shift+A", "attach to what is clicked next; take off"],
+  ["Shift+drag on the plan", "select all in a rectangle"],
   ["click on what is selected, or Space", "pick it up; then click where it goes"],
   ["C, Shift+C", "copy, set beside; carry a copy"],
   ["while carrying", "type a number, Tab for another distance, Enter puts it down"],
   ["T, R", "turn by 45°, by 5°; with Shift the other way"],
   ["K", "keep to a direction: along the wall, away from it, across, deep, up and down"],
   ["PageDown, PageUp", "on the plan the surface below, above"],
+  ["M", "mark to mark: exactly onto the mark that is pointed at"],
   ["U", "which side goes flat onto the face that is pointed at"],
   ["E", "several: as one, or each for itself"],
   ["J, Alt", "snaps on and off; Alt goes through things"],
@@ -77,6 +80,9 @@ export function useKeys(onHelp: () => void) {
         C: () => pickUp(null, true),
         " ": () => pickUp(null),
         j: toggleSnaps,
+        S: () => aim("settle"),
+        a: () => aim("attach"),
+        A: takeOff,
         f: () => useSheet.getState().look("selection"),
         h: () => useSheet.getState().look("home"),
         o: () => draw("outline"),

@@ -19,6 +19,7 @@ export interface InHand {
   keep: CarryKeep | null;
   against: Side | null;
   each: boolean;
+  marks: boolean;
   down: number;
 }
 
@@ -76,6 +77,7 @@ function question(): CarryAsk | null {
     near: snaps && !free ? near : 0,
     free,
     each: hand.each,
+    marks: hand.marks,
     against: hand.against ?? undefined,
     keep: hand.keep ?? undefined,
     turn: hand.turn,
@@ -150,6 +152,7 @@ function begin(hand: Partial<InHand>) {
       keep: null,
       against: null,
       each: false,
+      marks: false,
       down: 0,
       ...hand,
     },
@@ -284,6 +287,7 @@ export function carryKey(e: KeyboardEvent): boolean {
     k: () => change({ keep: after(KEEPS, hand.keep) }),
     u: () => change({ against: after(AGAINST, hand.against) }),
     e: () => change({ each: !hand.each }),
+    m: () => change({ marks: !hand.marks }),
     c: () => hand.article === null && change({ copy: !hand.copy }),
     PageDown: () => change({ down: Math.min(hand.down + 1, (answer?.levels ?? 1) - 1) }),
     PageUp: () => change({ down: Math.max(0, hand.down - 1) }),

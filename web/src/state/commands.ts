@@ -39,6 +39,8 @@ export function escape() {
   const s = useSheet.getState();
   if (useDraft.getState().purpose) {
     abandon();
+  } else if (s.aiming) {
+    s.aim(null);
   } else if (s.placing || s.tool || s.ghosts.length > 0) {
     dropCarry();
     giveUp();
@@ -57,6 +59,31 @@ export function pick(id: string | null, e: { shiftKey: boolean; ctrlKey: boolean
   else select(selection.includes(id) ? selection.filter((p) => p !== id) : [...selection, id]);
 }
 
+/** The next click says onto what the selection settles, or what it is attached to. */
+export function aim(what: "settle" | "attach") {
+  const s = useSheet.getState();
+  if (s.selection.length > 0) s.aim(what);
+  else s.say("Select what is to " + (what === "settle" ? "settle" : "be attached") + " first.");
+}
+
+/** The click that was waited for: on a piece, or on the floor. */
+export async function aimAt(piece: string | null) {
+  const { aiming, selection, aim: wait, edit, say, select } = useSheet.getState();
+  wait(null);
+  const pieces = selection.filter((id) => id !== piece);
+  if (pieces.length === 0) return;
+  if (aiming === "settle") {
+    await edit([piece ? { do: "settleOnto", pieces, onto: piece } : { do: "settleOnto", pieces }]);
+  } else if (piece) await edit([{ do: "attach", pieces, to: piece }]);
+  else say("Click the piece it is to be attached to.");
+  select(pieces);
+}
+
+export function takeOff() {
+  const s = useSheet.getState();
+  if (s.selection.length > 0) void s.edit([{ do: "attach", pieces: s.selection }]);
+}
+
 export function turnBy(degrees: number) {
   const s = useSheet.getState();
   if (s.placing) {
@@ -69,7 +96,7 @@ export function turnBy(degrees: number) {
 export function moveBy(x: number, z: number) {
   const s = useSheet.getState();
   if (s.part) void s.edit([{ do: "shift", part: s.part, by: { x, z } }]);
-  if (s.selection.length > 0) void s.edit([{ do: "moveBy", pieces: s.selection, by: { x, z } }]);
+  if (s.selection.length > 0) void s.edit([{ do: "moveBy", pieces: s.selection, by: { x, z }, stops: true }]);
 }
 
 export function remove() {

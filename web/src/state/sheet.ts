@@ -70,6 +70,8 @@ interface Sheet {
   section: SectionLook;
   placing: Placing | null;
   tool: Tool | null;
+  /** What the next click on a piece or the floor is for: to settle the selection there, or attach it. */
+  aiming: "settle" | "attach" | null;
   /** Pieces as they would be, while something is carried or placed; over the real ones. */
   ghosts: Piece[];
   /** What others carry at this moment, by who carries it. */
@@ -98,6 +100,7 @@ interface Sheet {
   selectPart(part: string | null): void;
   place(placing: Placing | null): void;
   build(tool: Tool | null): void;
+  aim(what: "settle" | "attach" | null): void;
   show(ghosts: Piece[], hand: Hand | null): void;
   seeCarried(message: Carried): void;
   forgetCarried(): void;
@@ -143,7 +146,15 @@ async function persist<R>(send: () => Promise<R>, onWait: () => void): Promise<R
 }
 
 /** Nothing selected, nothing in hand. */
-const NOTHING = { selection: [], part: null, ghosts: [], hand: null, placing: null, tool: null };
+const NOTHING = {
+  selection: [],
+  part: null,
+  ghosts: [],
+  hand: null,
+  placing: null,
+  tool: null,
+  aiming: null,
+};
 
 export const useSheet = create<Sheet>((set, get) => ({
   space: null,
@@ -158,6 +169,7 @@ export const useSheet = create<Sheet>((set, get) => ({
   part: null,
   placing: null,
   tool: null,
+  aiming: null,
   ghosts: [],
   others: new Map(),
   hand: null,
@@ -231,8 +243,9 @@ export const useSheet = create<Sheet>((set, get) => ({
   },
   setTab: (tab) => set({ tab }),
   setSection: (section) => set({ section }),
-  place: (placing) => set({ placing, tool: null, ghosts: [], hand: null }),
-  build: (tool) => set({ tool, placing: null, ghosts: [], hand: null }),
+  place: (placing) => set({ placing, tool: null, aiming: null, ghosts: [], hand: null }),
+  build: (tool) => set({ tool, placing: null, aiming: null, ghosts: [], hand: null }),
+  aim: (aiming) => set({ aiming }),
   show: (ghosts, hand) => set({ ghosts, hand }),
   seeCarried: ({ carrier, carried }) =>
     set((s) => {

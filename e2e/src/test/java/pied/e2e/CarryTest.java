@@ -237,6 +237,56 @@ class CarryTest {
   }
 
   @Test
+  void sevenJarsAndLanternsFromTheAirOntoTheCounterInThreeActions() {
+    open("Counter", "plan");
+    put("counter", "service-counter", 3, 1);
+    for (int i = 0; i < 7; i++) {
+      put("j" + i, i % 2 == 0 ? "jar" : "ship-lantern", 1.5 + 0.45 * i, 3);
+      pied.post(
+          "/api/spaces/" + room + "/edits",
+          "{\"edits\":[{\"do\":\"moveBy\",\"pieces\":[\"j" + i + "\"],\"by\":{\"y\":1.3}}]}");
+    }
+    sheet.page.waitForCondition(() -> at("j6", "y") > 1);
+    double[] from = sheet.onPlan(1, 2.5);
+    double[] to = sheet.onPlan(5, 3.5);
+    sheet.page.keyboard().down("Shift");
+    sheet.page.mouse().move(from[0], from[1]);
+    sheet.page.mouse().down();
+    sheet.page.mouse().move(to[0] - 9, to[1]);
+    sheet.page.mouse().move(to[0], to[1]);
+    sheet.page.mouse().up();
+    sheet.page.keyboard().up("Shift");
+    assertThat(sheet.caption()).containsText("7 pieces");
+    sheet.page.keyboard().press("Shift+S");
+    assertThat(sheet.caption()).containsText("onto which to settle");
+    double[] on = sheet.onPlan(3, 1);
+    sheet.page.mouse().click(on[0], on[1]);
+    sheet.page.waitForCondition(() -> piece("j6").at("/on/id").asText().equals("counter"));
+    for (int i = 0; i < 7; i++) {
+      assertThat(piece("j" + i).at("/on/id").asText()).isEqualTo("counter");
+      assertThat(pied.reach(room, "j" + i, "under")).isCloseTo(0, TOUCH);
+    }
+    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
+  }
+
+  @Test
+  void twoBanquettesAreButtedMarkToMark() {
+    open("Butted", "plan");
+    put("a", "banquette", 2, 1);
+    put("b", "banquette", 4, 3);
+    double w = size("a", "width");
+    double d = size("a", "depth");
+    pickUp("Banquette element 2", 4 - w / 2 + 0.05, 3 - d / 2 + 0.05);
+    sheet.page.keyboard().press("m");
+    moveTo(2 + w / 2 + 0.03, 1 - d / 2 + 0.02);
+    assertThat(sheet.page.getByTestId("snaps")).containsText("on a corner of Banquette element");
+    click();
+    assertThat(at("b", "x")).isCloseTo(2 + w, TOUCH);
+    assertThat(at("b", "z")).isCloseTo(1, TOUCH);
+    assertThat(pied.reach(room, "b", "left")).isCloseTo(0, TOUCH);
+  }
+
+  @Test
   void anotherWindowSeesWhatIsCarried() {
     open("Seen", "plan");
     put("s", "stool", 2, 2);

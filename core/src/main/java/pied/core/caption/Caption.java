@@ -9,6 +9,8 @@ import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.solid.Travel;
+import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Stage;
@@ -142,8 +144,63 @@ public final class Caption {
             "to",
             Map.of("do", "turn", "pieces", ids)));
     text(". A number typed here is given to all of them. ");
+    if (pieces.size() == 2) {
+      gap(pieces.get(0), lead);
+    }
+    writer.choice(
+        "Beside the lead",
+        "Set them beside the lead, touching",
+        "side",
+        Map.of("do", "beside", "pieces", ids),
+        List.of(
+            new Writer.Named("left", "on its left"),
+            new Writer.Named("right", "on its right"),
+            new Writer.Named("front", "in front of it"),
+            new Writer.Named("back", "behind it"),
+            new Writer.Named("top", "on top of it")));
+    text(", ");
+    writer.choice(
+        "level with it",
+        "Bring them to the height of the lead",
+        "side",
+        Map.of("do", "level", "pieces", ids),
+        List.of(
+            new Writer.Named("top", "tops level"), new Writer.Named("under", "undersides level")));
+    text(". ");
     if (pieces.stream().allMatch(p -> p.article().equals(lead.article()))) {
       swatches(ids, lead);
+    }
+  }
+
+  /** The gap between two, seen from the side of the lead where the other is. */
+  private void gap(Piece other, Piece lead) {
+    Vec off = lead.pose().undirect(other.at().minus(lead.at()));
+    boolean across =
+        Math.abs(off.x()) / lead.size().width() > Math.abs(off.z()) / lead.size().depth();
+    Side side =
+        across ? off.x() < 0 ? Side.left : Side.right : off.z() < 0 ? Side.back : Side.front;
+    Vec way = lead.pose().direct(side.outward()).times(-1);
+    Travel.Stop stop =
+        Travel.of(
+            space.shapes().mesh(other),
+            other.pose(),
+            space.shapes().mesh(lead),
+            lead.pose(),
+            way,
+            100);
+    if (stop.meets()) {
+      Map<String, Object> edit =
+          Map.of(
+              "do",
+              "beside",
+              "pieces",
+              List.of(other.id(), lead.id()),
+              "side",
+              side.name(),
+              "stay",
+              true);
+      out.add(Phrase.field(unit.fine(stop.distance()), "Gap between them", "gap", edit));
+      text(" between them. ");
     }
   }
 
@@ -211,6 +268,9 @@ public final class Caption {
   }
 
   private static String preposition(Piece p) {
+    if (p.held()) {
+      return "attached to";
+    }
     return switch (p.on().kind()) {
       case ceiling, bar -> "hanging from";
       case nothing -> "touching";
@@ -222,6 +282,10 @@ public final class Caption {
   private void carrier(Piece p) {
     String words = space.nameOf(p.on());
     out.add(Phrase.word(words, p.on().kind() == On.Kind.piece ? p.on().id() : null));
+    if (p.held()) {
+      text(" ");
+      writer.action("take it off", Map.of("do", "attach", "pieces", List.of(p.id())));
+    }
   }
 
   private void swatches(List<String> ids, Piece p) {

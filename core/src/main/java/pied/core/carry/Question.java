@@ -85,6 +85,13 @@ public record Question(
     }
   }
 
+  /** Pieces carried in the plane of a level drawing, held by nothing. */
+  public static Question level(List<String> pieces, Sight sight) {
+    return new Question(
+        pieces, null, null, null, false, null, null, sight, true, 0, 0, false, false, false, null,
+        null, 0, null);
+  }
+
   public Question {
     pieces = pieces == null ? List.of() : List.copyOf(pieces);
     if (pieces.isEmpty() == (article == null)) {

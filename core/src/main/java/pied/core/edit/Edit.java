@@ -103,8 +103,16 @@ public interface Edit {
    */
   record PutDown(Question carry, String piece) implements Edit {}
 
-  /** Moves pieces across (x), up (y) and deep (z); what they carry goes along. */
-  record MoveBy(List<String> pieces, Place3 by) implements Edit {}
+  /**
+   * Moves pieces across (x), up (y) and deep (z); what they carry goes along.
+   *
+   * @param stops true: what stands stops at what is in the way
+   */
+  record MoveBy(List<String> pieces, Place3 by, Boolean stops) implements Edit {
+    public MoveBy(List<String> pieces, Place3 by) {
+      this(pieces, by, null);
+    }
+  }
 
   /** Moves one piece to a place read from the datum. */
   record MoveTo(String piece, Place3 to) implements Edit {}
@@ -129,8 +137,10 @@ public interface Edit {
    * @param side of the lead; top for above
    * @param gap between the sides; null for none
    * @param flush the sides that are in one line: front or back; null for the middles
+   * @param stay true: in the other direction they stay where they are
    */
-  record Beside(List<String> pieces, Side side, Amount gap, Side flush) implements Edit {}
+  record Beside(List<String> pieces, Side side, Amount gap, Side flush, Boolean stay)
+      implements Edit {}
 
   /**
    * Brings pieces to the height of the lead, the last of them.

@@ -105,13 +105,22 @@ public final class Editor {
       together(Together.onto(space, some(e.pieces()), e.onto()), e.pieces());
     } else if (edit instanceof Edit.Beside e) {
       double gap = length(e.gap(), 0);
-      together(Together.beside(space, some(e.pieces()), e.side(), gap, e.flush()), e.pieces());
+      boolean stay = Boolean.TRUE.equals(e.stay());
+      together(
+          Together.beside(space, some(e.pieces()), e.side(), gap, e.flush(), stay), e.pieces());
     } else if (edit instanceof Edit.Level e) {
       together(Together.level(space, some(e.pieces()), e.side()), e.pieces());
     } else if (edit instanceof Edit.Attach e) {
       attach(some(e.pieces()), e.to());
     } else if (edit instanceof Edit.MoveBy e) {
-      moveBy(some(e.pieces()), e.by());
+      List<String> ids = some(e.pieces());
+      Piece lead = space.piece(ids.get(ids.size() - 1));
+      boolean stands = space.article(lead).mounting() == Mounting.STANDS;
+      if (Boolean.TRUE.equals(e.stops()) && stands && !lead.held()) {
+        step(ids, lead, e.by());
+      } else {
+        moveBy(ids, e.by());
+      }
     } else if (edit instanceof Edit.MoveTo e) {
       moveTo(e);
     } else if (edit instanceof Edit.SetDistance e) {
@@ -266,6 +275,18 @@ public final class Editor {
       carriers(ids);
     }
     sayOverlaps(ids);
+  }
+
+  /** A level step that stops at what is in the way, on the surface where it stands or below. */
+  private void step(List<String> ids, Piece lead, Edit.Place3 by) {
+    Vec v = Places.read(need(by, "by"), Vec.ZERO, Vec.ZERO, unit);
+    if (v.length() == 0 || v.y() != 0) {
+      moveBy(ids, by);
+      return;
+    }
+    Vec aside = new Vec(-v.z(), 0, v.x()).unit();
+    Question.Sight sight = new Question.Sight(lead.at().plus(v), aside);
+    putDown(new Edit.PutDown(Question.level(ids, sight), null));
   }
 
   private void moveTo(Edit.MoveTo e) {

@@ -157,8 +157,10 @@ final class Together {
    *
    * @param ids the lead last
    * @param flush front or back, or null for the middles
+   * @param stay whether they stay where they are in the other direction
    */
-  static Done beside(Space space, List<String> ids, Side side, double gap, Side flush) {
+  static Done beside(
+      Space space, List<String> ids, Side side, double gap, Side flush, boolean stay) {
     if (ids.size() < 2) {
       throw new Refusal("Select what is to stand beside it as well; the lead is picked last.");
     }
@@ -175,7 +177,7 @@ final class Together {
     List<String> said = new ArrayList<>();
     for (String id : ids.subList(0, ids.size() - 1)) {
       Piece p = now.piece(id);
-      Vec to = next(now, last, lead, p, way, gap, flush);
+      Vec to = next(now, last, lead, p, way, gap, flush, stay);
       Set<String> own = new HashSet<>(now.carriedBy(id));
       own.add(id);
       Vec by = to.minus(p.at());
@@ -193,7 +195,7 @@ final class Together {
   }
 
   private static Vec next(
-      Space space, Piece last, Piece lead, Piece p, Vec way, double gap, Side flush) {
+      Space space, Piece last, Piece lead, Piece p, Vec way, double gap, Side flush, boolean stay) {
     // beside the middle of the last one, in line with the lead, and at the height it stands at
     Vec from = last.at().minus(p.at());
     Vec along = p.at().along(way, from.dot(way));
@@ -202,7 +204,7 @@ final class Together {
         up
             ? new Vec(last.at().x(), last.at().y() + last.size().height(), last.at().z())
             : new Vec(along.x(), sameHeight(space, last, p), along.z());
-    if (!up) {
+    if (!up && !stay) {
       Vec across = new Vec(way.z(), 0, -way.x());
       double off = lead.at().dot(across) - at.dot(across);
       if (flush == Side.front || flush == Side.back) {

@@ -244,6 +244,25 @@ class CarryingTest {
     assertThat(room.piece("s").at().x()).isEqualTo(2);
   }
 
+  @Test
+  void aStepByTheKeysStopsAtTheWallAndStaysOnItsBoard() {
+    Piece s = room.put("s", "stool", 0.3, 2);
+    double half = s.size().width() / 2;
+    for (int i = 0; i < 4; i++) {
+      room.json("{'do':'moveBy','pieces':['s'],'by':{'x':-0.05},'stops':true}");
+    }
+    assertThat(room.piece("s").at().x()).isCloseTo(half, TOUCH);
+    room.put("f", "open-shelf", 3, 0.5);
+    room.put("k", "jar", 1, 3);
+    Asked jar = carry("k").to(3.2, 0.5);
+    jar.down = 2;
+    room.space = room.space.with(answer(jar).pieces());
+    double y = room.piece("k").at().y();
+    room.json("{'do':'moveBy','pieces':['k'],'by':{'x':0.05},'stops':true}");
+    assertThat(room.piece("k").at().y()).isCloseTo(y, EXACT);
+    assertThat(room.piece("k").at().x()).isCloseTo(3.25, EXACT);
+  }
+
   // ---- what holds it
 
   @Test

@@ -354,7 +354,7 @@ class EditorTest {
     }
     // what finds no free place within reach stays where it was put, and is named
     for (Snag s : Snag.of(rooms.space)) {
-      assertThat(s.kind()).isEqualTo(Snag.Kind.overlaps);
+      assertThat(s.kind()).isIn(Snag.Kind.overlaps, Snag.Kind.unstable);
       crowded = true;
     }
     if (crowded) {

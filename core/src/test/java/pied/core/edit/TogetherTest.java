@@ -102,6 +102,24 @@ class TogetherTest {
   }
 
   @Test
+  void aGapTypedLeavesTheOtherDirectionAlone() {
+    room.put("lead", "trunk", 3, 2);
+    room.put("p", "stool", 1.5, 2.1);
+    room.json("{'do':'beside','pieces':['p','lead'],'side':'left','gap':'25cm','stay':true}");
+    assertThat(room.piece("p").at().z()).isCloseTo(2.1, TOUCH);
+    assertThat(gap("p", "lead", Side.right)).isCloseTo(0.25, TOUCH);
+    var caption =
+        pied.core.caption.Caption.of(
+            room.space, "Room", List.of("p", "lead"), pied.core.units.LengthUnit.M);
+    assertThat(caption)
+        .anySatisfy(
+            f -> {
+              assertThat(f.label()).isEqualTo("Gap between them");
+              assertThat(f.text()).isEqualTo("0.25");
+            });
+  }
+
+  @Test
   void severalStandOneAfterTheOtherFlushAtTheBack() {
     room.put("lead", "sideboard", 2, 1);
     room.put("a", "trunk", 1, 3);
