@@ -4,7 +4,7 @@ import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useTheme, type Theme } from "@mui/material/styles";
 import { OrbitControls } from "@react-three/drei";
-import { Canvas, useThree } from "@react-three/fiber";
+import { Canvas, useFrame, useThree } from "@react-three/fiber";
 import {
   useCallback,
   useEffect,
@@ -19,6 +19,7 @@ import {
   type Camera,
   type Group,
   type InstancedMesh,
+  Matrix4,
   PCFShadowMap,
   type PerspectiveCamera,
   Raycaster,
@@ -235,6 +236,13 @@ function View({ onReady, small }: { onReady: (camera: Camera) => void; small: bo
     controls.current.update();
     invalidate();
   }, [viewpoint, aspect, shell, camera, invalidate, small]);
+
+  // how the space is seen, for those who read the page: columns of the matrix from metres to the picture
+  useFrame(({ gl }) => {
+    if (small) return;
+    const m = new Matrix4().multiplyMatrices(camera.projectionMatrix, camera.matrixWorldInverse);
+    gl.domElement.dataset.view = m.elements.join(" ");
+  });
 
   useWalk(walking && !small, camera, controls);
   if (small) return null;

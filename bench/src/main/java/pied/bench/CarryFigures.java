@@ -102,25 +102,7 @@ public final class CarryFigures {
       }
       x += random.nextGaussian() * 0.06;
       z += random.nextGaussian() * 0.06;
-      Question q =
-          new Question(
-              List.of(p.id()),
-              null,
-              null,
-              null,
-              false,
-              null,
-              new Spot(x, z),
-              null,
-              false,
-              0,
-              0.1,
-              false,
-              false,
-              null,
-              null,
-              0,
-              null);
+      Question q = Question.onPlan(List.of(p.id()), new Spot(x, z), 0.1);
       long t = System.nanoTime();
       Carrying.answer(space, q, LengthUnit.M);
       ms[i] = (System.nanoTime() - t) / 1e6;

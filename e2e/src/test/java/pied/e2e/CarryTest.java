@@ -183,6 +183,74 @@ class CarryTest {
   }
 
   @Test
+  void inTheSetViewAJarGoesOntoTheBoardOfAShelfAndACushionLeansAgainstABack() {
+    open("Onto things", "plan", "set");
+    put("f", "open-shelf", 3, 0.16);
+    put("b", "banquette", 5, 0.4);
+    put("k", "jar", 1, 3);
+    put("c", "cushion", 2, 3);
+    sheet.schedule("Storage jar");
+    sheet.page.keyboard().press(" ");
+    double[] p = sheet.onSet(3.2, 1.0, 0.1);
+    sheet.page.mouse().move(p[0] - 2, p[1]);
+    sheet.page.mouse().move(p[0], p[1]);
+    assertThat(carry()).containsText("on Open shelf");
+    click();
+    assertThat(piece("k").at("/on/id").asText()).isEqualTo("f");
+    assertThat(at("k", "y")).isBetween(0.3, 1.6);
+    assertThat(pied.reach(room, "k", "under")).isCloseTo(0, TOUCH);
+
+    sheet.schedule("Cushion");
+    sheet.page.keyboard().press(" ");
+    sheet.page.keyboard().press("u");
+    sheet.page.keyboard().press("u"); // its back
+    p = sheet.onSet(4.7, 0.7, 0.2);
+    sheet.page.mouse().move(p[0] - 2, p[1]);
+    sheet.page.mouse().move(p[0], p[1]);
+    assertThat(carry()).containsText("its back flat on Banquette element");
+    click();
+    assertThat(piece("c").at("/on/id").asText()).isEqualTo("b");
+    assertThat(piece("c").at("/lean/by").asDouble()).isBetween(2.0, 25.0);
+    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
+    // it goes where the banquette goes
+    double off = at("c", "x") - at("b", "x");
+    pickUp("Banquette element", 5.4, 0.5);
+    moveTo(4, 2.5);
+    click();
+    assertThat(at("c", "x") - at("b", "x")).isCloseTo(off, TOUCH);
+    assertThat(at("b", "z")).isGreaterThan(1.5);
+  }
+
+  @Test
+  void aLampIsClampedToABar() {
+    room =
+        PiedProcess.parse(
+                pied.post(
+                        "/api/projects/"
+                            + pied.json("/api/projects").at("/0/id").asText()
+                            + "/spaces",
+                        "{\"name\":\"Bars\",\"width\":8,\"depth\":6,\"height\":5,\"stage\":{}}")
+                    .body())
+            .get("id")
+            .asText();
+    pied.post(
+        "/api/spaces/" + room + "/edits",
+        "{\"edits\":[{\"do\":\"bar\",\"at\":{\"x\":0,\"z\":-3},\"trim\":\"4\"}]}");
+    sheet = new Sheet(room, "plan");
+    sheet.take("profile", "profile-spot");
+    double[] p = sheet.onPlan(1.2, -2.9);
+    sheet.page.mouse().move(p[0] - 2, p[1]);
+    sheet.page.mouse().move(p[0], p[1]);
+    assertThat(carry()).containsText("hanging from the bar");
+    click();
+    JsonNode lamp = pied.piece(room, "profile-spot");
+    assertThat(lamp.at("/on/kind").asText()).isEqualTo("bar");
+    assertThat(lamp.at("/at/z").asDouble()).isCloseTo(-3, TOUCH);
+    assertThat(lamp.at("/at/y").asDouble() + lamp.at("/size/height").asDouble()).isLessThan(4);
+    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
+  }
+
+  @Test
   void inTheSetViewTheViewIsTurnedInMidCarry() {
     open("Set view", "plan", "set");
     put("t", "cafe-table", 4.5, 1.5);

@@ -150,6 +150,24 @@ final class Sheet {
     return on("elevation", along, -height, "data-y");
   }
 
+  /** Where a point of the space is in the set view, on the screen. */
+  double[] onSet(double x, double y, double z) {
+    Locator canvas = page.locator("[data-testid=set] canvas[data-view]");
+    BoundingBox box = canvas.boundingBox();
+    String[] m = canvas.getAttribute("data-view").split(" ");
+    double[] clip = new double[4];
+    double[] p = {x, y, z, 1};
+    for (int row = 0; row < 4; row++) {
+      for (int column = 0; column < 4; column++) {
+        clip[row] += Double.parseDouble(m[4 * column + row]) * p[column];
+      }
+    }
+    return new double[] {
+      box.x + box.width * (1 + clip[0] / clip[3]) / 2,
+      box.y + box.height * (1 - clip[1] / clip[3]) / 2
+    };
+  }
+
   /** Waits until a drawing has come to rest: the same eye in a few frames, one after the other. */
   private void still(String drawing) {
     page.waitForFunction(

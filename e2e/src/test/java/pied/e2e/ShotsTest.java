@@ -2,6 +2,7 @@ package pied.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
@@ -117,6 +118,107 @@ class ShotsTest {
     sheet.page.getByText("New room or stage…").first().click();
     sheet.button("Stage");
     shot(sheet, "new-space");
+    sheet.close();
+  }
+
+  @Test
+  void theCarrying() {
+    PiedProcess pied = Studio.PIED;
+    String room = pied.teaRoom();
+    Sheet sheet = new Sheet(room, "plan");
+    sheet.page.keyboard().press("j");
+    JsonNode chair = pied.piece(room, "dining-chair");
+    sheet.schedule(chair.get("name").asText());
+    double x = chair.at("/at/x").asDouble();
+    double z = chair.at("/at/z").asDouble();
+    double[] from = sheet.onPlan(x, z);
+    sheet.page.mouse().click(from[0], from[1]);
+    assertThat(sheet.page.getByTestId("carry")).isVisible();
+    // about its turn, until something holds it
+    for (int i = 0; i < 40 && sheet.page.getByTestId("snaps").count() == 0; i++) {
+      double[] to = sheet.onPlan(4.6 + 0.03 * i, 4.6 + 0.02 * i);
+      sheet.page.mouse().move(to[0], to[1]);
+      sheet.page.waitForTimeout(150);
+    }
+    shot(sheet, "carrying");
+    sheet.page.keyboard().press("Escape");
+    sheet.close();
+
+    sheet = new Sheet(room, "set");
+    sheet.schedule("Bottle 2");
+    sheet.page.keyboard().press("f");
+    sheet.page.waitForTimeout(1500);
+    sheet.schedule("Bottle 4");
+    sheet.page.keyboard().press(" ");
+    BoundingBox box = sheet.page.getByTestId("set").boundingBox();
+    for (int i = 0; i < 60; i++) {
+      sheet
+          .page
+          .mouse()
+          .move(
+              box.x + box.width * (0.35 + 0.05 * (i % 6)),
+              box.y + box.height * (0.35 + 0.03 * (i / 6)));
+      sheet.page.waitForTimeout(250);
+      String said = sheet.page.getByTestId("carry").innerText();
+      if (said.contains("shelf") && said.contains("moved")) {
+        break;
+      }
+    }
+    shot(sheet, "carrying-onto-a-shelf");
+    sheet.page.keyboard().press("Escape");
+    sheet.close();
+
+    String[] lanterns = {
+      "ship-lantern", "jar", "jug", "ship-lantern", "jar", "teapot", "ship-lantern"
+    };
+    StringBuilder edits = new StringBuilder();
+    for (int i = 0; i < lanterns.length; i++) {
+      edits
+          .append(i == 0 ? "" : ",")
+          .append("{\"do\":\"place\",\"piece\":\"l" + i + "\",\"article\":\"")
+          .append(lanterns[i])
+          .append("\",\"at\":{\"x\":3.2,\"z\":" + (1.2 + 0.25 * i) + "}},")
+          .append("{\"do\":\"moveBy\",\"pieces\":[\"l" + i + "\"],\"by\":{\"x\":-0.45,\"y\":1.5}}");
+    }
+    pied.post("/api/spaces/" + room + "/edits", "{\"edits\":[" + edits + "]}");
+    sheet = new Sheet(room, "plan", "set");
+    double[] a = sheet.onPlan(2.5, 1.0);
+    double[] b = sheet.onPlan(3.05, 2.95);
+    sheet.page.keyboard().down("Shift");
+    sheet.page.mouse().move(a[0], a[1]);
+    sheet.page.mouse().down();
+    sheet.page.mouse().move(b[0] - 4, b[1] - 4);
+    sheet.page.mouse().move(b[0], b[1]);
+    sheet.page.mouse().up();
+    sheet.page.keyboard().up("Shift");
+    sheet.page.keyboard().press("Shift+S");
+    sheet.page.waitForTimeout(500);
+    shot(sheet, "settling-onto-the-counter");
+    sheet.page.keyboard().press("Escape");
+    pied.post("/api/spaces/" + room + "/undo", "{}");
+    sheet.close();
+  }
+
+  @Test
+  void theSupplier() {
+    Sheet sheet = new Sheet(Studio.PIED.teaRoom(), "plan");
+    sheet.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("bring in")).click();
+    sheet.page.getByText("from a supplier…").click();
+    sheet.page.getByLabel("Name").fill("saltmarsh");
+    sheet.page.getByLabel("Password").fill("lantern");
+    sheet.button("Sign in");
+    Studio.SUPPLIER.trouble(new pied.supplier.Trouble(30_000, 0, 0, 0, false));
+    for (String ware : new String[] {"Slipway armchair", "Boathouse bench"}) {
+      sheet
+          .page
+          .getByRole(AriaRole.LISTITEM, new Page.GetByRoleOptions().setName(ware))
+          .getByRole(AriaRole.BUTTON)
+          .click();
+    }
+    sheet.page.getByText("Place").waitFor();
+    sheet.page.screenshot(
+        new Page.ScreenshotOptions().setPath(Path.of("../docs/screenshots/supplier.png")));
+    Studio.SUPPLIER.trouble(pied.supplier.Trouble.USUAL);
     sheet.close();
   }
 

@@ -14,7 +14,7 @@ import pied.core.solid.Vec;
  * @param on what would carry the lead
  * @param place where that is, in words: "on Service counter, 0.92 high"
  * @param levels how many surfaces there are over one another at the point of the plan
- * @param mark where the mark is that follows the pointer
+ * @param mark where the mark is that is nearest to where it was picked up
  * @param start where it was when picked up; null for a new piece
  * @param way the direction in which it is moved, of length 1; null if it has not moved
  * @param measures the distances to show, in the order in which one goes through them

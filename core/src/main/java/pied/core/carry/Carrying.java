@@ -66,6 +66,7 @@ public final class Carrying {
   private final Article article;
   private final boolean fresh;
   private final Vec grip;
+  private final Vec mark;
   private final Resting resting;
   private final Surfaces surfaces;
 
@@ -100,7 +101,8 @@ public final class Carrying {
     at = lead.at();
     turn = lead.turn() + q.turn();
     lean = lead.lean();
-    grip = q.picked() == null ? Vec.ZERO : mark(lead.pose().unapply(q.picked()), lead.size());
+    grip = q.picked() == null ? Vec.ZERO : lead.pose().unapply(q.picked());
+    mark = mark(grip, lead.size());
     resting = new Resting(space, article, lead.size(), lead.lean(), own);
     surfaces = new Surfaces(space, article, own);
     distances = new Distances(space, own);
@@ -183,8 +185,8 @@ public final class Carrying {
         on,
         where,
         levels,
-        now.pose().apply(grip),
-        fresh ? null : lead.pose().apply(grip),
+        now.pose().apply(mark),
+        fresh ? null : lead.pose().apply(mark),
         way(),
         measures,
         List.copyOf(snaps),
@@ -266,7 +268,7 @@ public final class Carrying {
         : new Target.Sight(q.ray().from(), q.ray().along().unit());
   }
 
-  /** Where the mark is, seen from the middle of the underside. */
+  /** Where it was picked up, seen from the middle of the underside. */
   private Vec offset() {
     return pose(Vec.ZERO).direct(grip);
   }
@@ -425,18 +427,18 @@ public final class Carrying {
       return false;
     }
     double within = Math.max(0.05, 2 * q.near());
-    Marks.Mark mark =
+    Marks.Mark there =
         q.at() != null
             ? Marks.nearest(space, q.at(), within, own)
             : Marks.nearest(space, q.ray().from(), q.ray().along().unit(), within, own);
-    if (mark == null) {
+    if (there == null) {
       return false;
     }
-    Vec to = mark.at().minus(offset());
+    Vec to = there.at().minus(pose(Vec.ZERO).direct(mark));
     boolean stands = article.mounting() == Mounting.STANDS;
-    boolean flat = q.at() != null || grip.y() == 0 && !q.level();
+    boolean flat = q.at() != null || mark.y() == 0 && !q.level();
     at = flat && stands ? new Vec(to.x(), at.y(), to.z()) : to;
-    exact = "on " + mark.words();
+    exact = "on " + there.words();
     if (flat && stands) {
       onto();
       rest(true);
@@ -779,7 +781,7 @@ public final class Carrying {
     Vec way = way();
     if (way != null) {
       double moved = at.minus(lead.at()).dot(way);
-      Vec from = lead.pose().apply(grip);
+      Vec from = lead.pose().apply(mark);
       all.add(new Measure("moved", moved, unit.fine(moved), "moved", from, from.along(way, moved)));
     }
     for (Side side : ROUND) {

@@ -19,8 +19,8 @@ import pied.core.space.Spot;
  * @param size of the new piece; null for its natural size
  * @param finishes of the new piece that differ from its own; may be null
  * @param copy whether copies are carried and the pieces stay
- * @param picked the point of the space where it was picked up: the nearest mark of the lead follows
- *     the pointer; null for the middle of its underside
+ * @param picked the point of the space where it was picked up, which follows the pointer; null for
+ *     the middle of its underside
  * @param at what the pointer points at: a point of the plan,
  * @param ray or a line of sight
  * @param level whether the sight is that of an elevation or a section, in whose plane it is carried
@@ -28,7 +28,8 @@ import pied.core.space.Spot;
  * @param near so near something holds, metres; 0 for nothing holds
  * @param free whether it goes through things
  * @param each whether each comes to rest for itself
- * @param marks whether its mark goes exactly to the mark that is pointed at
+ * @param marks whether its mark, the nearest to where it was picked up, goes exactly to the mark
+ *     that is pointed at
  * @param against the side that goes flat onto the face that is pointed at; null for none
  * @param keep the one direction it is kept to; null for any
  * @param turn by which it is turned, degrees
@@ -83,6 +84,13 @@ public record Question(
     public String words() {
       return words;
     }
+  }
+
+  /** Pieces carried on the plan. */
+  public static Question onPlan(List<String> pieces, Spot at, double near) {
+    return new Question(
+        pieces, null, null, null, false, null, at, null, false, 0, near, false, false, false, null,
+        null, 0, null);
   }
 
   /** Pieces carried in the plane of a level drawing, held by nothing. */

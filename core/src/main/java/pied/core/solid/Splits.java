@@ -19,6 +19,9 @@ final class Splits {
    */
   private static final double LARGEST = 1.0 / 12;
 
+  /** Meshes of fewer triangles than this are walked quickly as they are. */
+  private static final int SIMPLE = 100;
+
   private static final int DEEPEST = 8;
 
   private final double smallest;
@@ -38,6 +41,9 @@ final class Splits {
    * @param whole that with one box a triangle, which is answered if nothing is askew
    */
   static BoxTree of(Mesh mesh, BoxTree whole, int leaf) {
+    if (mesh.triangles() < SIMPLE) {
+      return whole;
+    }
     Vec size = mesh.box().size();
     double longest = Math.max(size.x(), Math.max(size.y(), size.z()));
     Splits s = new Splits(longest);

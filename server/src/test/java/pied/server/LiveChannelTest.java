@@ -1,0 +1,166 @@
+package pied.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.WebSocket;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.space.Shell;
+import pied.core.space.Spot;
+import pied.server.api.Answers.EditRequest;
+import pied.server.store.SpaceStore;
+
+/** The conversation while carrying, over a real line. */
+@SpringBootTest(
+    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+    properties = "spring.datasource.url=jdbc:h2:mem:live")
+class LiveChannelTest {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  @Autowired private SpaceStore store;
+  @LocalServerPort private int port;
+  private String room;
+  private Line own;
+
+  /** One end of the channel. */
+  private final class Line implements WebSocket.Listener {
+    final BlockingQueue<JsonNode> heard = new LinkedBlockingQueue<>();
+    private final StringBuilder text = new StringBuilder();
+    final WebSocket socket;
+
+    Line() {
+      socket =
+          HttpClient.newHttpClient()
+              .newWebSocketBuilder()
+              .buildAsync(URI.create("ws://127.0.0.1:" + port + "/api/live/" + room), this)
+              .join();
+    }
+
+    @Override
+    public CompletionStage<?> onText(WebSocket s, CharSequence data, boolean last) {
+      text.append(data);
+      if (last) {
+        try {
+          heard.add(JSON.readTree(text.toString()));
+        } catch (java.io.IOException e) {
+          throw new IllegalStateException(e);
+        }
+        text.setLength(0);
+      }
+      s.request(1);
+      return null;
+    }
+
+    void say(String message) {
+      socket.sendText(message.replace('\'', '"'), true).join();
+    }
+
+    /** The next message that has this field. */
+    JsonNode next(String field) throws InterruptedException {
+      while (true) {
+        JsonNode n = heard.poll(20, TimeUnit.SECONDS);
+        assertThat(n).as("a message with " + field).isNotNull();
+        if (n.has(field)) {
+          return n;
+        }
+      }
+    }
+  }
+
+  @BeforeEach
+  void furnish() {
+    Shell shell =
+        new Shell(
+            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
+            2.8,
+            0.2,
+            List.of(),
+            Map.of());
+    room = store.newSpace(store.newProject("Project").id(), "Room", shell).id();
+    store.edit(room, new EditRequest(null, null, "m", List.of(put("s", "stool", 2, 2))));
+    own = new Line();
+  }
+
+  @AfterEach
+  void hangUp() {
+    own.socket.abort();
+  }
+
+  private static Edit put(String id, String article, double x, double z) {
+    return new Edit.Place(
+        id, article, null, new Edit.PlanPoint(Amount.of(x), Amount.of(z)), null, null, null, null);
+  }
+
+  private static String carry(long number, double x, double z) {
+    return "{'ask':"
+        + number
+        + ",'unit':'cm','carry':{'pieces':['s'],'at':{'x':"
+        + x
+        + ",'z':"
+        + z
+        + "}}}";
+  }
+
+  @Test
+  void eachQuestionIsAnsweredByItsNumberAndNothingIsStored() throws InterruptedException {
+    own.say(carry(1, 3, 1));
+    own.say(carry(2, 4.5, 3));
+    assertThat(own.next("answer").get("answer").asLong()).isEqualTo(1);
+    JsonNode second = own.next("answer");
+    assertThat(second.get("answer").asLong()).isEqualTo(2);
+    assertThat(second.at("/carry/pieces/0/at/x").asDouble()).isCloseTo(4.5, within(1e-9));
+    assertThat(second.at("/carry/measures/0/slot").asText()).isEqualTo("moved");
+    assertThat(second.at("/carry/measures/0/text").asText()).isEqualTo("250");
+    assertThat(store.space(room).piece("s").at().x()).isEqualTo(2);
+    assertThat(store.view(room).revision()).isEqualTo(1);
+  }
+
+  @Test
+  void othersSeeWhatIsCarriedUntilItIsPutDown() throws InterruptedException {
+    Line other = new Line();
+    other.next("revision");
+    own.say(carry(1, 4, 3));
+    JsonNode seen = other.next("carrier");
+    assertThat(seen.at("/carried/0/at/z").asDouble()).isCloseTo(3, within(1e-9));
+    own.say("{'ask':0}");
+    assertThat(other.next("carrier").get("carried")).isEmpty();
+    // and when the line of the one who carries is cut
+    own.say(carry(2, 4, 2));
+    assertThat(other.next("carrier").get("carried")).hasSize(1);
+    own.socket.abort();
+    assertThat(other.next("carrier").get("carried")).isEmpty();
+    other.socket.abort();
+  }
+
+  @Test
+  void whatCannotBeAnsweredIsRefusedInWordsAndTheLineLives() throws InterruptedException {
+    own.say("{'ask':1,'carry':{'pieces':['nobody'],'at':{'x':1,'z':1}}}");
+    assertThat(own.next("answer").get("refused").asText()).contains("no piece “nobody”");
+    own.say("{'ask':2,'carry':{'pieces':['s']}}");
+    assertThat(own.next("answer").get("refused").asText()).contains("what the pointer points at");
+    own.say("{'ask':3,'carry':{'pieces':['s'],'at':{'x':'far','z':1}}}");
+    assertThat(own.next("answer").get("refused").asText()).isNotEmpty();
+    own.say("no question at all");
+    assertThat(own.next("answer").get("refused").asText())
+        .isEqualTo("The question cannot be read.");
+    own.say(carry(5, 3, 1));
+    assertThat(own.next("answer").at("/carry/refused").asText()).isEmpty();
+  }
+}
