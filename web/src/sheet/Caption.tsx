@@ -186,8 +186,8 @@ function CarryCaption() {
         </Box>
       )}
       <Box component="span" sx={{ color: "text.secondary" }}>
-        In hand: {typed ? "Enter" : "click"} puts it down, with Shift and goes on; type a number, Tab for
-        another; <b>T</b> turns, <b>K</b> keeps to a direction, <b>Esc</b> gives up.
+        In hand: {typed ? "Enter" : "click"} puts it down; type a number, <b>Tab</b> another; <b>T</b> turns,{" "}
+        <b>K</b> keeps, <b>Esc</b> gives up.
       </Box>
     </Typography>
   );

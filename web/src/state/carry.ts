@@ -120,12 +120,14 @@ onAnswer((message: CarryAnswer) => {
   if (wanted) next();
 });
 
+/** A gap that is less has no room for its number on a drawing, metres; the caption has it. */
+const TIGHT = 0.03;
 const SIDES = ["left", "right", "front", "back"];
 
 /** The distances as the drawings show them. */
 function reaches(answer: Carry): ReachView[] {
   return answer.measures
-    .filter((m) => SIDES.includes(m.slot) && m.from && m.to)
+    .filter((m) => SIDES.includes(m.slot) && m.from && m.to && Math.abs(m.value) > TIGHT)
     .map((m) => ({
       side: m.slot as Side,
       distance: m.value,

@@ -149,6 +149,7 @@ class ShotsTest {
     sheet.page.keyboard().press("f");
     sheet.page.waitForTimeout(1500);
     sheet.schedule("Bottle 4");
+    sheet.page.keyboard().press("j");
     sheet.page.keyboard().press(" ");
     BoundingBox box = sheet.page.getByTestId("set").boundingBox();
     for (int i = 0; i < 60; i++) {
@@ -201,7 +202,9 @@ class ShotsTest {
 
   @Test
   void theSupplier() {
-    Sheet sheet = new Sheet(Studio.PIED.teaRoom(), "plan");
+    // into the other project, so that the catalog of the first stays as it ships
+    String stage = Studio.PIED.json("/api/projects").at("/1/spaces/0/id").asText();
+    Sheet sheet = new Sheet(stage, "plan");
     sheet.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("bring in")).click();
     sheet.page.getByText("from a supplier…").click();
     sheet.page.getByLabel("Name").fill("saltmarsh");
@@ -215,7 +218,7 @@ class ShotsTest {
           .getByRole(AriaRole.BUTTON)
           .click();
     }
-    sheet.page.getByText("Place").waitFor();
+    sheet.page.waitForTimeout(1500);
     sheet.page.screenshot(
         new Page.ScreenshotOptions().setPath(Path.of("../docs/screenshots/supplier.png")));
     Studio.SUPPLIER.trouble(pied.supplier.Trouble.USUAL);
