@@ -127,7 +127,7 @@ class LiveChannelTest {
     assertThat(second.get("answer").asLong()).isEqualTo(2);
     assertThat(second.at("/carry/pieces/0/at/x").asDouble()).isCloseTo(4.5, within(1e-9));
     assertThat(second.at("/carry/measures/0/slot").asText()).isEqualTo("moved");
-    assertThat(second.at("/carry/measures/0/text").asText()).isEqualTo("250");
+    assertThat(second.at("/carry/measures/0/text").asText()).isEqualTo("250.0");
     assertThat(store.space(room).piece("s").at().x()).isEqualTo(2);
     assertThat(store.view(room).revision()).isEqualTo(1);
   }

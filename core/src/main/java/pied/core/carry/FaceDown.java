@@ -17,7 +17,6 @@ import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 
 /**
  * A side of a piece goes flat onto a face, be it level, sloping or upright; on a curved face it is
@@ -36,8 +35,8 @@ final class FaceDown {
     this.own = own;
   }
 
-  /** Where it is then. */
-  record Result(Vec at, double turn, Lean lean, On on, String words) {}
+  /** How it stands then, and on what, in words. */
+  record Result(Stance stance, String words) {}
 
   Result place() {
     Bodies.RayMet met = face();
@@ -69,12 +68,8 @@ final class FaceDown {
     boolean touches =
         space.bodies().near(Piece.pose(at, turn, lean).box(mesh.box())).contains(met.body());
     Body body = touches || !back.stop().meets() ? met.body() : back.body();
-    return new Result(
-        at,
-        turn,
-        lean,
-        on(body),
-        "its " + words(q.against()) + " flat on " + space.nameOf(met.body().id()));
+    String words = "its " + words(q.against()) + " flat on " + space.nameOf(met.body().id());
+    return new Result(new Stance(at, turn, lean, on(body)), words);
   }
 
   private static String words(Side s) {
@@ -84,40 +79,11 @@ final class FaceDown {
   }
 
   private Bodies.RayMet face() {
-    Bodies.RayMet met;
-    if (q.ray() != null) {
-      met =
-          space
-              .bodies()
-              .ray(
-                  q.ray().from(),
-                  q.ray().along().unit(),
-                  1e4,
-                  b -> !own.contains(b.id()) && seen(b));
-    } else {
-      Spot s = q.at();
-      met =
-          space
-              .bodies()
-              .ray(s.at(space.shell().height() - 1e-3), Vec.DOWN, 1e4, b -> !own.contains(b.id()));
-    }
+    Bodies.RayMet met = Pointed.at(space, q, own);
     if (met == null) {
       throw new Refusal("Point at the face it is to go onto.");
     }
     return met;
-  }
-
-  /** Walls one looks at from behind are not in the way. */
-  private boolean seen(Body b) {
-    if (b.id().equals(ShellBodies.CEILING)) {
-      return q.ray().along().y() > 0;
-    }
-    if (!b.id().startsWith(ShellBodies.WALL)) {
-      return true;
-    }
-    String name = b.id().substring(ShellBodies.WALL.length());
-    return space.shell().faces().stream()
-        .anyMatch(w -> w.name().equals(name) && w.inward().dot(q.ray().along()) < 0);
   }
 
   /** The rotation that turns the side against a face with this normal, upright as far as may be. */

@@ -28,8 +28,8 @@ import pied.core.space.Spot;
  * @param near so near something holds, metres; 0 for nothing holds
  * @param free whether it goes through things
  * @param each whether each comes to rest for itself
- * @param marks whether its mark, the nearest to where it was picked up, goes exactly to the mark
- *     that is pointed at
+ * @param meet whether and how its mark, the nearest to where it was picked up, goes exactly to the
+ *     mark, the edge or the face that is pointed at; null for not
  * @param against the side that goes flat onto the face that is pointed at; null for none
  * @param keep the one direction it is kept to; null for any
  * @param turn by which it is turned, degrees
@@ -50,7 +50,7 @@ public record Question(
     double near,
     boolean free,
     boolean each,
-    boolean marks,
+    @Nullable Meet meet,
     @Nullable Side against,
     @Nullable Keep keep,
     double turn,
@@ -66,6 +66,18 @@ public record Question(
    * @param way for "moved": the direction, of length 1
    */
   public record Typed(String slot, String text, @Nullable Vec way) {}
+
+  /** How mark meets mark. */
+  public enum Meet {
+    /** turned as it is */
+    mark,
+    /**
+     * turned, no more than needed, so that one of its sides there lies flat against a face there
+     */
+    faces,
+    /** turned, no more than needed, so that one of its edges there runs along an edge there */
+    edges
+  }
 
   /** One direction that a carry is kept to. */
   public enum Keep {
@@ -89,14 +101,14 @@ public record Question(
   /** Pieces carried on the plan. */
   public static Question onPlan(List<String> pieces, Spot at, double near) {
     return new Question(
-        pieces, null, null, null, false, null, at, null, false, 0, near, false, false, false, null,
+        pieces, null, null, null, false, null, at, null, false, 0, near, false, false, null, null,
         null, 0, null);
   }
 
   /** Pieces carried in the plane of a level drawing, held by nothing. */
   public static Question level(List<String> pieces, Sight sight) {
     return new Question(
-        pieces, null, null, null, false, null, null, sight, true, 0, 0, false, false, false, null,
+        pieces, null, null, null, false, null, null, sight, true, 0, 0, false, false, null, null,
         null, 0, null);
   }
 

@@ -1,20 +1,16 @@
 package pied.core.drawing;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.Predicate;
+import pied.core.solid.Creases;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshTree;
 import pied.core.solid.Vec;
 
 /** The edges of a mesh that one sees: creases and turns of the surface. */
 final class SeenEdges {
-  /** Faces that meet at more than this angle have an edge one sees. */
-  private static final double CREASE = Math.cos(Math.toRadians(32));
-
   /** Shorter edges are not drawn, metres. */
   static final double SHORT = 0.002;
 
@@ -32,40 +28,17 @@ final class SeenEdges {
 
   /** All edges that face the eye, be they hidden or not. */
   static List<Edge> facing(Mesh mesh, Eye eye) {
-    int[] weld = mesh.welded();
-    int[] c = mesh.corners();
-    Map<Long, Vec> first = new HashMap<>();
     List<Edge> edges = new ArrayList<>();
-    for (int t = 0; t < c.length; t += 3) {
-      Vec a = mesh.vertex(c[t]);
-      Vec n = mesh.vertex(c[t + 1]).minus(a).cross(mesh.vertex(c[t + 2]).minus(a));
-      if (n.length() < 1e-14) {
-        continue;
-      }
-      n = n.unit();
-      for (int k = 0; k < 3; k++) {
-        int p = weld[c[t + k]];
-        int q = weld[c[t + (k + 1) % 3]];
-        long key = ((long) Math.min(p, q) << 32) | Math.max(p, q);
-        Vec other = first.remove(key);
-        if (other == null) {
-          first.put(key, n);
-        } else if (drawn(n, other, eye.toEye())) {
-          Vec lift = n.dot(eye.toEye()) >= other.dot(eye.toEye()) ? n : other;
-          edges.add(new Edge(mesh.vertex(p), mesh.vertex(q), lift));
-        }
+    for (Creases.Edge e : Creases.all(mesh)) {
+      double a = e.n().dot(eye.toEye());
+      double b = e.m().dot(eye.toEye());
+      boolean toEye = a > 1e-6 || b > 1e-6;
+      boolean turns = a * b < 0 && Math.min(a, b) < -1e-6;
+      if (toEye && (e.sharp() || turns)) {
+        edges.add(new Edge(e.from(), e.to(), a >= b ? e.n() : e.m()));
       }
     }
     return edges;
-  }
-
-  private static boolean drawn(Vec n, Vec m, Vec toEye) {
-    double a = n.dot(toEye);
-    double b = m.dot(toEye);
-    if (a <= 1e-6 && b <= 1e-6) {
-      return false;
-    }
-    return n.dot(m) < CREASE || a * b < 0 && Math.min(a, b) < -1e-6;
   }
 
   /** The stretches of edges that the mesh itself does not hide. */

@@ -50,15 +50,25 @@ public record Reach(
    * @param limit metres; what is farther counts as nothing
    */
   public static Reach of(Space space, Piece piece, Side side, Set<String> own, double limit) {
+    return of(space, piece, side, piece.pose().direct(side.outward()), own, limit);
+  }
+
+  /**
+   * How far a piece can travel in any direction.
+   *
+   * @param side what the direction is called
+   * @param way the direction, of length 1
+   */
+  public static Reach of(
+      Space space, Piece piece, Side side, Vec way, Set<String> own, double limit) {
     Mesh mesh = space.shapes().mesh(piece);
     Pose pose = piece.pose();
-    Vec way = pose.direct(side.outward());
     Bodies.Met met = space.bodies().travel(mesh, pose, way, limit, b -> !own.contains(b.id()));
     if (met.body() == null) {
       return null;
     }
     String to = met.body().id();
-    Vec middle = pose.apply(side.middle(piece.size()));
+    Vec middle = pose.apply(facing(piece, way).middle(piece.size()));
     if (met.stop().overlapping()) {
       double back = space.bodies().toFree(mesh, pose, way.times(-1), b -> b.id().equals(to));
       return new Reach(side, -back, to, space.nameOf(to), middle, middle.along(way, -back));
@@ -73,5 +83,15 @@ public record Reach(
       return new Reach(side, d, to, space.nameOf(to), touch.along(way, -d), touch);
     }
     return new Reach(side, d, to, space.nameOf(to), middle, end);
+  }
+
+  /** The side of a piece that looks that way most. */
+  private static Side facing(Piece piece, Vec way) {
+    Vec own = piece.pose().undirect(way);
+    Side best = Side.left;
+    for (Side s : Side.values()) {
+      best = s.outward().dot(own) > best.outward().dot(own) + 1e-9 ? s : best;
+    }
+    return best;
   }
 }

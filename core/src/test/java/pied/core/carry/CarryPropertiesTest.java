@@ -74,7 +74,7 @@ class CarryPropertiesTest {
         r.nextBoolean() ? 0.1 : 0,
         false,
         true,
-        false,
+        null,
         null,
         null,
         45 * r.nextInt(8),

@@ -3,6 +3,11 @@ package pied.core.carry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static pied.core.carry.Asked.carry;
+import static pied.core.carry.Asked.isAt;
+import static pied.core.carry.Asked.lead;
+import static pied.core.carry.Asked.measure;
+import static pied.core.carry.Asked.words;
 
 import java.util.List;
 import java.util.Map;
@@ -30,85 +35,8 @@ class CarryingTest {
 
   private final Rooms room = new Rooms();
 
-  /** A question in the making. */
-  private static Asked carry(String... pieces) {
-    return new Asked(List.of(pieces));
-  }
-
-  private static final class Asked {
-    private final List<String> pieces;
-    private String article;
-    private boolean copy;
-    private Vec picked;
-    private Spot at;
-    private Question.Sight ray;
-    private boolean level;
-    private int down;
-    private double near;
-    private boolean free;
-    private boolean each;
-    private boolean marks;
-    private Side against;
-    private Keep keep;
-    private double turn;
-    private Question.Typed typed;
-
-    Asked(List<String> pieces) {
-      this.pieces = pieces;
-    }
-
-    Asked to(double x, double z) {
-      at = new Spot(x, z);
-      return this;
-    }
-
-    Asked look(Vec from, Vec to) {
-      ray = new Question.Sight(from, to.minus(from));
-      return this;
-    }
-
-    Asked near(double v) {
-      near = v;
-      return this;
-    }
-
-    Asked typed(String slot, String text) {
-      typed = new Question.Typed(slot, text, null);
-      return this;
-    }
-
-    Question asked() {
-      return new Question(
-          pieces, article, null, null, copy, picked, at, ray, level, down, near, free, each, marks,
-          against, keep, turn, typed);
-    }
-  }
-
   private Answer answer(Asked a) {
     return Carrying.answer(room.space, a.asked(), LengthUnit.M);
-  }
-
-  private static Piece lead(Answer a) {
-    return a.pieces().get(a.pieces().size() - 1);
-  }
-
-  private static void isAt(Answer a, double x, double y, double z, Offset<Double> how) {
-    Vec at = lead(a).at();
-    assertThat(at.x()).as("across, " + a).isCloseTo(x, how);
-    assertThat(at.y()).as("high, " + a).isCloseTo(y, how);
-    assertThat(at.z()).as("deep, " + a).isCloseTo(z, how);
-  }
-
-  private static double measure(Answer a, String slot) {
-    return a.measures().stream()
-        .filter(m -> m.slot().equals(slot))
-        .findFirst()
-        .orElseThrow()
-        .value();
-  }
-
-  private static List<String> words(Answer a) {
-    return a.snaps().stream().map(Answer.Snap::words).toList();
   }
 
   // ---- surfaces
@@ -355,25 +283,6 @@ class CarryingTest {
     assertThat(lead(typed).at().y()).isCloseTo(1.85 - lead(a).size().height(), EXACT);
   }
 
-  @Test
-  void twoBanquettesAreButtedMarkToMark() {
-    Piece a = room.put("a", "banquette", 2, 1);
-    Piece b = room.put("b", "banquette", 4, 3);
-    Asked q = carry("b").to(2 + a.size().width() / 2 + 0.02, 1 + a.size().depth() / 2 - 0.01);
-    q.marks = true;
-    q.near = 0.05;
-    q.picked = new Vec(4 - b.size().width() / 2, 0, 3 + b.size().depth() / 2); // front left corner
-    Answer answer = answer(q);
-    isAt(answer, 2 + a.size().width() / 2 + b.size().width() / 2, 0, 1, EXACT);
-    assertThat(words(answer)).containsExactly("on a corner of Banquette element");
-    assertThat(measure(answer, "left")).isCloseTo(0, TOUCH);
-    // its corner into that of the room
-    q = carry("b").to(0.03, 0.02);
-    q.marks = true;
-    q.picked = new Vec(4 - b.size().width() / 2, 0, 3 - b.size().depth() / 2);
-    isAt(answer(q), b.size().width() / 2, 0, b.size().depth() / 2, EXACT);
-  }
-
   // ---- hanging
 
   @Test
@@ -462,6 +371,22 @@ class CarryingTest {
   }
 
   @Test
+  void theDistancesOfSeveralAreThoseOfTheOutermost() {
+    Piece a = room.put("a", "trunk", 2, 2);
+    room.put("b", "trunk", 4, 1.2, 90);
+    Answer answer = answer(carry("b", "a").to(2, 2));
+    assertThat(measure(answer, "left")).isCloseTo(2 - a.size().width() / 2, TOUCH);
+    assertThat(measure(answer, "right")).isCloseTo(2 - a.size().depth() / 2, within(0.03));
+    assertThat(measure(answer, "back"))
+        .as("to the skirting")
+        .isCloseTo(1.2 - a.size().width() / 2, within(0.03));
+    // and it is the other one that the wall holds
+    answer = answer(carry("b", "a").to(4 - a.size().depth() / 2 - 0.06, 2).near(0.1));
+    assertThat(words(answer)).anyMatch(w -> w.startsWith("against"));
+    assertThat(measure(answer, "right")).isCloseTo(0, TOUCH);
+  }
+
+  @Test
   void aCopyIsCarriedAndTheFirstStays() {
     room.put("s", "sideboard", 3, 2);
     room.put("v", "vase", 3, 2);
@@ -502,7 +427,7 @@ class CarryingTest {
             0,
             false,
             false,
-            false,
+            null,
             null,
             null,
             0,

@@ -1,0 +1,223 @@
+package pied.core.carry;
+
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.distance.DistanceOp;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.piece.On;
+import pied.core.place.Inset;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.place.Surfaces;
+import pied.core.place.Target;
+import pied.core.solid.Body;
+import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
+
+/** Finds the surface that is meant, and how the lead stands on it before anything stops it. */
+final class Aiming {
+  private final Space space;
+  private final Load load;
+  private final Question q;
+  private final LengthUnit unit;
+  private final Resting resting;
+  private final Surfaces surfaces;
+
+  /**
+   * What was found.
+   *
+   * @param carrier the body it will rest on; null if that does not matter
+   * @param place where that is, in words
+   * @param levels how many surfaces there are over one another
+   */
+  record Aimed(Stance stance, @Nullable Body carrier, String place, int levels) {}
+
+  Aiming(Space space, Load load, Question q, LengthUnit unit, Resting resting) {
+    this.space = space;
+    this.load = load;
+    this.q = q;
+    this.unit = unit;
+    this.resting = resting;
+    surfaces = new Surfaces(space, load.article(), load.own());
+  }
+
+  /**
+   * @param start how it stands, turned as it is wanted
+   * @throws Refusal if nothing there can carry it
+   */
+  Aimed aim(Stance start) {
+    return switch (load.article().mounting()) {
+      case STANDS -> stand(start);
+      case WALL -> fix(start);
+      case HANGS -> hang(start);
+      case OPENING -> inset(start);
+    };
+  }
+
+  private Target target() {
+    return q.at() != null
+        ? new Target.OnPlan(q.at())
+        : new Target.Sight(q.ray().from(), q.ray().along().unit());
+  }
+
+  /** Where it was picked up, seen from the middle of the underside. */
+  Vec offset(Stance s) {
+    return s.seen(load.grip());
+  }
+
+  // ---- standing
+
+  private record Found(Surfaces.Surface surface, int levels) {}
+
+  private Aimed stand(Stance start) {
+    Found found = surface(start);
+    Surfaces.Surface s = found.surface();
+    double y = s.point().y();
+    String high = y > 1e-6 ? ", " + unit.fine(y) + " high" : "";
+    Vec g = offset(start);
+    Stance now = start.at(s.point().x() - g.x(), y, s.point().z() - g.z()).on(s.on());
+    return new Aimed(now, s.body(), "on " + space.nameOf(s.on()) + high, found.levels());
+  }
+
+  private Found surface(Stance start) {
+    if (q.at() != null) {
+      return level(inRoom(q.at()), q.down());
+    }
+    if (q.level()) {
+      return new Found(inPlane(start), 1);
+    }
+    try {
+      return new Found(surfaces.at(target(), load.lead().size().depth()), 1);
+    } catch (Refusal e) {
+      // pointing past the room means the floor as far that way as there is
+      Vec d = q.ray().along();
+      double t = Math.abs(d.y()) < 1e-9 ? 0 : -q.ray().from().y() / d.y();
+      if (t <= 0) {
+        throw e;
+      }
+      Vec p = q.ray().from().plus(d.times(t));
+      return level(inRoom(new Spot(p.x(), p.z())), Integer.MAX_VALUE);
+    }
+  }
+
+  private Found level(Spot spot, int down) {
+    List<Surfaces.Surface> all = levels(spot);
+    return new Found(all.get(Math.min(down, all.size() - 1)), all.size());
+  }
+
+  private List<Surfaces.Surface> levels(Spot spot) {
+    List<Surfaces.Surface> all = surfaces.levels(spot);
+    if (all.isEmpty()) {
+      throw new Refusal("There is no floor under that point; choose one inside the room.");
+    }
+    return all;
+  }
+
+  /** In a level drawing: the highest surface at or below the pointer, in the plane of the mark. */
+  private Surfaces.Surface inPlane(Stance start) {
+    Vec p = planePoint();
+    List<Surfaces.Surface> all = levels(inRoom(new Spot(p.x(), p.z())));
+    double under = p.y() - offset(start).y() + Math.max(q.near(), 0.02);
+    return all.stream()
+        .filter(s -> s.point().y() <= under)
+        .findFirst()
+        .orElse(all.get(all.size() - 1));
+  }
+
+  /** The highest surface under a place that is no higher than so, or null. */
+  @Nullable
+  Surfaces.Surface under(Vec where, double y) {
+    for (Surfaces.Surface s : surfaces.levels(inRoom(new Spot(where.x(), where.z())))) {
+      if (s.point().y() <= y + 0.05) {
+        return s;
+      }
+    }
+    return null;
+  }
+
+  /** Where the sight of a level drawing meets the upright plane through the mark. */
+  Vec planePoint() {
+    Vec d = q.ray().along().unit();
+    Vec through = load.fresh() ? q.ray().from().along(d, 1) : load.lead().pose().apply(load.grip());
+    double t = through.minus(q.ray().from()).dot(d);
+    return q.ray().from().along(d, t);
+  }
+
+  /** The point itself, or the nearest over the floor. */
+  private Spot inRoom(Spot spot) {
+    Geometry floor = space.shell().floor();
+    var here = floor.getFactory().createPoint(new Coordinate(spot.x(), spot.z()));
+    if (floor.contains(here)) {
+      return spot;
+    }
+    Coordinate near = DistanceOp.nearestPoints(floor, here)[0];
+    var middle = floor.getCentroid();
+    // a hair inside, so that there is floor under it
+    double dx = middle.getX() - near.x;
+    double dz = middle.getY() - near.y;
+    double l = Math.max(1e-9, Math.hypot(dx, dz));
+    return new Spot(near.x + 1e-4 * dx / l, near.y + 1e-4 * dz / l);
+  }
+
+  // ---- fixed, hanging, in an opening
+
+  private Aimed fix(Stance start) {
+    Wall wall = resting.wall(target());
+    Spot spot = resting.spot(target(), wall);
+    Stance now = start.turned(wall.turn());
+    Vec g = offset(now);
+    Vec t = wall.along();
+    double height = load.lead().size().height();
+    double half = Math.min(load.lead().size().width(), wall.length()) / 2;
+    double s = wall.station(spot) - g.dot(t);
+    s = Math.max(half, Math.min(wall.length() - half, s));
+    double y = load.fresh() ? load.article().usualHeight(height) : load.lead().at().y();
+    if (q.ray() != null && !load.fresh()) {
+      double seen = height(wall);
+      y = Double.isNaN(seen) ? y : seen - g.y();
+    }
+    y = Math.max(0, Math.min(wall.height() - height, y));
+    double out = load.lead().size().depth() / 2;
+    Vec at = wall.from().at(y).along(t, s).along(wall.inward(), out);
+    On on = On.wall(wall.name());
+    return new Aimed(now.at(at).on(on), null, "on " + space.wallName(wall.name()), 1);
+  }
+
+  /** How high on a wall one points; NaN past it. */
+  private double height(Wall wall) {
+    Vec d = q.ray().along().unit();
+    double rate = wall.inward().dot(d);
+    if (Math.abs(rate) < 1e-9) {
+      return Double.NaN;
+    }
+    double t = -wall.off(new Spot(q.ray().from().x(), q.ray().from().z())) / rate;
+    return t > 0 ? q.ray().from().y() + t * d.y() : Double.NaN;
+  }
+
+  private Aimed hang(Stance start) {
+    Vec g = offset(start);
+    Spot pointed;
+    if (q.level()) {
+      Vec p = planePoint();
+      pointed = new Spot(p.x(), p.z());
+    } else {
+      pointed = resting.hangs(target());
+    }
+    Rest rest = resting.hangAt(inRoom(pointed.plus(-g.x(), -g.z())), start.turn());
+    String place = "hanging from " + space.nameOf(rest.on());
+    return new Aimed(start.at(rest.at()).on(rest.on()), null, place, 1);
+  }
+
+  private Aimed inset(Stance start) {
+    Opening o = Inset.at(space.shell(), target());
+    Rest rest = Inset.rest(space.shell(), o);
+    Stance now = start.turned(rest.turn()).at(rest.at()).on(rest.on());
+    return new Aimed(now, null, "in " + space.nameOf(rest.on()), 1);
+  }
+}

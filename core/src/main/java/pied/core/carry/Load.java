@@ -1,0 +1,161 @@
+package pied.core.carry;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import pied.core.catalog.Article;
+import pied.core.catalog.Mounting;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.size.Size;
+import pied.core.solid.Pose;
+import pied.core.solid.Vec;
+import pied.core.space.Space;
+
+/**
+ * All that is carried: what was picked up with what stands on it, copies of that, or a new piece.
+ *
+ * @param members as they were when picked up, the lead last
+ * @param own ids of pieces that are not in the way, since they are carried themselves
+ * @param lead the one that follows the pointer
+ * @param article of the lead
+ * @param grip where the lead was picked up, in its own frame
+ * @param mark the mark of the lead nearest to that, in its own frame
+ */
+record Load(
+    Space space,
+    boolean fresh,
+    List<Piece> members,
+    Set<String> own,
+    Piece lead,
+    Article article,
+    Vec grip,
+    Vec mark) {
+
+  /** Ids of copies and of a new piece begin so. */
+  static final String IN_HAND = "in hand";
+
+  static Load of(Space space, Question q) {
+    boolean fresh = q.article() != null;
+    Set<String> own = new HashSet<>();
+    List<Piece> members = fresh ? List.of(fresh(space, q)) : gathered(space, q, own);
+    Piece lead = members.get(members.size() - 1);
+    Vec grip = q.picked() == null ? Vec.ZERO : lead.pose().unapply(q.picked());
+    Vec mark = mark(grip, lead.size());
+    return new Load(space, fresh, members, own, lead, space.article(lead), grip, mark);
+  }
+
+  private static Piece fresh(Space space, Question q) {
+    Article a = space.shapes().catalog().article(q.article());
+    Size size = q.size() == null ? a.size() : q.size();
+    a.check(a.name(), size);
+    Map<String, String> finishes = q.finishes() == null ? Map.of() : q.finishes();
+    return new Piece(IN_HAND, a.id(), a.name(), size, Vec.ZERO, 0, On.NOTHING, finishes);
+  }
+
+  private static List<Piece> gathered(Space space, Question q, Set<String> own) {
+    Set<String> chosen = new LinkedHashSet<>(q.pieces());
+    chosen.forEach(space::piece);
+    String first = q.pieces().get(q.pieces().size() - 1);
+    Set<String> all = new LinkedHashSet<>(space.carriedBy(chosen));
+    all.addAll(chosen);
+    all.remove(first);
+    all.add(first); // the lead is last
+    List<Piece> members = new ArrayList<>();
+    for (String id : all) {
+      Piece p = space.piece(id);
+      members.add(q.copy() ? copied(p, all) : p);
+    }
+    if (!q.copy()) {
+      own.addAll(all);
+    }
+    return members;
+  }
+
+  private static Piece copied(Piece p, Set<String> all) {
+    On on = p.on();
+    boolean along = on.kind() == On.Kind.piece && all.contains(on.id());
+    return p.withId(IN_HAND + " " + p.id()).withOn(along ? On.piece(IN_HAND + " " + on.id()) : on);
+  }
+
+  /** The nearest of the 27 marks of a piece's box, in its own frame. */
+  private static Vec mark(Vec p, Size s) {
+    return new Vec(
+        nearest(p.x(), -s.width() / 2, s.width() / 2),
+        nearest(p.y(), 0, s.height()),
+        nearest(p.z(), -s.depth() / 2, s.depth() / 2));
+  }
+
+  private static double nearest(double v, double lo, double hi) {
+    double n = Math.rint(2 * (v - lo) / (hi - lo));
+    return lo + Math.max(0, Math.min(2, n)) * (hi - lo) / 2;
+  }
+
+  boolean stands() {
+    return article.mounting() == Mounting.STANDS;
+  }
+
+  boolean onWall() {
+    return article.mounting() == Mounting.WALL;
+  }
+
+  /** All of it, when the lead stands so. */
+  List<Piece> placed(Stance s) {
+    List<Piece> all = new ArrayList<>(members.size());
+    Pose about = Pose.of(Vec.ZERO, s.turn() - lead.turn());
+    for (Piece p : members) {
+      if (p == lead) {
+        all.add(lead(s));
+      } else {
+        Vec off = about.direct(p.at().minus(lead.at()));
+        all.add(p.withAt(s.at().plus(off)).withTurn(p.turn() + s.turn() - lead.turn()));
+      }
+    }
+    return all;
+  }
+
+  /** The lead, when it stands so. */
+  Piece lead(Stance s) {
+    return lead.withAt(s.at()).withTurn(s.turn()).withLean(s.lean()).withOn(s.on()).withHeld(false);
+  }
+
+  /** Each comes down, or up, for itself; what stands on it goes along. */
+  List<Piece> eachAtRest(List<Piece> all) {
+    Map<String, Double> rise = new HashMap<>();
+    Map<String, On> to = new HashMap<>();
+    for (Piece p : all) {
+      Article a = space.article(p);
+      if (onAnother(p) || a.mounting() != Mounting.STANDS || p.id().equals(lead.id())) {
+        continue;
+      }
+      Rest rest = new Resting(space, a, p.size(), p.lean(), own).settle(p.at(), p.turn());
+      if (!rest.on().equals(On.NOTHING)) {
+        rise.put(p.id(), rest.at().y() - p.at().y());
+        to.put(p.id(), rest.on());
+      }
+    }
+    List<Piece> settled = new ArrayList<>();
+    for (Piece p : all) {
+      Piece root = p;
+      while (onAnother(root)) {
+        String id = root.on().id();
+        root = all.stream().filter(o -> o.id().equals(id)).findFirst().orElseThrow();
+      }
+      double up = rise.getOrDefault(root.id(), 0.0);
+      settled.add(p.withAt(p.at().plus(new Vec(0, up, 0))).withOn(to.getOrDefault(p.id(), p.on())));
+    }
+    return settled;
+  }
+
+  /** Whether it stands on something that is carried too. */
+  private boolean onAnother(Piece p) {
+    return p.on().kind() == On.Kind.piece
+        && members.stream().anyMatch(m -> m.id().equals(p.on().id()));
+  }
+}

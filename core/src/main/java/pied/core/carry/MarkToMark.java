@@ -1,0 +1,208 @@
+package pied.core.carry;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.carry.Question.Meet;
+import pied.core.measure.Marks;
+import pied.core.piece.Piece;
+import pied.core.place.Resting;
+import pied.core.solid.Bodies;
+import pied.core.solid.Body;
+import pied.core.solid.Box;
+import pied.core.solid.Creases;
+import pied.core.solid.Mesh;
+import pied.core.solid.Pose;
+import pied.core.solid.Vec;
+import pied.core.space.ShellBodies;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+
+/**
+ * A mark of the lead goes exactly to what is pointed at: a mark, else a point on an edge, else, in
+ * a sight, a point on a face; and it is turned for that if one wants.
+ */
+final class MarkToMark {
+  /** Faces count as upright if their normals rise by less than this: the sine. */
+  private static final double UPRIGHT = 0.05;
+
+  /** Something pointed at is looked for at least so near, metres. */
+  private static final double LEAST = 0.05;
+
+  private final Space space;
+  private final Load load;
+  private final Question q;
+  private final double within;
+
+  MarkToMark(Space space, Load load, Question q) {
+    this.space = space;
+    this.load = load;
+    this.q = q;
+    within = Math.max(LEAST, 2 * q.near());
+  }
+
+  /**
+   * Where it goes.
+   *
+   * @param words what is met there
+   */
+  record Meeting(Stance stance, String words) {}
+
+  /**
+   * Where it goes, or null if there is nothing to go to.
+   *
+   * @param now how the lead stands so far
+   * @param level whether it stays as high as it is
+   * @param mayTurn whether it may be turned at all
+   */
+  @Nullable
+  Meeting find(Stance now, boolean level, boolean mayTurn) {
+    Marks.Mark there = there();
+    if (there == null) {
+      return null;
+    }
+    List<Stance> ways = new ArrayList<>();
+    for (double by : mayTurn ? turns(there, now) : List.of(0.0)) {
+      Stance turned = now.turned(now.turn() + by);
+      Vec to = there.at().minus(turned.seen(load.mark()));
+      ways.add(turned.at(level ? new Vec(to.x(), now.at().y(), to.z()) : to));
+    }
+    Stance least =
+        ways.stream().min(Comparator.comparingDouble(w -> Math.abs(w.turn() - now.turn()))).get();
+    Stance best =
+        ways.stream()
+            .filter(this::isFree)
+            .min(Comparator.comparingDouble(w -> Math.abs(w.turn() - now.turn())))
+            .orElse(least);
+    return new Meeting(best, "on " + there.words());
+  }
+
+  private boolean isFree(Stance s) {
+    Mesh mesh = space.shapes().mesh(load.lead());
+    return space
+        .bodies()
+        .overlapping(mesh, s.pose(), Resting.CONTACT, b -> !load.own().contains(b.id()))
+        .isEmpty();
+  }
+
+  private Marks.Mark there() {
+    if (q.at() != null) {
+      Marks.Mark mark = Marks.nearest(space, q.at(), within, load.own());
+      return mark != null ? mark : onPlan(q.at());
+    }
+    Vec from = q.ray().from();
+    Vec along = q.ray().along().unit();
+    Marks.Mark mark = Marks.nearest(space, from, along, within, load.own());
+    return mark != null ? mark : inSight();
+  }
+
+  // ---- points on edges and faces
+
+  private Marks.Mark onPlan(Spot p) {
+    Vec r = new Vec(within, 0, within);
+    Box column = new Box(p.at(0).minus(r), p.at(space.shell().height()).plus(r));
+    Marks.Mark best = null;
+    double least = within;
+    for (Body b : space.bodies().near(column)) {
+      if (load.own().contains(b.id()) || b.id().equals(ShellBodies.CEILING)) {
+        continue;
+      }
+      for (Creases.Edge e : edges(b)) {
+        Vec at = nearest(b.pose(), e, p.at(0), true);
+        double off = Math.hypot(at.x() - p.x(), at.z() - p.z());
+        if (off < least) {
+          least = off;
+          best = mark(b, e, at);
+        }
+      }
+    }
+    return best;
+  }
+
+  private Marks.Mark inSight() {
+    Bodies.RayMet met = Pointed.at(space, q, load.own());
+    if (met == null) {
+      return null;
+    }
+    Body b = met.body();
+    Marks.Mark best = null;
+    double least = within;
+    for (Creases.Edge e : edges(b)) {
+      Vec at = nearest(b.pose(), e, met.point(), false);
+      double off = at.minus(met.point()).length();
+      if (off < least) {
+        least = off;
+        best = mark(b, e, at);
+      }
+    }
+    if (best != null) {
+      return best;
+    }
+    List<Vec> faces = new ArrayList<>();
+    upright(faces, met.normal());
+    List<Vec> edges = faces.stream().map(n -> new Vec(-n.z(), 0, n.x())).toList();
+    return new Marks.Mark(met.point(), "the face of " + space.nameOf(b.id()), faces, edges);
+  }
+
+  private List<Creases.Edge> edges(Body b) {
+    return space.kept(List.of("creases", b.id()), () -> Creases.sharp(b.mesh()));
+  }
+
+  /** The point of an edge that is nearest to a point; on the plan if wanted. */
+  private static Vec nearest(Pose pose, Creases.Edge e, Vec p, boolean flat) {
+    Vec a = pose.apply(e.from());
+    Vec d = pose.apply(e.to()).minus(a);
+    Vec to = p.minus(a);
+    double along = flat ? d.x() * to.x() + d.z() * to.z() : d.dot(to);
+    double length = flat ? d.x() * d.x() + d.z() * d.z() : d.dot(d);
+    double t = length < 1e-12 ? 0 : Math.max(0, Math.min(1, along / length));
+    return a.plus(d.times(t));
+  }
+
+  private Marks.Mark mark(Body b, Creases.Edge e, Vec at) {
+    List<Vec> faces = new ArrayList<>();
+    upright(faces, b.pose().direct(e.n()));
+    upright(faces, b.pose().direct(e.m()));
+    Vec way = b.pose().direct(e.to().minus(e.from()).unit());
+    List<Vec> edges =
+        Math.abs(way.y()) < UPRIGHT ? List.of(new Vec(way.x(), 0, way.z()).unit()) : List.of();
+    return new Marks.Mark(at, "an edge of " + space.nameOf(b.id()), faces, edges);
+  }
+
+  private static void upright(List<Vec> faces, Vec n) {
+    if (Math.abs(n.y()) < UPRIGHT) {
+      faces.add(new Vec(n.x(), 0, n.z()).unit());
+    }
+  }
+
+  // ---- turning
+
+  /** The turns at which a side lies flat on a face there, or an edge runs along one, degrees. */
+  private List<Double> turns(Marks.Mark there, Stance now) {
+    Piece lead = load.lead(now);
+    int x = (int) Math.signum(load.mark().x());
+    int z = (int) Math.signum(load.mark().z());
+    List<Double> turns = new ArrayList<>();
+    if (q.meet() == Meet.faces) {
+      for (Vec own : Marks.faces(lead, x, z)) {
+        there.faces().forEach(n -> turns.add(between(own, n.times(-1))));
+      }
+    } else if (q.meet() == Meet.edges) {
+      for (Vec own : Marks.edges(lead, x, z)) {
+        for (Vec e : there.edges()) {
+          turns.add(between(own, e));
+          turns.add(between(own, e.times(-1)));
+        }
+      }
+    }
+    return turns.isEmpty() ? List.of(0.0) : turns;
+  }
+
+  /** The turn that takes one level direction to another, degrees, counter-clockwise from above. */
+  private static double between(Vec a, Vec b) {
+    double sin = a.z() * b.x() - a.x() * b.z();
+    double t = Math.toDegrees(Math.atan2(sin, a.dot(b)));
+    return Math.abs(t) < 1e-9 ? 0 : t;
+  }
+}

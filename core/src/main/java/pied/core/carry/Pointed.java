@@ -1,0 +1,46 @@
+package pied.core.carry;
+
+import java.util.Set;
+import pied.core.Nullable;
+import pied.core.solid.Bodies;
+import pied.core.solid.Body;
+import pied.core.solid.Vec;
+import pied.core.space.ShellBodies;
+import pied.core.space.Space;
+
+/** The face that the pointer is on. */
+final class Pointed {
+  private static final double FAR = 1e4;
+
+  private Pointed() {}
+
+  /**
+   * The first face that is seen, or on the plan the topmost; null for none.
+   *
+   * @param own pieces that are seen through
+   */
+  @Nullable
+  static Bodies.RayMet at(Space space, Question q, Set<String> own) {
+    if (q.at() != null) {
+      Vec from = q.at().at(space.shell().height() - 1e-3);
+      return space.bodies().ray(from, Vec.DOWN, FAR, b -> !own.contains(b.id()));
+    }
+    Vec along = q.ray().along().unit();
+    return space
+        .bodies()
+        .ray(q.ray().from(), along, FAR, b -> !own.contains(b.id()) && faces(space, b, along));
+  }
+
+  /** Walls and ceilings one looks at from behind are not in the way. */
+  private static boolean faces(Space space, Body b, Vec along) {
+    if (b.id().equals(ShellBodies.CEILING)) {
+      return along.y() > 0;
+    }
+    if (!b.id().startsWith(ShellBodies.WALL)) {
+      return true;
+    }
+    String name = b.id().substring(ShellBodies.WALL.length());
+    return space.shell().faces().stream()
+        .anyMatch(w -> w.name().equals(name) && w.inward().dot(along) < 0);
+  }
+}

@@ -1,0 +1,61 @@
+package pied.core.carry;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import pied.core.Nullable;
+import pied.core.carry.Answer.Measure;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.Piece;
+import pied.core.place.Resting;
+import pied.core.solid.Vec;
+import pied.core.units.LengthUnit;
+
+/**
+ * The distances that are told while carrying.
+ *
+ * @param measures in the order in which one goes through them
+ * @param reaches the free distance on each of its sides, metres
+ * @param over what it overlaps, in words; empty for nothing
+ */
+record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
+  private static final List<Side> ROUND = List.of(Side.left, Side.right, Side.front, Side.back);
+
+  /**
+   * @param now the lead as it stands
+   * @param distances from all that is carried
+   * @param way the direction in which it is moved; null if it is not
+   */
+  static Told of(Load load, Piece now, Distances distances, @Nullable Vec way, LengthUnit unit) {
+    List<Measure> all = new ArrayList<>();
+    Map<Side, Double> reaches = new EnumMap<>(Side.class);
+    String over = "";
+    if (way != null) {
+      double moved = now.at().minus(load.lead().at()).dot(way);
+      Vec from = load.lead().pose().apply(load.mark());
+      all.add(new Measure("moved", moved, unit.fine(moved), "moved", from, from.along(way, moved)));
+    }
+    for (Side side : ROUND) {
+      Reach r = distances.of(side);
+      if (r == null) {
+        continue;
+      }
+      reaches.put(side, r.distance());
+      if (r.distance() < -Resting.CONTACT && over.isEmpty()) {
+        over = r.toName();
+      }
+      if (!load.onWall() || side != Side.back) {
+        String words = "to " + r.toName() + " " + side.words();
+        String text = unit.fine(r.distance());
+        all.add(new Measure(side.name(), r.distance(), text, words, r.fromPoint(), r.toPoint()));
+      }
+    }
+    double low = now.at().y();
+    double top = low + now.size().height();
+    all.add(new Measure("underside", low, unit.fine(low), "underside", null, null));
+    all.add(new Measure("upperside", top, unit.fine(top), "top", null, null));
+    return new Told(all, reaches, over);
+  }
+}
