@@ -9,6 +9,7 @@ import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { api, type LookDraft } from "../api/client";
 import type { Elevation, Piece, Vec } from "../api/types.gen";
 import { useCarry, type Pointer } from "../state/carry";
+import { lookAt, lookAtPlan } from "../state/facing";
 import { useSheet, type SectionLook } from "../state/sheet";
 import { TypedField } from "../sheet/TypedField";
 import { Dimensions } from "./Dimensions";
@@ -85,6 +86,8 @@ export function ElevationSheet({ name }: { name: string }) {
   const { frame, size, eye, look, toPaper } = paper;
   const { elevation, stale, wrong } = useElevation(name);
   const [hoverPart, setHoverPart] = useState<string | null>(null);
+
+  useEffect(() => lookAtPlan, []);
 
   const looked = useRef({ at: -1, w: 0, h: 0, title: "" });
   useEffect(() => {
@@ -164,6 +167,7 @@ export function ElevationSheet({ name }: { name: string }) {
         cursor: carrying ? "grabbing" : "default",
         opacity: stale ? 0.6 : 1,
       }}
+      onPointerEnter={() => elevation && lookAt(() => ({ right: elevation.right, upright: true }))}
       onPointerDown={(e) => press.down(e)}
       onPointerMove={move}
       onPointerUp={(e) => elevation && press.up(e)}

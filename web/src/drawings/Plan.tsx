@@ -7,6 +7,7 @@ import type { Piece, ShellPlan } from "../api/types.gen";
 import { useCarry } from "../state/carry";
 import { buildAt, toolEdit } from "../state/commands";
 import { pointAt, setCorner, useDraft } from "../state/draft";
+import { lookAtPlan } from "../state/facing";
 import { shown, useSheet } from "../state/sheet";
 import { giveUp, tryOut } from "../state/trial";
 import { openDrawing } from "../state/views";
@@ -183,6 +184,7 @@ export function Plan() {
         touchAction: "none",
         cursor: purpose ? "crosshair" : carrying ? "grabbing" : tool ? "copy" : "default",
       }}
+      onPointerEnter={lookAtPlan}
       onPointerDown={(e) => !tool && press.down(e, purpose !== null)}
       onPointerMove={move}
       onPointerUp={up}

@@ -1,5 +1,6 @@
 import { useTheme } from "@mui/material/styles";
 import type { Vec } from "../api/types.gen";
+import { labelAt } from "./labelAt";
 import { ReachLabel } from "./ReachLabel";
 import { useReach } from "./useReach";
 import type { Paper, Point } from "./usePaper";
@@ -36,18 +37,12 @@ export function Reaches(props: { paper: Paper; project: (p: Vec) => Point; sides
         ))}
       </svg>
       {seen.map(({ reach, from, to }) => {
-        const across = Math.abs(to.left - from.left) > Math.abs(to.top - from.top);
-        // a number longer than its line stands beside it
-        const short = Math.hypot(to.left - from.left, to.top - from.top) < (across ? 46 : 24);
+        const at = labelAt({ x: from.left, y: from.top }, { x: to.left, y: to.top });
         return (
           <ReachLabel
             key={reach.side}
             reach={reach}
-            style={{
-              position: "absolute",
-              left: (from.left + to.left) / 2 + (short && !across ? 28 : 0),
-              top: (from.top + to.top) / 2 - (short && across ? 14 : 0),
-            }}
+            style={{ position: "absolute", left: at.x, top: at.y }}
           />
         );
       })}

@@ -1,7 +1,9 @@
 import { ThemeProvider, useTheme } from "@mui/material/styles";
 import { Html, Line } from "@react-three/drei";
-import type { Piece } from "../api/types.gen";
+import { Vector3 } from "three";
+import type { Piece, Vec } from "../api/types.gen";
 import { useSheet } from "../state/sheet";
+import { labelAt } from "./labelAt";
 import { ReachLabel } from "./ReachLabel";
 import { rotation } from "./rotation";
 import { tapeMarks } from "./tape";
@@ -49,6 +51,14 @@ export function SelectionMarks() {
               (r.fromPoint.z + r.toPoint.z) / 2,
             ]}
             zIndexRange={[2, 1]}
+            calculatePosition={(_, camera, size) => {
+              const seen = (v: Vec) => {
+                const p = new Vector3(v.x, v.y, v.z).project(camera);
+                return { x: ((p.x + 1) / 2) * size.width, y: ((1 - p.y) / 2) * size.height };
+              };
+              const at = labelAt(seen(r.fromPoint), seen(r.toPoint));
+              return [at.x, at.y];
+            }}
           >
             {/* what stands in Html is a tree of its own */}
             <ThemeProvider theme={theme}>

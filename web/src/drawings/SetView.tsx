@@ -27,9 +27,10 @@ import {
   Vector3,
 } from "three";
 import { api } from "../api/client";
-import type { Shell } from "../api/types.gen";
-import { pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
+import type { Shell, Vec } from "../api/types.gen";
+import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
 import { aimAt, pick } from "../state/commands";
+import { lookAt, lookAtPlan, nearest } from "../state/facing";
 import { useSheet } from "../state/sheet";
 import { DrawingTitle } from "./DrawingTitle";
 import { Pieces } from "./Pieces";
@@ -39,7 +40,15 @@ import { HOLD, picksUp } from "./usePress";
 
 interface Stage {
   camera: Camera;
-  pieces: Group | null;
+  controls: { enabled: boolean } | null;
+}
+
+/** A press: where, and where on a selected piece it took hold, if it did. */
+interface Press {
+  x: number;
+  y: number;
+  hold: Vec | null;
+  carries: boolean;
 }
 
 /** The set view: the card model in perspective. It draws only when something has changed. */
@@ -50,7 +59,7 @@ export function SetView({ small = false }: { small?: boolean }) {
   const stage = useRef<Stage | null>(null);
   const pieces = useRef<Group>(null);
   const shell = useRef<Group>(null);
-  const press = useRef<{ x: number; y: number } | null>(null);
+  const press = useRef<Press | null>(null);
 
   const aim = (e: { clientX: number; clientY: number }) => {
     const box = frame.current!.getBoundingClientRect();
@@ -89,40 +98,68 @@ export function SetView({ small = false }: { small?: boolean }) {
     return { piece: null, part: part?.startsWith("skirting:") ? part.replace("skirting:", "wall:") : part };
   };
 
+  /** Takes hold of a selected piece, so that moving on carries it instead of turning the view. */
+  const down = (e: PointerEvent) => {
+    press.current = { x: e.clientX, y: e.clientY, hold: null, carries: false };
+    if (!stage.current || carrying || e.button !== 0 || useSheet.getState().aiming) return;
+    if (!(e.target as Element).closest("canvas")) return;
+    const met = under(e);
+    if (!picksUp(met.piece, e)) return;
+    const { x, y, z } = met.point!;
+    press.current.hold = { x, y, z };
+    if (stage.current.controls) stage.current.controls.enabled = false;
+    frame.current!.setPointerCapture(e.pointerId);
+  };
   const move = (e: PointerEvent) => {
     if (!stage.current) return;
-    if (carrying && e.buttons === 0) {
+    const p = press.current;
+    const moved = p !== null && Math.hypot(e.clientX - p.x, e.clientY - p.y) > 4;
+    if (p?.hold && moved && !p.carries) {
+      p.carries = true;
+      pickUp(p.hold);
+    }
+    if (p?.carries) {
       pointCarry(where(e), e.altKey);
-    } else if (carrying && e.buttons === 1 && press.current === null) {
-      pointCarry(where(e), e.altKey); // dragged out of the catalog
+    } else if (carrying && (e.buttons === 0 || (e.buttons === 1 && p === null))) {
+      pointCarry(where(e), e.altKey); // with free hands, or dragged out of the catalog
     } else if (e.buttons === 0) {
       useSheet.getState().point(under(e).piece);
     }
   };
+  const leave = () => {
+    press.current = null;
+    if (stage.current?.controls) stage.current.controls.enabled = true;
+  };
   const up = (e: PointerEvent) => {
     const from = press.current;
-    press.current = null;
+    leave();
     if (!stage.current || e.button !== 0) return;
     const still = from !== null && Math.hypot(e.clientX - from.x, e.clientY - from.y) <= 4;
     if (carrying) {
-      // a click, or the end of a drag from the catalog; not the end of turning the view
-      if (still || from === null) {
+      // a click, or the end of a drag; not the end of turning the view
+      if (still || from === null || from.carries) {
         pointCarry(where(e), e.altKey);
         void putDownCarry(e.shiftKey);
       }
       return;
     }
     if (!still) return;
+    if (from.hold) {
+      pickUp(from.hold);
+      return;
+    }
     const met = under(e);
     if (useSheet.getState().aiming) void aimAt(met.piece);
-    else if (picksUp(met.piece, e)) {
-      const { x, y, z } = met.point!;
-      pickUp({ x, y, z });
-    } else if (met.part) useSheet.getState().selectPart(met.part);
+    else if (met.part) useSheet.getState().selectPart(met.part);
     else pick(met.piece, e);
   };
-  const ready = useCallback((camera: Camera) => {
-    stage.current = { camera, pieces: pieces.current };
+  const facing = () => {
+    const m = stage.current!.camera.matrixWorld.elements;
+    return { right: nearest({ x: m[0], z: m[2] }), upright: false };
+  };
+  useEffect(() => lookAtPlan, []);
+  const ready = useCallback((camera: Camera, controls: Stage["controls"]) => {
+    stage.current = { camera, controls };
   }, []);
 
   const canvas = (
@@ -159,9 +196,14 @@ export function SetView({ small = false }: { small?: boolean }) {
         overflow: "hidden",
         cursor: carrying ? "grabbing" : "default",
       }}
-      onPointerDown={(e) => (press.current = { x: e.clientX, y: e.clientY })}
+      onPointerEnter={() => stage.current && lookAt(facing)}
+      onPointerDownCapture={down}
       onPointerMove={move}
       onPointerUp={up}
+      onPointerCancel={() => {
+        if (press.current?.carries) dropCarry();
+        leave();
+      }}
       onPointerLeave={() => useSheet.getState().point(null)}
     >
       <DrawingTitle name="set">
@@ -177,7 +219,13 @@ const OUTSIDE = 36;
 const INSIDE = 58;
 
 /** The eye: turns round what one looks at, never under the floor; or walks at eye height. */
-function View({ onReady, small }: { onReady: (camera: Camera) => void; small: boolean }) {
+function View({
+  onReady,
+  small,
+}: {
+  onReady: (camera: Camera, controls: Stage["controls"]) => void;
+  small: boolean;
+}) {
   const camera = useThree((s) => s.camera) as PerspectiveCamera;
   const size = useThree((s) => s.size);
   const invalidate = useThree((s) => s.invalidate);
@@ -186,7 +234,7 @@ function View({ onReady, small }: { onReady: (camera: Camera) => void; small: bo
   const viewpoint = useSheet((s) => s.viewpoint);
   const walking = useSheet((s) => s.walking);
   const controls = useRef<ComponentRef<typeof OrbitControls>>(null);
-  useEffect(() => onReady(camera), [camera, onReady]);
+  useEffect(() => onReady(camera, controls.current), [camera, onReady]);
   const aspect = size.width / Math.max(1, size.height);
 
   // shows the whole at first and when asked to, and what is selected

@@ -24,22 +24,60 @@ export function usePaper() {
     return () => watch.disconnect();
   }, []);
 
+  const fingers = useRef(new Map<number, { x: number; y: number }>());
+  const pinched = useRef(false);
   useEffect(() => {
     const el = frame.current!;
-    const wheel = (e: WheelEvent) => {
-      e.preventDefault();
+    const zoom = (by: number, x: number, y: number) =>
       setEye((v) => {
         if (!v) return v;
         const box = el.getBoundingClientRect();
-        const scale = Math.min(2000, Math.max(4, v.scale * Math.exp(-e.deltaY * 0.0015)));
-        const px = e.clientX - box.left - box.width / 2;
-        const py = e.clientY - box.top - box.height / 2;
+        const scale = Math.min(2000, Math.max(4, v.scale * by));
+        const px = x - box.left - box.width / 2;
+        const py = y - box.top - box.height / 2;
         return { x: v.x + px / v.scale - px / scale, y: v.y + py / v.scale - py / scale, scale };
       });
+    const wheel = (e: WheelEvent) => {
+      e.preventDefault();
+      zoom(Math.exp(-e.deltaY * 0.0015), e.clientX, e.clientY);
+    };
+    const down = fingers.current;
+    const span = () => {
+      const [a, b] = [...down.values()];
+      return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, wide: Math.hypot(a.x - b.x, a.y - b.y) };
+    };
+    const touch = (e: PointerEvent) => {
+      if (e.pointerType === "touch") down.set(e.pointerId, { x: e.clientX, y: e.clientY });
+      pinched.current ||= down.size > 1;
+    };
+    const move = (e: PointerEvent) => {
+      if (!down.has(e.pointerId)) return;
+      const before = down.size === 2 ? span() : null;
+      down.set(e.pointerId, { x: e.clientX, y: e.clientY });
+      if (!before) return;
+      const now = span();
+      setEye(
+        (v) => v && { ...v, x: v.x - (now.x - before.x) / v.scale, y: v.y - (now.y - before.y) / v.scale },
+      );
+      zoom(now.wide / Math.max(1, before.wide), now.x, now.y);
+    };
+    const lift = (e: PointerEvent) => {
+      down.delete(e.pointerId);
+      if (down.size === 0) pinched.current = false;
     };
     el.addEventListener("wheel", wheel, { passive: false });
-    return () => el.removeEventListener("wheel", wheel);
+    el.addEventListener("pointerdown", touch, true);
+    el.addEventListener("pointermove", move, true);
+    for (const end of ["pointerup", "pointercancel"] as const) addEventListener(end, lift);
+    return () => {
+      el.removeEventListener("wheel", wheel);
+      el.removeEventListener("pointerdown", touch, true);
+      el.removeEventListener("pointermove", move, true);
+      for (const end of ["pointerup", "pointercancel"] as const) removeEventListener(end, lift);
+    };
   }, []);
+  /** Whether two fingers zoom, or did until both are lifted; then they press nothing. */
+  const pinching = () => pinched.current;
 
   /** Looks at an extent (least and greatest x and y, metres) with so many pixels left free around it. */
   const look = useCallback(
@@ -68,7 +106,7 @@ export function usePaper() {
   const transform = eye
     ? `translate(${size.w / 2} ${size.h / 2}) scale(${eye.scale}) translate(${-eye.x} ${-eye.y})`
     : "";
-  return { frame, size, eye, setEye, look, toPaper, toPixel, transform };
+  return { frame, size, eye, setEye, look, toPaper, toPixel, transform, pinching };
 }
 
 export type Paper = ReturnType<typeof usePaper>;

@@ -93,8 +93,12 @@ export function usePress(
     },
     /** Whether the pointer is down or something is carried, and this was its business. */
     move(e: PointerEvent): boolean {
-      const p = press.current;
       if (!eye) return false;
+      if (paper.pinching()) {
+        press.current = null;
+        return true;
+      }
+      const p = press.current;
       if (!p) {
         if (!carried()) return false;
         point(e);
@@ -128,7 +132,7 @@ export function usePress(
     up(e: PointerEvent) {
       const p = press.current;
       press.current = null;
-      if (p?.what === "pan") return;
+      if (p?.what === "pan" || paper.pinching()) return;
       if (p?.what === "shift") {
         if (p.edit) void useSheet.getState().edit([p.edit]).then(giveUp);
       } else if (p?.what === "band") {

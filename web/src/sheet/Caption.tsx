@@ -1,9 +1,10 @@
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
 import type { CarryMeasure } from "../api/types.gen";
-import { useCarry } from "../state/carry";
+import { carryDo, useCarry } from "../state/carry";
 import { useDraft } from "../state/draft";
 import { useSheet } from "../state/sheet";
 import { Phrases } from "./PhraseParts";
@@ -99,6 +100,12 @@ const KEEP: Record<string, string> = {
   height: "up and down",
 };
 
+const MEET: Record<string, string> = {
+  mark: "mark to mark",
+  faces: "mark to mark, faces meeting",
+  edges: "mark to mark, edges together",
+};
+
 /** What is in hand: how far it is from everything, what holds and what stops it. */
 function CarryCaption() {
   const { hand, answer, typing, typed, focus, free, snaps } = useCarry();
@@ -133,7 +140,7 @@ function CarryCaption() {
     hand.keep && `kept ${KEEP[hand.keep]}`,
     hand.against && `its ${hand.against === "under" ? "underside" : hand.against} onto the face`,
     hand.each && "each for itself",
-    hand.marks && "mark to mark",
+    hand.meet && MEET[hand.meet],
     free && "through everything",
     !snaps && "snaps off",
   ].filter(Boolean);
@@ -186,10 +193,30 @@ function CarryCaption() {
         </Box>
       )}
       <Box component="span" sx={{ color: "text.secondary" }}>
-        In hand: {typed ? "Enter" : "click"} puts it down; type a number, <b>Tab</b> another; <b>T</b> turns,{" "}
-        <b>K</b> keeps, <b>Esc</b> gives up.
+        {typed ? <Do does="Enter">Enter</Do> : "A click"} puts it down; type a number, <b>Tab</b> another.{" "}
+        <Do does="t">T</Do> turns, <Do does="k">K</Do> keeps to a direction, <Do does="m">M</Do> mark to mark,{" "}
+        <Do does="Escape">Esc</Do> gives up.
       </Box>
     </Typography>
+  );
+}
+
+/** A key that can be clicked as well. */
+function Do({ does, children }: { does: string; children: string }) {
+  return (
+    <ButtonBase
+      onClick={() => carryDo(does)}
+      sx={{
+        font: "inherit",
+        fontWeight: 700,
+        lineHeight: 1.2,
+        px: 0.25,
+        borderBottom: "1.5px dotted",
+        borderColor: "primary.main",
+      }}
+    >
+      {children}
+    </ButtonBase>
   );
 }
 

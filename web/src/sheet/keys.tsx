@@ -9,17 +9,18 @@ import { useEffect } from "react";
 import { carryKey, pickUp, toggleSnaps } from "../state/carry";
 import { aim, copy, escape, moveBy, remove, settle, takeOff, turnBy } from "../state/commands";
 import { draftKey, draw } from "../state/draft";
+import { FINE, STEP } from "../state/facing";
 import { useSheet } from "../state/sheet";
 import { SEARCH_ID } from "./Catalog";
-
-const STEP = 0.05;
-const FINE = 0.01;
 
 const KEYS: [string, string][] = [
   ["/", "search the catalog"],
   ["Enter on a card", "take the article in hand; then click where it goes"],
   ["T, Shift+T", "turn by 45°, the other way"],
-  ["arrows", "move by 5 cm, pieces or a part of the shell; with Alt by 1 cm"],
+  [
+    "arrows",
+    "move by 5 cm as on the drawing last pointed at; with Alt by 1 cm; on an elevation up to the next surface",
+  ],
   ["S, Shift+S", "settle: come to rest on what is beneath; onto what is clicked next"],
   ["A, Shift+A", "attach to what is clicked next; take off"],
   ["Shift+drag on the plan", "select all in a rectangle"],
@@ -29,7 +30,10 @@ const KEYS: [string, string][] = [
   ["T, R", "turn by 45°, by 5°; with Shift the other way"],
   ["K", "keep to a direction: along the wall, away from it, across, deep, up and down"],
   ["PageDown, PageUp", "on the plan the surface below, above"],
-  ["M", "mark to mark: exactly onto the mark that is pointed at"],
+  [
+    "M",
+    "mark to mark: exactly onto the mark, edge or face pointed at; turned so that faces meet, or edges run together",
+  ],
   ["U", "which side goes flat onto the face that is pointed at"],
   ["E", "several: as one, or each for itself"],
   ["J, Alt", "snaps on and off; Alt goes through things"],
@@ -71,8 +75,8 @@ export function useKeys(onHelp: () => void) {
         Backspace: remove,
         ArrowLeft: () => moveBy(-by, 0),
         ArrowRight: () => moveBy(by, 0),
-        ArrowUp: () => moveBy(0, -by),
-        ArrowDown: () => moveBy(0, by),
+        ArrowUp: () => moveBy(0, by),
+        ArrowDown: () => moveBy(0, -by),
         t: () => turnBy(45),
         T: () => turnBy(-45),
         s: settle,

@@ -1,5 +1,16 @@
 import { create } from "zustand";
-import type { Carry, CarryAnswer, CarryAsk, CarryKeep, Phrase, ReachView, Side, Vec } from "../api/types.gen";
+import type {
+  Carry,
+  CarryAnswer,
+  CarryAsk,
+  CarryKeep,
+  CarryMeet,
+  Phrase,
+  ReachView,
+  Side,
+  Vec,
+} from "../api/types.gen";
+import { FINE, STEP, stepOf } from "./facing";
 import { send, onAnswer, onOpen } from "./live";
 import { note } from "./shelf";
 import { useSheet } from "./sheet";
@@ -19,7 +30,7 @@ export interface InHand {
   keep: CarryKeep | null;
   against: Side | null;
   each: boolean;
-  marks: boolean;
+  meet: CarryMeet | null;
   down: number;
 }
 
@@ -77,7 +88,7 @@ function question(): CarryAsk | null {
     near: snaps && !free ? near : 0,
     free,
     each: hand.each,
-    marks: hand.marks,
+    meet: hand.meet ?? undefined,
     against: hand.against ?? undefined,
     keep: hand.keep ?? undefined,
     turn: hand.turn,
@@ -154,7 +165,7 @@ function begin(hand: Partial<InHand>) {
       keep: null,
       against: null,
       each: false,
-      marks: false,
+      meet: null,
       down: 0,
       ...hand,
     },
@@ -166,6 +177,10 @@ export function pickUp(picked: Vec | null, copy = false) {
   const { selection, part } = useSheet.getState();
   if (selection.length === 0 || part) return;
   begin({ pieces: selection, picked, copy });
+  if (picked) return;
+  // by the keyboard: it begins where it is, and the arrows move what the pointer would point at
+  const lead = useSheet.getState().pieces.get(selection[selection.length - 1])!;
+  pointCarry({ at: { x: lead.at.x, z: lead.at.z }, near: 0 }, false);
 }
 
 /** The pointer is there. */
@@ -247,23 +262,31 @@ function apply() {
 }
 
 const KEEPS: (CarryKeep | null)[] = [null, "along", "away", "across", "deep", "height"];
+const MEETS: (CarryMeet | null)[] = [null, "mark", "faces", "edges"];
 const AGAINST: (Side | null)[] = [null, "under", "back", "top", "left", "right", "front"];
 
 const after = <T>(all: T[], now: T) => all[(all.indexOf(now) + 1) % all.length];
 
-/** The keys while something is carried; whether this was one. */
-export function carryKey(e: KeyboardEvent): boolean {
-  const s = useCarry.getState();
-  const { hand, answer } = s;
-  if (!hand || e.ctrlKey || e.metaKey) return false;
-  if (/^[0-9.,+*'"=/-]$/.test(e.key) || (s.typing && /^[ a-z%]$/.test(e.key))) {
-    e.preventDefault();
-    useCarry.setState({ typing: (s.typed && !s.typing ? "" : s.typing) + e.key });
-    apply();
-    return true;
+/** A step by an arrow: what is pointed at moves by so much on the drawing. */
+function step(right: number, up: number) {
+  const { pointer, free } = useCarry.getState();
+  if (!pointer) return;
+  const by = stepOf(right, up);
+  if ("at" in pointer) {
+    pointCarry({ ...pointer, at: { x: pointer.at.x + by.x, z: pointer.at.z + by.z } }, free);
+  } else {
+    const { from, along } = pointer.ray;
+    const there = { x: from.x + by.x, y: from.y + by.y, z: from.z + by.z };
+    pointCarry({ ...pointer, ray: { from: there, along } }, free);
   }
-  const slots = answer?.measures.map((m) => m.slot) ?? [];
-  const keys: Record<string, () => void> = {
+}
+
+/** What the keys do while something is carried. */
+function actions(shift: boolean, by: number): Record<string, () => void> {
+  const s = useCarry.getState();
+  const hand = s.hand!;
+  const slots = s.answer?.measures.map((m) => m.slot) ?? [];
+  return {
     Escape: () => {
       if (s.typing || s.typed) {
         useCarry.setState({ typing: "", typed: null });
@@ -277,11 +300,9 @@ export function carryKey(e: KeyboardEvent): boolean {
       useCarry.setState({ typing: s.typing.slice(0, -1) });
       apply();
     },
-    Tab: () => {
-      useCarry.setState({ focus: after(slots, s.focus) ?? "moved", typing: "" });
-    },
-    Enter: () => void putDownCarry(e.shiftKey),
-    " ": () => void putDownCarry(e.shiftKey),
+    Tab: () => useCarry.setState({ focus: after(slots, s.focus) ?? "moved", typing: "" }),
+    Enter: () => void putDownCarry(shift),
+    " ": () => void putDownCarry(shift),
     t: () => change({ turn: (hand.turn + 45) % 360 }),
     T: () => change({ turn: (hand.turn + 315) % 360 }),
     r: () => change({ turn: (hand.turn + 5) % 360 }),
@@ -289,15 +310,37 @@ export function carryKey(e: KeyboardEvent): boolean {
     k: () => change({ keep: after(KEEPS, hand.keep) }),
     u: () => change({ against: after(AGAINST, hand.against) }),
     e: () => change({ each: !hand.each }),
-    m: () => change({ marks: !hand.marks }),
+    m: () => change({ meet: after(MEETS, hand.meet) }),
     c: () => hand.article === null && change({ copy: !hand.copy }),
-    PageDown: () => change({ down: Math.min(hand.down + 1, (answer?.levels ?? 1) - 1) }),
+    PageDown: () => change({ down: Math.min(hand.down + 1, (s.answer?.levels ?? 1) - 1) }),
     PageUp: () => change({ down: Math.max(0, hand.down - 1) }),
+    ArrowLeft: () => step(-by, 0),
+    ArrowRight: () => step(by, 0),
+    ArrowUp: () => step(0, by),
+    ArrowDown: () => step(0, -by),
     j: toggleSnaps,
   };
-  if (!keys[e.key]) return false;
+}
+
+/** Does what a key does while something is carried, from elsewhere. */
+export function carryDo(key: string) {
+  if (useCarry.getState().hand) actions(false, STEP)[key]();
+}
+
+/** The keys while something is carried; whether this was one. */
+export function carryKey(e: KeyboardEvent): boolean {
+  const s = useCarry.getState();
+  if (!s.hand || e.ctrlKey || e.metaKey) return false;
+  if (/^[0-9.,+*'"=/-]$/.test(e.key) || (s.typing && /^[ a-z%]$/.test(e.key))) {
+    e.preventDefault();
+    useCarry.setState({ typing: (s.typed && !s.typing ? "" : s.typing) + e.key });
+    apply();
+    return true;
+  }
+  const action = actions(e.shiftKey, e.altKey ? FINE : STEP)[e.key];
+  if (!action) return false;
   e.preventDefault();
-  keys[e.key]();
+  action();
   return true;
 }
 

@@ -2,6 +2,7 @@ import type { EditDraft } from "../api/client";
 import { dropCarry } from "./carry";
 import { abandon, useDraft } from "./draft";
 import { useSheet, type Tool } from "./sheet";
+import { stepOf } from "./facing";
 import { giveUp } from "./trial";
 
 /** What building something there is, as an edit. */
@@ -93,10 +94,12 @@ export function turnBy(degrees: number) {
   }
 }
 
-export function moveBy(x: number, z: number) {
+/** Moves what is selected by so much on the drawing one looks at. */
+export function moveBy(right: number, up: number) {
   const s = useSheet.getState();
-  if (s.part) void s.edit([{ do: "shift", part: s.part, by: { x, z } }]);
-  if (s.selection.length > 0) void s.edit([{ do: "moveBy", pieces: s.selection, by: { x, z }, stops: true }]);
+  if (s.part) void s.edit([{ do: "shift", part: s.part, by: { x: right, z: -up } }]);
+  if (s.selection.length > 0)
+    void s.edit([{ do: "moveBy", pieces: s.selection, by: stepOf(right, up), stops: true }]);
 }
 
 export function remove() {

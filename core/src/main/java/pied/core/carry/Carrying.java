@@ -411,11 +411,18 @@ public final class Carrying {
         found.stream().filter(h -> so(h, h.low(), reaches) && so(h, h.high(), reaches)).toList();
     List<Snap> said = new ArrayList<>();
     if (all.size() == 2 && all.stream().allMatch(h -> h.wall() != null)) {
-      List<String> walls = all.stream().map(Snaps.Held::wall).sorted().toList();
-      String words = "in the corner of walls " + walls.get(0) + " and " + walls.get(1);
+      List<String> walls = all.stream().map(Snaps.Held::wall).distinct().sorted().toList();
+      String words =
+          walls.size() == 1
+              ? "against " + space.wallName(walls.get(0))
+              : "in the corner of walls " + walls.get(0) + " and " + walls.get(1);
       said.add(new Snap(words, null, null));
     } else {
-      all.forEach(h -> said.add(new Snap(h.words(), h.from(), h.to())));
+      for (Snaps.Held h : all) {
+        if (said.stream().noneMatch(other -> other.words().equals(h.words()))) {
+          said.add(new Snap(h.words(), h.from(), h.to()));
+        }
+      }
     }
     if (!exact.isEmpty()) {
       said.add(new Snap(exact, null, null));

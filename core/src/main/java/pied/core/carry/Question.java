@@ -105,6 +105,13 @@ public record Question(
         null, 0, null);
   }
 
+  /** Pieces put onto one of the surfaces over a point of the plan, so many from the top. */
+  public static Question onLevel(List<String> pieces, Spot at, int down) {
+    return new Question(
+        pieces, null, null, null, false, null, at, null, false, down, 0, false, false, null, null,
+        null, 0, null);
+  }
+
   /** Pieces carried in the plane of a level drawing, held by nothing. */
   public static Question level(List<String> pieces, Sight sight) {
     return new Question(

@@ -106,7 +106,8 @@ public interface Edit {
   /**
    * Moves pieces across (x), up (y) and deep (z); what they carry goes along.
    *
-   * @param stops true: what stands stops at what is in the way
+   * @param stops true: what stands stops at what is in the way; up and down it goes to the next
+   *     surface there is
    */
   record MoveBy(List<String> pieces, Place3 by, Boolean stops) implements Edit {
     public MoveBy(List<String> pieces, Place3 by) {

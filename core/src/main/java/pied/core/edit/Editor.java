@@ -113,14 +113,7 @@ public final class Editor {
     } else if (edit instanceof Edit.Attach e) {
       attach(some(e.pieces()), e.to());
     } else if (edit instanceof Edit.MoveBy e) {
-      List<String> ids = some(e.pieces());
-      Piece lead = space.piece(ids.get(ids.size() - 1));
-      boolean stands = space.article(lead).mounting() == Mounting.STANDS;
-      if (Boolean.TRUE.equals(e.stops()) && stands && !lead.held()) {
-        step(ids, lead, e.by());
-      } else {
-        moveBy(ids, e.by());
-      }
+      move(e);
     } else if (edit instanceof Edit.MoveTo e) {
       moveTo(e);
     } else if (edit instanceof Edit.SetDistance e) {
@@ -265,9 +258,20 @@ public final class Editor {
 
   // ---- moving
 
-  private void moveBy(List<String> ids, Edit.Place3 by) {
-    need(by, "by");
-    Vec v = Places.read(by, Vec.ZERO, Vec.ZERO, unit);
+  private void move(Edit.MoveBy e) {
+    List<String> ids = some(e.pieces());
+    Piece lead = space.piece(ids.get(ids.size() - 1));
+    Vec v = Places.read(need(e.by(), "by"), Vec.ZERO, Vec.ZERO, unit);
+    boolean stands = space.article(lead).mounting() == Mounting.STANDS;
+    boolean steps = Boolean.TRUE.equals(e.stops()) && stands && !lead.held();
+    if (steps && v.length() > 0) {
+      putDown(new Edit.PutDown(Steps.to(space, ids, v), null));
+    } else {
+      moveBy(ids, v);
+    }
+  }
+
+  private void moveBy(List<String> ids, Vec v) {
     shift(ids, v);
     if (v.y() == 0) {
       settle(tops(ids), false);
@@ -275,18 +279,6 @@ public final class Editor {
       carriers(ids);
     }
     sayOverlaps(ids);
-  }
-
-  /** A level step that stops at what is in the way, on the surface where it stands or below. */
-  private void step(List<String> ids, Piece lead, Edit.Place3 by) {
-    Vec v = Places.read(need(by, "by"), Vec.ZERO, Vec.ZERO, unit);
-    if (v.length() == 0 || v.y() != 0) {
-      moveBy(ids, by);
-      return;
-    }
-    Vec aside = new Vec(-v.z(), 0, v.x()).unit();
-    Question.Sight sight = new Question.Sight(lead.at().plus(v), aside);
-    putDown(new Edit.PutDown(Question.level(ids, sight), null));
   }
 
   private void moveTo(Edit.MoveTo e) {

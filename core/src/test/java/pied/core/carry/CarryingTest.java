@@ -9,6 +9,7 @@ import static pied.core.carry.Asked.lead;
 import static pied.core.carry.Asked.measure;
 import static pied.core.carry.Asked.words;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.assertj.core.data.Offset;
@@ -99,7 +100,7 @@ class CarryingTest {
     room.put("k", "jar", 1, 3);
     Spot middle = new Spot(3.2, 0.16);
     Asked q = carry("k").to(middle.x(), middle.z());
-    List<Double> heights = new java.util.ArrayList<>();
+    List<Double> heights = new ArrayList<>();
     int levels = answer(q).levels();
     for (q.down = 0; q.down < levels; q.down++) {
       heights.add(answer(q).place().contains("shelf") ? lead(answer(q)).at().y() : 0.0);
@@ -193,6 +194,27 @@ class CarryingTest {
     room.json("{'do':'moveBy','pieces':['k'],'by':{'x':0.05},'stops':true}");
     assertThat(room.piece("k").at().y()).isCloseTo(y, EXACT);
     assertThat(room.piece("k").at().x()).isCloseTo(3.25, EXACT);
+  }
+
+  @Test
+  void aStepUpOrDownGoesFromBoardToBoard() {
+    room.put("b", "open-shelf", 1, 1);
+    room.put("k", "jar", 1, 1);
+    List<Double> up = new ArrayList<>();
+    room.json("{'do':'moveBy','pieces':['k'],'by':{'y':-0.05},'stops':true}");
+    room.json("{'do':'moveBy','pieces':['k'],'by':{'y':-0.05},'stops':true}");
+    up.add(room.piece("k").at().y());
+    room.json("{'do':'moveBy','pieces':['k'],'by':{'y':0.05},'stops':true}");
+    up.add(room.piece("k").at().y());
+    room.json("{'do':'moveBy','pieces':['k'],'by':{'y':0.05},'stops':true}");
+    up.add(room.piece("k").at().y());
+    assertThat(up.get(1) - up.get(0)).isGreaterThan(0.2);
+    assertThat(up.get(2)).as("on top again").isCloseTo(room.piece("b").size().height(), TOUCH);
+    assertThat(room.piece("k").on()).isEqualTo(On.piece("b"));
+    assertThatThrownBy(
+            () -> room.json("{'do':'moveBy','pieces':['k'],'by':{'y':0.05},'stops':true}"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("no surface above");
   }
 
   // ---- what holds it
