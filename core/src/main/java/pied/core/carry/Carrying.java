@@ -3,6 +3,8 @@ package pied.core.carry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.carry.Answer.Snap;
@@ -276,12 +278,8 @@ public final class Carrying {
     if (stops) {
       push(under);
     }
-    Vec pushed = now.at();
-    hold();
+    hold(stops, under);
     Vec held = now.at();
-    if (stops && !held.equals(pushed)) {
-      push(under);
-    }
     if (rests && !rest(!stops) && stops) {
       aside();
     }
@@ -305,10 +303,7 @@ public final class Carrying {
 
   private void push(@Nullable Body except) {
     Vec from = now.at();
-    Vec motion = load.fresh() ? Vec.ZERO : level(from.minus(load.lead().at()));
-    Stops.Push push =
-        new Stops(space, load.own(), motion, ways())
-            .out(by -> placed(from.plus(by)), except, load.lead().id());
+    Stops.Push push = stops().out(by -> placed(from.plus(by)), except, load.lead().id());
     now = now.moved(push.by());
     if (push.stopped() != null) {
       stopped = space.nameOf(push.stopped().id());
@@ -316,6 +311,11 @@ public final class Carrying {
     if (!push.free()) {
       refused = "There is no room for it there; " + stopped + " is in the way.";
     }
+  }
+
+  private Stops stops() {
+    Vec motion = load.fresh() ? Vec.ZERO : level(now.at().minus(load.lead().at()));
+    return new Stops(space, load.own(), motion, ways());
   }
 
   private static Vec level(Vec v) {
@@ -355,7 +355,11 @@ public final class Carrying {
 
   // ---- holding
 
-  private void hold() {
+  /**
+   * @param stops whether nothing may hold it where it would overlap something
+   * @param under what it may overlap, since it will rest on it
+   */
+  private void hold(boolean stops, @Nullable Body under) {
     boolean fits = load.article().mounting() != Mounting.OPENING;
     boolean raising = q.keep() == Keep.height && !load.onWall();
     if (q.near() == 0 || q.typed() != null || !fits || raising) {
@@ -369,20 +373,23 @@ public final class Carrying {
     boolean alongV = kept == null || Math.abs(kept.dot(v)) > 1 - 1e-9;
     double width = load.lead().size().width() / 2;
     double depth = load.lead().size().depth() / 2;
-    Snaps.Held wide = alongU ? held(u, width, level ? Side.left : null, Side.right) : null;
+    Predicate<Stance> free = s -> !stops || stops().isFree(placed(s.at()), under, load.lead().id());
+    Supplier<Snaps.Held> sideways =
+        () -> held(u, snaps().best(u, width, level ? Side.left : null, Side.right), free);
+    Snaps.Held wide = alongU ? sideways.get() : null;
     Snaps.Held deep = null;
     if (alongV && !load.onWall()) {
-      deep = held(v, depth, level ? Side.back : null, Side.front);
+      deep = held(v, snaps().best(v, depth, level ? Side.back : null, Side.front), free);
       if (alongU && deep != null && Math.abs(deep.by()) > 1e-9) {
         // what is round is elsewhere now to what is beside it
-        Snaps.Held again = held(u, width, level ? Side.left : null, Side.right);
+        Snaps.Held again = sideways.get();
         wide = again == null ? wide : again;
       }
     }
     Snaps.Held high = null;
     if (load.onWall() && (kept == null || q.keep() == Keep.height)) {
-      high = snaps().upward(load.article().usualHeight(load.lead().size().height()));
-      now = high == null ? now : now.moved(new Vec(0, high.by(), 0));
+      double usual = load.article().usualHeight(load.lead().size().height());
+      high = held(Vec.UP, snaps().upward(usual), free);
     }
     for (Snaps.Held h : new Snaps.Held[] {wide, deep, high}) {
       if (h != null) {
@@ -391,16 +398,23 @@ public final class Carrying {
     }
   }
 
+  /** It is held so, if there is something to hold it and room for it there. */
+  private @Nullable Snaps.Held held(Vec axis, @Nullable Snaps.Held by, Predicate<Stance> free) {
+    if (by == null) {
+      return null;
+    }
+    Stance there = now.moved(axis.times(by.by()));
+    if (Math.abs(by.by()) > 1e-9 && !free.test(there)) {
+      return null;
+    }
+    now = there;
+    return by;
+  }
+
   private Snaps snaps() {
     List<Piece> all = placed(now.at());
     distances.at(all);
     return new Snaps(space, all.get(all.size() - 1), load.own(), q.near(), unit, distances);
-  }
-
-  private @Nullable Snaps.Held held(Vec axis, double half, @Nullable Side low, Side high) {
-    Snaps.Held h = snaps().best(axis, half, low, high);
-    now = h == null ? now : now.moved(axis.times(h.by()));
-    return h;
   }
 
   /**

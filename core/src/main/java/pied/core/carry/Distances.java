@@ -18,6 +18,9 @@ import pied.core.space.Space;
 final class Distances {
   private static final double FAR = 1e4;
 
+  /** What is moved by less has not been moved, metres. */
+  private static final double ROUNDING = 1e-9;
+
   private final Space space;
   private final Set<String> own;
   private final Map<Side, Reach> known = new EnumMap<>(Side.class);
@@ -34,7 +37,7 @@ final class Distances {
     Piece now = placed.get(placed.size() - 1);
     if (lead != null && now.turn() == lead.turn() && now.lean().equals(lead.lean())) {
       Vec by = now.at().minus(lead.at());
-      if (by.length() > 0) {
+      if (by.length() > ROUNDING) {
         known.entrySet().removeIf(e -> !along(now, e.getKey(), by));
         known.replaceAll((side, r) -> moved(r, now, by));
       }

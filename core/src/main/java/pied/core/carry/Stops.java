@@ -1,6 +1,7 @@
 package pied.core.carry;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
@@ -33,8 +34,13 @@ final class Stops {
   /** What is more across the motion than this is aside: the cosine of the angle between. */
   private static final double ASIDE_FROM = 0.7;
 
-  private static final int TRIES = 12;
+  /** What pushes it more often than this sends it to and fro between itself and another. */
+  private static final int TWICE = 2;
+
   private static final int WAYS = 16;
+
+  /** Directions that differ by less are one: the cosine of the angle between. */
+  private static final double SAME = 1 - 1e-9;
 
   private final Space space;
   private final Bodies bodies;
@@ -77,19 +83,27 @@ final class Stops {
   Push out(Function<Vec, List<Piece>> at, Body except, String rests) {
     Vec by = Vec.ZERO;
     Body stopped = null;
-    for (int i = 0; i < TRIES; i++) {
+    List<Body> met = new ArrayList<>();
+    while (true) {
       Hit hit = hit(at.apply(by), except, rests);
       if (hit == null) {
         return new Push(by, stopped, true);
       }
-      Vec way = shortest(hit);
+      boolean toAndFro = Collections.frequency(met, hit.body) >= TWICE;
+      Vec way = toAndFro ? null : shortest(hit);
       if (way == null) {
         break;
       }
+      met.add(hit.body);
       stopped = hit.body;
       by = by.plus(way);
     }
     return around(at, except, rests, stopped);
+  }
+
+  /** Whether what is carried overlaps nothing; as for {@link #out}. */
+  boolean isFree(List<Piece> pieces, Body except, String rests) {
+    return hit(pieces, except, rests) == null;
   }
 
   /** Between obstacles that leave no room: the nearest place round about that is free. */
@@ -190,7 +204,7 @@ final class Stops {
     for (Pose pose : new Pose[] {hit.piece.pose(), hit.body.pose()}) {
       for (Vec d : new Vec[] {new Vec(1, 0, 0), new Vec(0, 0, 1), new Vec(0, 1, 0)}) {
         Vec own = pose.direct(d);
-        if (Math.abs(own.y()) < 1e-9) {
+        if (Math.abs(own.y()) < 1e-9 && all.stream().noneMatch(o -> o.dot(own) > SAME)) {
           all.add(own);
           all.add(own.times(-1));
         }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntUnaryOperator;
 import pied.core.Nullable;
 
 /**
@@ -237,6 +238,11 @@ public final class Mesh {
     return topology().closed;
   }
 
+  /** Whether it is closed and every connected piece of it has its outside outward. */
+  boolean isOutward() {
+    return topology().outward;
+  }
+
   /** Every place where the mesh has a corner, once. */
   int[] places() {
     return topology().places;
@@ -285,6 +291,7 @@ public final class Mesh {
 
   private static final class Topology {
     final boolean closed;
+    final boolean outward;
     final int[] representatives;
     final int[] places;
 
@@ -319,6 +326,18 @@ public final class Mesh {
         }
       }
       representatives = Arrays.copyOf(found, n);
+      outward = closed && allOutward(m, c -> find(root, weld[c]));
+    }
+
+    private static boolean allOutward(Mesh m, IntUnaryOperator part) {
+      Map<Integer, Double> six = new HashMap<>();
+      for (int t = 0; t < m.corners.length; t += 3) {
+        Vec a = m.vertex(m.corners[t]);
+        Vec b = m.vertex(m.corners[t + 1]);
+        Vec c = m.vertex(m.corners[t + 2]);
+        six.merge(part.applyAsInt(m.corners[t]), a.dot(b.cross(c)), Double::sum);
+      }
+      return six.values().stream().allMatch(v -> v > 0);
     }
 
     private static int find(int[] root, int a) {

@@ -5,6 +5,9 @@ package pied.core.solid;
  * first, until pairs of triangles remain. Everything happens in the frame of the second mesh.
  */
 abstract class PairWalk {
+  /** A triangle that looks along the way by less than this is seen edge on: a cosine. */
+  private static final double EDGE_ON = 1e-6;
+
   final Mesh ma;
   final Mesh mb;
   final TrianglePair pair = new TrianglePair();
@@ -22,6 +25,9 @@ abstract class PairWalk {
    * Two directions at right angles to the way of a sweep, or null; and both boxes seen along it.
    */
   private double[] across;
+
+  /** Whether triangles that look away are passed over. */
+  private boolean facing;
 
   private final double[] acrossA = new double[9];
   private final double[] shadowA = new double[6];
@@ -98,6 +104,15 @@ abstract class PairWalk {
   /** How soon two boxes (min, max) matter; infinite for never. Smaller is opened first. */
   abstract double key(double[] a, double[] b);
 
+  /**
+   * Whether only those triangles matter that look where they are going and at what comes.
+   *
+   * @param first how soon the whole boxes matter
+   */
+  boolean onlyFacing(double first) {
+    return false;
+  }
+
   /** Keys above this no longer matter. */
   abstract double bound();
 
@@ -112,6 +127,7 @@ abstract class PairWalk {
     if (k > bound()) {
       return;
     }
+    facing = across != null && onlyFacing(k);
     push(0, 0, k);
     while (top > 0) {
       top--;
@@ -176,6 +192,9 @@ abstract class PairWalk {
     for (int i = fa; i < fa + ta.count[a]; i++) {
       int i0 = ta.order[i];
       cornersOfA(i0);
+      if (facing && along(pair.a) < -EDGE_ON) {
+        continue;
+      }
       extent(pair.a, boxA);
       if (across != null) {
         shadow(shadowA, pair.a);
@@ -187,6 +206,9 @@ abstract class PairWalk {
       for (int j = fb; j < fb + tb.count[b]; j++) {
         int j0 = tb.order[j];
         cornersOf(mb, j0, pair.b);
+        if (facing && along(pair.b) > EDGE_ON) {
+          continue;
+        }
         extent(pair.b, boxB);
         if (across != null) {
           shadow(shadowB, pair.b);
@@ -201,6 +223,22 @@ abstract class PairWalk {
       }
     }
     return true;
+  }
+
+  /** How far a triangle's outside looks along the sweep: 1 for all the way, -1 for back. */
+  private double along(double[] p) {
+    double ux = p[3] - p[0];
+    double uy = p[4] - p[1];
+    double uz = p[5] - p[2];
+    double vx = p[6] - p[0];
+    double vy = p[7] - p[1];
+    double vz = p[8] - p[2];
+    double nx = uy * vz - uz * vy;
+    double ny = uz * vx - ux * vz;
+    double nz = ux * vy - uy * vx;
+    double l2 = nx * nx + ny * ny + nz * nz;
+    double along = nx * across[6] + ny * across[7] + nz * across[8];
+    return l2 < 1e-28 ? 0 : along / Math.sqrt(l2);
   }
 
   private void push(int a, int b, double k) {

@@ -82,15 +82,15 @@ public final class Travel {
     double at = 0;
     boolean grown = true;
     while (grown) {
-      if (at > limit) {
-        return at;
-      }
       grown = false;
       for (Body body : bodies) {
-        Reached walk = new Reached(a, pa, body.mesh(), body.pose(), direction, at);
+        Reached walk = new Reached(a, pa, body.mesh(), body.pose(), direction, at, limit);
         walk.run();
         grown |= walk.reached > at;
         at = walk.reached;
+        if (at > limit) {
+          return at;
+        }
       }
     }
     double free = at;
@@ -223,6 +223,15 @@ public final class Travel {
       return leave[0] < -TOUCH ? Double.POSITIVE_INFINITY : in;
     }
 
+    /**
+     * Two solids that are apart meet with what looks at the other: at the first contact its normal
+     * is one between those of the faces that meet there, so one of them looks ahead.
+     */
+    @Override
+    boolean onlyFacing(double first) {
+      return first > TOUCH && ma.isOutward() && mb.isOutward();
+    }
+
     @Override
     double bound() {
       return Math.min(best, limit);
@@ -285,10 +294,12 @@ public final class Travel {
     final double dy;
     final double dz;
     final double[] leave = new double[1];
+    final double limit;
     double reached;
 
-    Reached(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double start) {
+    Reached(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double start, double limit) {
       super(a, pa, b, pb);
+      this.limit = limit;
       Vec d = pb.undirect(direction);
       dx = d.x();
       dy = d.y();
@@ -317,7 +328,7 @@ public final class Travel {
           && pair.in < bound()) {
         reached = pair.out;
       }
-      return true;
+      return reached <= limit;
     }
   }
 
