@@ -22,7 +22,8 @@ import pied.core.units.LengthUnit;
  * triangles, as densely furnished; a random piece is carried on a random walk with snaps and stops.
  */
 public final class CarryFigures {
-  private static final int QUESTIONS = 2000;
+  private static final int QUESTIONS = 4000;
+  private static final int WARM = 6000;
   private static final double PITCH = 1.3;
 
   private CarryFigures() {}
@@ -33,7 +34,7 @@ public final class CarryFigures {
     for (int n : new int[] {100, 1000, 10_000}) {
       Space space = space(shapes, articles, n);
       space.bodies();
-      walk(space, 500, 3); // warms up
+      walk(space, WARM, 3);
       double[] ms = walk(space, QUESTIONS, 7);
       Arrays.sort(ms);
       String bench = "carry-" + n;

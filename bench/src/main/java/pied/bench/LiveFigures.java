@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Random;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -28,7 +27,6 @@ public final class LiveFigures {
   private static final int PER_SECOND = 120;
   private static final int SECONDS = 12;
   private static final int WARM = 5;
-  private static final int PIECES = 40;
 
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final HttpClient HTTP = HttpClient.newHttpClient();
@@ -43,9 +41,8 @@ public final class LiveFigures {
     }
     String project = post(args[0] + "/api/projects", "{\"name\":\"Measured\"}").get("id").asText();
     List<String> spaces = new ArrayList<>();
-    Random random = new Random(1);
     for (int i = 0; i < CLIENTS; i++) {
-      spaces.add(space(args[0], project, random));
+      spaces.add(space(args[0], project));
     }
     for (int delay : new int[] {0, 80}) {
       List<Client> clients = new ArrayList<>();
@@ -74,23 +71,40 @@ public final class LiveFigures {
     return JSON.readTree(HTTP.send(r, HttpResponse.BodyHandlers.ofString()).body());
   }
 
-  private static String space(String url, String project, Random random) throws Exception {
+  /**
+   * A tea room of 9 × 7 m: six tables with four chairs each, cupboards at the back, and a stool.
+   */
+  private static String space(String url, String project) throws Exception {
     String room = "{\"name\":\"Room\",\"width\":9,\"depth\":7,\"height\":3}";
     String id = post(url + "/api/projects/" + project + "/spaces", room).get("id").asText();
-    String[] articles = {"dining-chair", "cafe-table", "sideboard", "armchair", "stool", "trunk"};
     List<String> edits = new ArrayList<>();
-    for (int i = 0; i < PIECES; i++) {
-      edits.add(
-          String.format(
-              Locale.ROOT,
-              "{\"do\":\"place\",\"piece\":\"p%d\",\"article\":\"%s\",\"at\":{\"x\":%.3f,\"z\":%.3f}}",
-              i,
-              articles[i % articles.length],
-              0.5 + 8 * random.nextDouble(),
-              0.5 + 6 * random.nextDouble()));
+    place(edits, "stool", 4.5, 1);
+    for (int i = 0; i < 4; i++) {
+      place(edits, "sideboard", 1.2 + 2.1 * i, 0.3);
+    }
+    for (int i = 0; i < 6; i++) {
+      double x = 1.5 + 3 * (i % 3);
+      double z = 2.6 + 2.8 * (i / 3);
+      place(edits, "cafe-table", x, z);
+      place(edits, "cup-and-saucer", x + 0.15, z);
+      for (int k = 0; k < 4; k++) {
+        double a = k * Math.PI / 2;
+        place(edits, "dining-chair", x + 0.65 * Math.cos(a), z + 0.65 * Math.sin(a));
+      }
     }
     post(url + "/api/spaces/" + id + "/edits", "{\"edits\":[" + String.join(",", edits) + "]}");
     return id;
+  }
+
+  private static void place(List<String> edits, String article, double x, double z) {
+    edits.add(
+        String.format(
+            Locale.ROOT,
+            "{\"do\":\"place\",\"piece\":\"p%d\",\"article\":\"%s\",\"at\":{\"x\":%.3f,\"z\":%.3f}}",
+            edits.size(),
+            article,
+            x,
+            z));
   }
 
   /** One who carries. */

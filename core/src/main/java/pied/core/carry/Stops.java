@@ -1,14 +1,16 @@
 package pied.core.carry;
 
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
+import pied.core.solid.Box;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Travel;
@@ -34,10 +36,13 @@ final class Stops {
   /** What is more across the motion than this is aside: the cosine of the angle between. */
   private static final double ASIDE_FROM = 0.7;
 
-  /** What pushes it more often than this sends it to and fro between itself and another. */
-  private static final int TWICE = 2;
+  /** After so many obstacles one after the other it is looked for room round about. */
+  private static final int TRIES = 6;
 
-  private static final int WAYS = 16;
+  /** Two pushes are against one another from this on: the cosine of the angle between. */
+  private static final double OPPOSITE = 0.9;
+
+  private static final int WAYS = 8;
 
   /** Directions that differ by less are one: the cosine of the angle between. */
   private static final double SAME = 1 - 1e-9;
@@ -83,22 +88,25 @@ final class Stops {
   Push out(Function<Vec, List<Piece>> at, Body except, String rests) {
     Vec by = Vec.ZERO;
     Body stopped = null;
-    List<Body> met = new ArrayList<>();
-    while (true) {
+    List<Vec> pushes = new ArrayList<>();
+    while (pushes.size() < TRIES) {
       Hit hit = hit(at.apply(by), except, rests);
       if (hit == null) {
         return new Push(by, stopped, true);
       }
-      boolean toAndFro = Collections.frequency(met, hit.body) >= TWICE;
-      Vec way = toAndFro ? null : shortest(hit);
-      if (way == null) {
-        break;
-      }
-      met.add(hit.body);
       stopped = hit.body;
+      Vec way = shortest(hit);
+      if (way == null || pushes.stream().anyMatch(p -> opposite(p, way))) {
+        break; // one sends it where the other is
+      }
+      pushes.add(way);
       by = by.plus(way);
     }
     return around(at, except, rests, stopped);
+  }
+
+  private static boolean opposite(Vec a, Vec b) {
+    return a.dot(b) < -OPPOSITE * a.length() * b.length();
   }
 
   /** Whether what is carried overlaps nothing; as for {@link #out}. */
@@ -108,30 +116,35 @@ final class Stops {
 
   /** Between obstacles that leave no room: the nearest place round about that is free. */
   private Push around(Function<Vec, List<Piece>> at, Body except, String rests, Body stopped) {
-    Push best = new Push(Vec.ZERO, stopped, false);
-    double nearest = FAR;
-    for (Vec way : ways()) {
-      double d = free(at.apply(Vec.ZERO), way, except, rests, nearest);
-      List<Piece> there = at.apply(way.times(d));
-      Vec lead = there.get(there.size() - 1).at();
-      if (d < nearest && inside(lead) && hit(there, except, rests) == null) {
-        nearest = d;
-        best = new Push(way.times(d), stopped, true);
-      }
+    Push[] best = {new Push(Vec.ZERO, stopped, false)};
+    double[] nearest = {FAR};
+    Consumer<Vec> attempt =
+        way -> {
+          double d = free(at.apply(Vec.ZERO), way, except, rests, nearest[0]);
+          List<Piece> there = at.apply(way.times(d));
+          Vec lead = there.get(there.size() - 1).at();
+          if (d < nearest[0] && inside(lead) && hit(there, except, rests) == null) {
+            nearest[0] = d;
+            best[0] = new Push(way.times(d), stopped, true);
+          }
+        };
+    if (only != null) {
+      only.forEach(attempt);
+      return best[0];
     }
-    return best;
+    for (int i = 0; i < WAYS; i++) {
+      attempt.accept(heading(2 * Math.PI * i / WAYS));
+    }
+    if (best[0].free) { // and a little to both sides of the best
+      double a = Math.atan2(best[0].by.z(), best[0].by.x());
+      attempt.accept(heading(a + Math.PI / WAYS));
+      attempt.accept(heading(a - Math.PI / WAYS));
+    }
+    return best[0];
   }
 
-  private List<Vec> ways() {
-    if (only != null) {
-      return only;
-    }
-    List<Vec> all = new ArrayList<>();
-    for (int i = 0; i < WAYS; i++) {
-      double a = 2 * Math.PI * i / WAYS;
-      all.add(new Vec(round(Math.cos(a)), 0, round(Math.sin(a))));
-    }
-    return all;
+  private static Vec heading(double a) {
+    return new Vec(round(Math.cos(a)), 0, round(Math.sin(a)));
   }
 
   private static double round(double v) {
@@ -140,15 +153,15 @@ final class Stops {
 
   private double free(List<Piece> pieces, Vec way, Body except, String rests, double limit) {
     double d = 0;
-    for (boolean grown = true; grown && d < limit; ) {
-      grown = false;
+    for (boolean again = true; again && d < limit; ) {
+      double before = d;
       for (Piece p : pieces) {
         Pose pose = p.pose().moved(way.times(d));
         double more =
             bodies.toFree(mesh(p), pose, way, b -> counts(b, p, except, rests), limit - d);
-        grown |= more > 0;
         d += more;
       }
+      again = pieces.size() > 1 && d > before; // another may be in the way now
     }
     return d;
   }
@@ -175,17 +188,32 @@ final class Stops {
   private Vec shortest(Hit hit) {
     double best = FAR;
     Vec way = null;
-    Vec centre = hit.piece.pose().box(mesh(hit.piece).box()).centre();
-    for (Vec d : directions(hit)) {
-      double aside = motion == Vec.ZERO || Math.abs(d.dot(motion)) > ASIDE_FROM ? 1 : ASIDE;
-      double t =
-          Travel.toFree(mesh(hit.piece), hit.piece.pose(), List.of(hit.body), d, best / aside);
-      if (t * aside < best && t > 0 && inside(centre.along(d, t))) {
-        best = t * aside;
+    Box box = hit.piece.pose().box(mesh(hit.piece).box());
+    List<Vec> ways = new ArrayList<>(directions(hit));
+    // the boxes tell which way is likely the shortest; those after it are soon given up
+    ways.sort(Comparator.comparingDouble(d -> clear(box, hit.body.box(), d) * weight(d)));
+    for (Vec d : ways) {
+      double limit = best / weight(d);
+      double t = Travel.toFree(mesh(hit.piece), hit.piece.pose(), List.of(hit.body), d, limit);
+      if (t < limit && t > 0 && inside(box.centre().along(d, t))) {
+        best = t * weight(d);
         way = d.times(t);
       }
     }
     return way;
+  }
+
+  private double weight(Vec d) {
+    return motion == Vec.ZERO || Math.abs(d.dot(motion)) > ASIDE_FROM ? 1 : ASIDE;
+  }
+
+  /** How far a box must go in a direction to be clear of another. */
+  private static double clear(Box a, Box b, Vec d) {
+    double x =
+        d.x() > 0 ? (b.max().x() - a.min().x()) / d.x() : (b.min().x() - a.max().x()) / d.x();
+    double z =
+        d.z() > 0 ? (b.max().z() - a.min().z()) / d.z() : (b.min().z() - a.max().z()) / d.z();
+    return Math.min(d.x() == 0 ? FAR : x, d.z() == 0 ? FAR : z);
   }
 
   private boolean inside(Vec p) {

@@ -87,8 +87,8 @@ abstract class PairWalk {
     }
   }
 
-  /** The shadow of a triangle. */
-  private void shadow(double[] out, double[] p) {
+  /** The shadow of a triangle: its box, and its corners seen along the way. */
+  private void shadow(double[] out, double[] corners, double[] p) {
     for (int i = 0; i < 3; i++) {
       int o = 3 * i;
       double a = across[o] * p[0] + across[o + 1] * p[1] + across[o + 2] * p[2];
@@ -98,6 +98,11 @@ abstract class PairWalk {
       double hi = Math.max(a, Math.max(b, c));
       out[2 * i] = 0.5 * (lo + hi);
       out[2 * i + 1] = 0.5 * (hi - lo);
+      if (i < 2) {
+        corners[i] = a;
+        corners[2 + i] = b;
+        corners[4 + i] = c;
+      }
     }
   }
 
@@ -197,7 +202,7 @@ abstract class PairWalk {
       }
       extent(pair.a, boxA);
       if (across != null) {
-        shadow(shadowA, pair.a);
+        shadow(shadowA, pair.shadowA, pair.a);
       }
       loadB(b);
       if (keyed() > bound()) {
@@ -211,7 +216,7 @@ abstract class PairWalk {
         }
         extent(pair.b, boxB);
         if (across != null) {
-          shadow(shadowB, pair.b);
+          shadow(shadowB, pair.shadowB, pair.b);
         }
         if (keyed() > bound()) {
           continue;

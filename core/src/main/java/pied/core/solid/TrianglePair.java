@@ -12,6 +12,11 @@ package pied.core.solid;
 final class TrianglePair {
   final double[] a = new double[9];
   final double[] b = new double[9];
+
+  /** Both seen along the way of a: two coordinates a corner. */
+  final double[] shadowA = new double[6];
+
+  final double[] shadowB = new double[6];
   private final double[] ea = new double[9];
   private final double[] eb = new double[9];
 
@@ -55,18 +60,28 @@ final class TrianglePair {
    * Whether the two share more than {@code graze} metres seen along d; the rest only slides past.
    * Sides of the shared region are shadows of edges, so six directions decide.
    */
-  private boolean shadowsOverlap(double dx, double dy, double dz, double graze) {
-    for (int i = 0; i < 18; i += 3) {
-      double[] e = i < 9 ? ea : eb;
-      int k = i < 9 ? i : i - 9;
-      double x = dy * e[k + 2] - dz * e[k + 1];
-      double y = dz * e[k] - dx * e[k + 2];
-      double z = dx * e[k + 1] - dy * e[k];
-      double l2 = x * x + y * y + z * z;
+  private boolean shadowsOverlap(double graze) {
+    return meets(shadowA, shadowB, graze) && meets(shadowB, shadowA, graze);
+  }
+
+  /** Whether no edge of the shadow p parts it from the shadow q, but for a graze. */
+  private static boolean meets(double[] p, double[] q, double graze) {
+    for (int i = 0; i < 6; i += 2) {
+      int j = i == 4 ? 0 : i + 2;
+      int k = i == 0 ? 4 : i - 2;
+      double x = p[i + 1] - p[j + 1];
+      double y = p[j] - p[i];
+      double l2 = x * x + y * y;
       if (l2 < 1e-24) {
         continue; // an edge along d has no shadow
       }
-      range(x, y, z);
+      double on = x * p[i] + y * p[i + 1];
+      double off = x * p[k] + y * p[k + 1];
+      double q0 = x * q[0] + y * q[1];
+      double q1 = x * q[2] + y * q[3];
+      double q2 = x * q[4] + y * q[5];
+      double lo = Math.min(q0, Math.min(q1, q2)) - Math.max(on, off);
+      double hi = Math.max(q0, Math.max(q1, q2)) - Math.min(on, off);
       double depth = Math.min(hi, -lo);
       if (depth <= 0 || depth * depth <= graze * graze * l2) {
         return false;
@@ -76,13 +91,14 @@ final class TrianglePair {
   }
 
   /**
-   * When a, moving along the unit vector d, meets b. {@link #edges()} was called.
+   * When a, moving along the unit vector d, meets b. {@link #edges()} was called, and the shadows
+   * are set.
    *
    * @return whether they ever meet (also at negative shifts) by more than a graze; then in, out and
    *     the axis are set
    */
   boolean sweep(double dx, double dy, double dz, double graze) {
-    if (!shadowsOverlap(dx, dy, dz, graze)) {
+    if (!shadowsOverlap(graze)) {
       return false;
     }
     in = Double.NEGATIVE_INFINITY;
