@@ -193,7 +193,7 @@ function CarryCaption() {
         </Box>
       )}
       <Box component="span" sx={{ color: "text.secondary" }}>
-        {typed ? <Do does="Enter">Enter</Do> : "A click"} puts it down; type a number, <b>Tab</b> another.{" "}
+        In hand: {typed ? <Do does="Enter">Enter</Do> : "a click"} puts it down; type a number, <b>Tab</b> another.{" "}
         <Do does="t">T</Do> turns, <Do does="k">K</Do> keeps to a direction, <Do does="m">M</Do> mark to mark,{" "}
         <Do does="Escape">Esc</Do> gives up.
       </Box>

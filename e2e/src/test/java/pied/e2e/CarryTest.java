@@ -33,6 +33,11 @@ class CarryTest {
   }
 
   private void put(String id, String article, double x, double z) {
+    place(id, article, x, z);
+    sheet.page.waitForSelector("[data-testid=plan] [data-piece='" + id + "'] path");
+  }
+
+  private void place(String id, String article, double x, double z) {
     pied.post(
         "/api/spaces/" + room + "/edits",
         "{\"edits\":[{\"do\":\"place\",\"piece\":\""
@@ -44,7 +49,6 @@ class CarryTest {
             + ",\"z\":"
             + z
             + "}}]}");
-    sheet.page.waitForSelector("[data-testid=plan] [data-piece='" + id + "'] path");
   }
 
   private JsonNode piece(String id) {
@@ -159,8 +163,8 @@ class CarryTest {
   void aClockGoesOntoTheMiddleBoardOfAShelfOnThePlan() {
     open("Shelf", "plan");
     put("f", "open-shelf", 3, 0.16);
-    put("k", "jar", 1, 3);
-    pickUp("Storage jar", 1, 3);
+    put("k", "mantel-clock", 1, 3);
+    pickUp("Mantel clock", 1, 3);
     moveTo(3.2, 0.16);
     assertThat(carry()).containsText("surfaces here");
     for (int i = 0; i < 3; i++) {
@@ -183,13 +187,13 @@ class CarryTest {
   }
 
   @Test
-  void inTheSetViewAJarGoesOntoTheBoardOfAShelfAndACushionLeansAgainstABack() {
+  void inTheSetViewAClockGoesOntoTheBoardOfAShelfAndACushionLeansAgainstABack() {
     open("Onto things", "plan", "set");
     put("f", "open-shelf", 3, 0.16);
     put("b", "banquette", 5, 0.4);
-    put("k", "jar", 1, 3);
+    put("k", "mantel-clock", 1, 3);
     put("c", "cushion", 2, 3);
-    sheet.schedule("Storage jar");
+    sheet.schedule("Mantel clock");
     sheet.page.keyboard().press(" ");
     double[] p = sheet.onSet(3.2, 1.0, 0.1);
     sheet.page.mouse().move(p[0] - 2, p[1]);
@@ -352,6 +356,63 @@ class CarryTest {
     assertThat(at("b", "x")).isCloseTo(2 + w, TOUCH);
     assertThat(at("b", "z")).isCloseTo(1, TOUCH);
     assertThat(pied.reach(room, "b", "left")).isCloseTo(0, TOUCH);
+    // one that stands askew is turned for it: the sides meet flat
+    put("c", "banquette", 4, 3);
+    pied.post(
+        "/api/spaces/" + room + "/edits",
+        "{\"edits\":[{\"do\":\"turn\",\"pieces\":[\"c\"],\"by\":35}]}");
+    sheet.page.waitForCondition(() -> piece("c").get("turn").asDouble() == 35);
+    double sin = Math.sin(Math.toRadians(35));
+    double cos = Math.cos(Math.toRadians(35));
+    double left = 0.05 - w / 2; // its back left corner, in its own directions
+    double back = 0.05 - d / 2;
+    pickUp("Banquette element 3", 4 + left * cos + back * sin, 3 - left * sin + back * cos);
+    sheet.page.keyboard().press("m");
+    sheet.page.keyboard().press("m");
+    assertThat(carry()).containsText("faces meeting");
+    moveTo(2 + 1.5 * w + 0.03, 1 - d / 2 + 0.02);
+    assertThat(sheet.page.getByTestId("snaps")).containsText("on a corner of Banquette element 2");
+    click();
+    assertThat(piece("c").get("turn").asDouble() % 360).isCloseTo(0, TOUCH);
+    assertThat(at("c", "x")).isCloseTo(2 + 2 * w, TOUCH);
+    assertThat(pied.reach(room, "c", "left")).isCloseTo(0, TOUCH);
+  }
+
+  @Test
+  void pressedAndMovedInTheSetViewAndStepsAsOneSeesThem() {
+    room = pied.newRoom("Steps");
+    place("t", "trunk", 3, 2);
+    sheet = new Sheet(room, "wall:C", "set");
+    sheet.schedule("Trunk");
+    double[] p = sheet.onSet(3, size("t", "height") - 0.05, 2 + size("t", "depth") / 2);
+    double[] to = sheet.onSet(4.5, size("t", "height") - 0.05, 2 + size("t", "depth") / 2);
+    sheet.page.mouse().move(p[0], p[1]);
+    sheet.page.mouse().down();
+    sheet.page.mouse().move((p[0] + to[0]) / 2, (p[1] + to[1]) / 2);
+    sheet.page.mouse().move(to[0], to[1]);
+    assertThat(carry()).containsText("moved 1.");
+    click();
+    double x = at("t", "x");
+    assertThat(x).isBetween(4.2, 4.9);
+    // who looks at wall C has the left end of the room on the right
+    double[] on = sheet.onElevation(2, 1.5);
+    sheet.page.mouse().move(on[0], on[1]);
+    sheet.page.keyboard().press("ArrowRight");
+    sheet.page.waitForCondition(() -> at("t", "x") != x);
+    assertThat(at("t", "x")).isCloseTo(x - 0.05, TOUCH);
+    sheet.page.keyboard().press("ArrowUp");
+    assertThat(sheet.page.getByText("Trunk has no surface above it")).isVisible();
+    // with the keys alone: picked up, moved, put down
+    sheet.page.keyboard().press(" ");
+    assertThat(carry()).containsText("to wall B");
+    for (int i = 0; i < 4; i++) {
+      sheet.page.keyboard().press("ArrowRight");
+    }
+    assertThat(carry()).containsText("moved 0.2");
+    sheet.page.keyboard().press("Enter");
+    sheet.saved();
+    sheet.page.waitForCondition(() -> at("t", "x") < x - 0.2);
+    assertThat(at("t", "x")).isCloseTo(x - 0.25, TOUCH);
   }
 
   @Test
