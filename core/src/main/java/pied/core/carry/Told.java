@@ -46,7 +46,9 @@ record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
       if (r.distance() < -Resting.CONTACT && over.isEmpty()) {
         over = r.toName();
       }
-      if (!load.onWall() || side != Side.back) {
+      // what it overlaps along its whole length is no distance to show
+      boolean far = r.distance() < -Math.max(now.size().width(), now.size().depth());
+      if (!far && (!load.onWall() || side != Side.back)) {
         String words = "to " + r.toName() + " " + side.words();
         String text = unit.fine(r.distance());
         all.add(new Measure(side.name(), r.distance(), text, words, r.fromPoint(), r.toPoint()));
