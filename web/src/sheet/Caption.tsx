@@ -116,8 +116,10 @@ function CarryCaption() {
   const lead = pieces.get(hand.pieces[hand.pieces.length - 1]);
   const name = placing?.article.name ?? lead?.name ?? "";
   const more = hand.pieces.length > 1 ? ` and ${hand.pieces.length - 1} more` : "";
-  const measures = answer?.measures.filter((m) => m.slot !== "upperside" && m.slot !== "underside") ?? [];
+  const own = ["upperside", "underside", "turn"];
+  const measures = answer?.measures.filter((m) => !own.includes(m.slot)) ?? [];
   const heights = answer?.measures.filter((m) => m.slot === "upperside" || m.slot === "underside") ?? [];
+  const turn = answer?.measures.find((m) => m.slot === "turn");
   const number = (m: CarryMeasure) => {
     const on = m.slot === focus;
     return (
@@ -142,7 +144,6 @@ function CarryCaption() {
     hand.each && "each for itself",
     hand.meet && MEET[hand.meet],
     free && "through everything",
-    !snaps && "snaps off",
   ].filter(Boolean);
   return (
     <Typography
@@ -176,6 +177,11 @@ function CarryCaption() {
           ; from {number(heights[0])} to {number(heights[1])} high
         </>
       )}
+      {turn && (
+        <>
+          , {hand.against ? "turned" : turn.words} {number(turn)}
+        </>
+      )}
       {". "}
       {answer?.stopped && !refused && (
         <Box component="span" sx={{ color: "warning.dark", fontWeight: 600 }}>
@@ -193,9 +199,9 @@ function CarryCaption() {
         </Box>
       )}
       <Box component="span" sx={{ color: "text.secondary" }}>
-        In hand: {typed ? <Do does="Enter">Enter</Do> : "a click"} puts it down; type a number, <b>Tab</b> another.{" "}
-        <Do does="t">T</Do> turns, <Do does="k">K</Do> keeps to a direction, <Do does="m">M</Do> mark to mark,{" "}
-        <Do does="Escape">Esc</Do> gives up.
+        In hand: {typed ? <Do does="Enter">Enter</Do> : "a click"} puts it down; type a number, <b>Tab</b>{" "}
+        another. <Do does="t">T</Do> turns, <Do does="k">K</Do> keeps to a direction, <Do does="m">M</Do> mark
+        to mark, <Do does="j">J</Do> snaps {snaps ? "off" : "on"}, <Do does="Escape">Esc</Do> gives up.
       </Box>
     </Typography>
   );

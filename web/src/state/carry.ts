@@ -133,6 +133,8 @@ onAnswer((message: CarryAnswer) => {
 
 /** A gap that is less has no room for its number on a drawing, metres; the caption has it. */
 const TIGHT = 0.03;
+/** The measure that is an angle. */
+const TURN = "turn";
 const SIDES = ["left", "right", "front", "back"];
 
 /** The distances as the drawings show them. */
@@ -187,8 +189,8 @@ export function pickUp(picked: Vec | null, copy = false) {
 export function pointCarry(pointer: Pointer, free: boolean) {
   const s = useCarry.getState();
   if (!s.hand) return;
-  // what was typed stays until it is put down or given up
-  useCarry.setState(s.typed ? { free } : { pointer, free });
+  // a distance that was typed stays until it is put down or given up
+  useCarry.setState(s.typed && s.typed.slot !== TURN ? { free } : { pointer, free });
   ask();
 }
 
@@ -209,7 +211,7 @@ export function dropCarry() {
 
 /** Puts it down where the pointer is; with {@code more}, another one is in hand at once. */
 export async function putDownCarry(more: boolean) {
-  const { hand, typed, typing } = useCarry.getState();
+  const { hand, typed, typing, answer } = useCarry.getState();
   if (typing && !typed) apply();
   const carry = question();
   const sheet = useSheet.getState();
@@ -229,7 +231,7 @@ export async function putDownCarry(more: boolean) {
   if (hand.article) {
     const one = made.find((p) => p.article === hand.article);
     if (placing) note(placing.article.id);
-    if (more) begin({ article: hand.article, turn: hand.turn });
+    if (more) begin({ article: hand.article, turn: answer?.turn ?? hand.turn });
     else useSheet.getState().place(null);
     if (one) useSheet.getState().select([one.id]);
   } else if (hand.copy) {
@@ -281,6 +283,19 @@ function step(right: number, up: number) {
   }
 }
 
+/** A turn that was typed stays when one goes on to something else. */
+function keepTurn() {
+  const { hand, typed, answer } = useCarry.getState();
+  if (hand && answer && typed?.slot === TURN)
+    useCarry.setState({ typed: null, hand: { ...hand, turn: answer.turn } });
+}
+
+function turnBy(degrees: number) {
+  keepTurn();
+  const { hand } = useCarry.getState();
+  if (hand) change({ turn: (hand.turn + degrees + 360) % 360 });
+}
+
 /** What the keys do while something is carried. */
 function actions(shift: boolean, by: number): Record<string, () => void> {
   const s = useCarry.getState();
@@ -300,13 +315,16 @@ function actions(shift: boolean, by: number): Record<string, () => void> {
       useCarry.setState({ typing: s.typing.slice(0, -1) });
       apply();
     },
-    Tab: () => useCarry.setState({ focus: after(slots, s.focus) ?? "moved", typing: "" }),
+    Tab: () => {
+      keepTurn();
+      useCarry.setState({ focus: after(slots, s.focus) ?? "moved", typing: "" });
+    },
     Enter: () => void putDownCarry(shift),
     " ": () => void putDownCarry(shift),
-    t: () => change({ turn: (hand.turn + 45) % 360 }),
-    T: () => change({ turn: (hand.turn + 315) % 360 }),
-    r: () => change({ turn: (hand.turn + 5) % 360 }),
-    R: () => change({ turn: (hand.turn + 355) % 360 }),
+    t: () => turnBy(45),
+    T: () => turnBy(-45),
+    r: () => turnBy(5),
+    R: () => turnBy(-5),
     k: () => change({ keep: after(KEEPS, hand.keep) }),
     u: () => change({ against: after(AGAINST, hand.against) }),
     e: () => change({ each: !hand.each }),

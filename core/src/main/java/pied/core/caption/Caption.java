@@ -14,6 +14,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Stage;
+import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
 /** Writes the caption. Lengths in the chosen unit, without repeating the unit. */
@@ -139,7 +140,7 @@ public final class Caption {
     boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);
     out.add(
         Phrase.field(
-            same ? Writer.angle(lead.turn()) : "various",
+            same ? Angle.text(lead.turn()) : "various",
             "Turn, degrees",
             "to",
             Map.of("do", "turn", "pieces", ids)));
@@ -238,7 +239,7 @@ public final class Caption {
   private void turn(List<String> ids, Piece p) {
     out.add(
         Phrase.field(
-            Writer.angle(p.turn()), "Turn, degrees", "to", Map.of("do", "turn", "pieces", ids)));
+            Angle.text(p.turn()), "Turn, degrees", "to", Map.of("do", "turn", "pieces", ids)));
   }
 
   /** How it leans; what stands on a slope may stand square on it. */
@@ -254,7 +255,7 @@ public final class Caption {
     text(", ");
     writer.out.add(
         Phrase.choice(
-            p.lean().by() == 0 ? "upright" : "leaning " + Writer.angle(p.lean().by()),
+            p.lean().by() == 0 ? "upright" : "leaning " + Angle.text(p.lean().by()),
             "How it stands",
             List.of(
                 new Phrase.Option("upright", with(edit, "by", 0)),

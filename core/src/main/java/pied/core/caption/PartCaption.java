@@ -18,6 +18,7 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Stage;
 import pied.core.space.Wall;
+import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
 /** The caption of a part of the shell: how large it is and where, to be read and typed. */
@@ -164,7 +165,7 @@ public final class PartCaption {
     in = ((in % 360) + 360) % 360;
     String before = Shell.name((i + n - 1) % n);
     w.word("Corner of walls " + before + " and " + Shell.name(i), null);
-    w.text(", " + Writer.angle(in) + " — at ");
+    w.text(", " + Angle.text(in) + " — at ");
     Map<String, Object> edit = Map.of("do", "moveCorner", "corner", i, "square", true);
     w.place(p.at(0), edit, "place");
     w.text(". Its walls keep their directions; drag it with Shift to let them turn. ");

@@ -7,6 +7,7 @@ import java.util.Map;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
 /** Writes phrases: lengths in the chosen unit, places in the words of the space. */
@@ -39,12 +40,7 @@ final class Writer {
   }
 
   Writer angle(double degrees, String label, String slot, Map<String, Object> edit) {
-    return field(angle(degrees), label, slot, edit);
-  }
-
-  static String angle(double degrees) {
-    double t = Math.round(degrees * 10) / 10.0;
-    return (t == Math.rint(t) ? String.valueOf((int) t) : String.valueOf(t)) + "°";
+    return field(Angle.text(degrees), label, slot, edit);
   }
 
   Writer word(String text, String piece) {

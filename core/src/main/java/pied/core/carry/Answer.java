@@ -17,6 +17,7 @@ import pied.core.solid.Vec;
  * @param mark where the mark is that is nearest to where it was picked up
  * @param start where it was when picked up; null for a new piece
  * @param way the direction in which it is moved, of length 1; null if it has not moved
+ * @param turn by which it is turned, degrees
  * @param measures the distances to show, in the order in which one goes through them
  * @param snaps what holds it
  * @param stopped what it was stopped by, in words; empty for nothing
@@ -31,6 +32,7 @@ public record Answer(
     Vec mark,
     @Nullable Vec start,
     @Nullable Vec way,
+    double turn,
     List<Measure> measures,
     List<Snap> snaps,
     String stopped,
@@ -39,8 +41,8 @@ public record Answer(
   /**
    * A distance.
    *
-   * @param slot "moved", a side, "underside" or "upperside"
-   * @param value metres
+   * @param slot "moved", a side, "underside", "upperside" or "turn"
+   * @param value metres; of a turn degrees
    * @param text in the unit asked for
    * @param words what it is: "to wall C behind it"
    * @param from where its line begins; null for none

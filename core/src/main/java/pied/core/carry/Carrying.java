@@ -32,6 +32,9 @@ import pied.core.units.LengthUnit;
 public final class Carrying {
   private static final double FAR = 1e4;
 
+  /** The slot of the measure that is an angle. */
+  static final String TURN = "turn";
+
   /**
    * What comes up by more than this, or than half its height, would not be where it was put,
    * metres.
@@ -45,6 +48,11 @@ public final class Carrying {
   private final Resting resting;
   private final Aiming aiming;
   private final Distances distances;
+
+  /** How far it is turned, degrees; and whether a number says where it goes. */
+  private final double by;
+
+  private final boolean exactly;
 
   // what is found out, step by step
   private Stance now;
@@ -62,7 +70,10 @@ public final class Carrying {
     this.unit = unit;
     load = Load.of(space, q);
     Piece lead = load.lead();
-    now = new Stance(lead.at(), lead.turn() + q.turn(), lead.lean(), On.NOTHING);
+    boolean turning = q.typed() != null && q.typed().slot().equals(TURN);
+    exactly = q.typed() != null && !turning;
+    by = turning ? turnTyped() : q.turn();
+    now = new Stance(lead.at(), lead.turn() + by, lead.lean(), On.NOTHING);
     resting = new Resting(space, load.article(), lead.size(), lead.lean(), load.own());
     aiming = new Aiming(space, load, q, unit, resting);
     distances = new Distances(space, load.own());
@@ -83,7 +94,7 @@ public final class Carrying {
   private Answer run() {
     try {
       if (q.against() != null) {
-        FaceDown.Result r = new FaceDown(space, load.lead(), q, load.own()).place();
+        FaceDown.Result r = new FaceDown(space, load.lead(), q, by, load.own()).place();
         now = r.stance();
         place = r.words();
       } else {
@@ -100,7 +111,8 @@ public final class Carrying {
     List<Piece> pieces = placed(now.at());
     Piece lead = pieces.get(pieces.size() - 1);
     distances.at(pieces);
-    Told told = Told.of(load, lead, distances, way(), unit);
+    double turned = q.against() != null ? by : lead.turn();
+    Told told = Told.of(load, lead, distances, way(), turns() ? turned : Double.NaN, unit);
     return new Answer(
         pieces,
         lead.id(),
@@ -110,6 +122,7 @@ public final class Carrying {
         lead.pose().apply(load.mark()),
         load.fresh() ? null : load.lead().pose().apply(load.mark()),
         way(),
+        by,
         told.measures(),
         snaps(told.reaches()),
         stopped,
@@ -139,10 +152,8 @@ public final class Carrying {
     if (q.meet() == null) {
       return false;
     }
-    Mounting how = load.article().mounting();
-    boolean turns = how == Mounting.STANDS || how == Mounting.HANGS;
     boolean level = load.stands() && (q.at() != null || load.mark().y() == 0 && !q.level());
-    MarkToMark.Meeting m = new MarkToMark(space, load, q).find(now, level, turns);
+    MarkToMark.Meeting m = new MarkToMark(space, load, q).find(now, level, turns());
     if (m == null) {
       return false;
     }
@@ -155,6 +166,19 @@ public final class Carrying {
       now = now.on(Resting.of(space, load.lead(now)).carrier(now.pose()));
     }
     return true;
+  }
+
+  /** Whether it may be turned: what sits on a wall or in an opening looks where that looks. */
+  private boolean turns() {
+    Mounting how = load.article().mounting();
+    return q.against() != null || how == Mounting.STANDS || how == Mounting.HANGS;
+  }
+
+  /** The turn that was typed: how it faces, or how far it is turned in the face it is on. */
+  private double turnTyped() {
+    Entry entry = Entry.angle(q.typed().text());
+    double start = load.lead().turn();
+    return q.against() != null ? entry.from(q.turn()) : entry.from(start + q.turn()) - start;
   }
 
   // ---- keeping to a direction
@@ -205,7 +229,7 @@ public final class Carrying {
   // ---- a number that was typed
 
   private void typed() {
-    if (q.typed() == null) {
+    if (!exactly) {
       return;
     }
     Question.Typed t = q.typed();
@@ -267,7 +291,6 @@ public final class Carrying {
   // ---- stopping, and coming to rest
 
   private void stop() {
-    boolean exactly = q.typed() != null;
     boolean raised = exactly && q.typed().slot().endsWith("side");
     if (load.article().mounting() == Mounting.OPENING) {
       return;
@@ -362,7 +385,7 @@ public final class Carrying {
   private void hold(boolean stops, @Nullable Body under) {
     boolean fits = load.article().mounting() != Mounting.OPENING;
     boolean raising = q.keep() == Keep.height && !load.onWall();
-    if (q.near() == 0 || q.typed() != null || !fits || raising) {
+    if (q.near() == 0 || exactly || !fits || raising) {
       return;
     }
     Vec kept = kept();

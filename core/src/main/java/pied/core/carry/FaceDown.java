@@ -26,12 +26,17 @@ final class FaceDown {
   private final Space space;
   private final Piece piece;
   private final Question q;
+  private final double by;
   private final Set<String> own;
 
-  FaceDown(Space space, Piece piece, Question q, Set<String> own) {
+  /**
+   * @param by how far it is turned in the face, degrees
+   */
+  FaceDown(Space space, Piece piece, Question q, double by, Set<String> own) {
     this.space = space;
     this.piece = piece;
     this.q = q;
+    this.by = by;
     this.own = own;
   }
 
@@ -44,7 +49,7 @@ final class FaceDown {
     Matrix3d r = facing(n);
     Quaterniond spun =
         new Quaterniond()
-            .fromAxisAngleRad(n.x(), n.y(), n.z(), Math.toRadians(q.turn()))
+            .fromAxisAngleRad(n.x(), n.y(), n.z(), Math.toRadians(by))
             .mul(new Quaterniond().setFromNormalized(r));
     Quaterniond turnOnly = twist(spun);
     double turn = Math.toDegrees(2 * Math.atan2(turnOnly.y, turnOnly.w));

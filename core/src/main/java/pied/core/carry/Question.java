@@ -62,7 +62,7 @@ public record Question(
   /**
    * A number that was typed.
    *
-   * @param slot of the measure that is meant: "moved", a side, "underside" or "upperside"
+   * @param slot of the measure that is meant: "moved", a side, "underside", "upperside" or "turn"
    * @param way for "moved": the direction, of length 1
    */
   public record Typed(String slot, String text, @Nullable Vec way) {}

@@ -11,6 +11,7 @@ import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.solid.Vec;
+import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
 /**
@@ -27,8 +28,10 @@ record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
    * @param now the lead as it stands
    * @param distances from all that is carried
    * @param way the direction in which it is moved; null if it is not
+   * @param turn how it is turned, degrees; NaN if it cannot be turned
    */
-  static Told of(Load load, Piece now, Distances distances, @Nullable Vec way, LengthUnit unit) {
+  static Told of(
+      Load load, Piece now, Distances distances, @Nullable Vec way, double turn, LengthUnit unit) {
     List<Measure> all = new ArrayList<>();
     Map<Side, Double> reaches = new EnumMap<>(Side.class);
     String over = "";
@@ -58,6 +61,10 @@ record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
     double top = low + now.size().height();
     all.add(new Measure("underside", low, unit.fine(low), "underside", null, null));
     all.add(new Measure("upperside", top, unit.fine(top), "top", null, null));
+    if (!Double.isNaN(turn)) {
+      double round = ((turn % 360) + 360) % 360;
+      all.add(new Measure(Carrying.TURN, round, Angle.text(round), "facing", null, null));
+    }
     return new Told(all, reaches, over);
   }
 }

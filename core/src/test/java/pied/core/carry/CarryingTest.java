@@ -280,6 +280,28 @@ class CarryingTest {
   }
 
   @Test
+  void aTurnIsTypedAsItFacesAndDoesNotHoldItsPlace() {
+    room.put("s", "sideboard", 3, 2, 90);
+    Asked q = carry("s").to(4, 2).typed("turn", "30");
+    q.turn = 45;
+    Answer a = answer(q);
+    assertThat(lead(a).turn()).isCloseTo(30, EXACT);
+    assertThat(a.turn()).isCloseTo(-60, EXACT);
+    isAt(a, 4, 0, 2, EXACT);
+    q.typed("turn", "+10"); // more than it has by the keys
+    assertThat(lead(answer(q)).turn()).isCloseTo(145, EXACT);
+    assertThat(measure(answer(q), "turn")).isCloseTo(145, EXACT);
+    // in a face it is the turn in that face
+    room.put("k", "jar", 1, 3);
+    Asked on = carry("k").to(5, 3).typed("turn", "20");
+    on.against = Side.under;
+    assertThat(lead(answer(on)).turn()).isCloseTo(20, within(1e-6));
+    // what hangs on a wall looks where that looks
+    room.put("p", "picture-frame", 2, 0.1);
+    assertThat(answer(carry("p").to(3, 0.1)).measures()).noneMatch(m -> m.slot().equals("turn"));
+  }
+
+  @Test
   void keptToOneDirectionTheHandMayDrift() {
     room.put("s", "stool", 2, 1);
     Asked q = carry("s").to(3.3, 1.4);

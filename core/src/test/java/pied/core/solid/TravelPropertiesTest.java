@@ -3,6 +3,7 @@ package pied.core.solid;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -102,6 +103,33 @@ class TravelPropertiesTest {
     Pose free = sunk.moved(out.times(back));
     assertThat(Nearness.overlap(p.a, free, p.b, p.pb, 2e-5)).isFalse();
     assertThat(Nearness.distance(p.a, free, p.b, p.pb, 10)).isLessThan(1e-4);
+  }
+
+  @Property(tries = 300)
+  void whatLooksAwayIsRightlyPassedOver(@ForAll long seed) {
+    Pair p = apart(seed);
+    Random r = new Random(seed + 4);
+    Mesh a = r.nextBoolean() ? Shapes.stool() : p.a;
+    Mesh b = r.nextBoolean() ? Shapes.tray() : p.b;
+    assertThat(a.isOutward() && b.isOutward()).isTrue();
+    // with a hair of a sheet inside them they are not closed, and every triangle counts
+    double passing = Travel.of(a, p.pa, b, p.pb, p.d, 100).distance();
+    Mesh open = Mesh.join(List.of(a, sheet(a)));
+    assertThat(open.isOutward()).isFalse();
+    assertSame(passing, Travel.of(open, p.pa, b, p.pb, p.d, 100).distance());
+  }
+
+  /** A tiny triangle just inside a corner of a mesh's first triangle. */
+  private static Mesh sheet(Mesh m) {
+    Vec u = m.vertex(m.corners()[0]);
+    Vec v = m.vertex(m.corners()[1]);
+    Vec w = m.vertex(m.corners()[2]);
+    Vec in = v.minus(u).cross(w.minus(u)).unit().times(-1e-4);
+    Vec c = u.plus(v).plus(w).times(1 / 3.0).plus(in);
+    double e = 5e-5;
+    return Mesh.of(
+        new double[] {c.x(), c.y(), c.z(), c.x() + e, c.y(), c.z(), c.x(), c.y() + e, c.z()},
+        new int[] {0, 1, 2});
   }
 
   private static void assertSame(double a, double b) {

@@ -121,39 +121,34 @@ public class ImportStore {
   }
 
   public Arrival waiting(String id) {
+    return held(id).arrival();
+  }
+
+  private Waiting held(String id) {
     Waiting w = waiting.get(id);
     if (w == null) {
       throw new SpaceStore.Missing("That model is no longer waiting; drop the file once more.");
     }
-    return w.arrival();
+    return w;
   }
 
   /** Makes an article of it, under a name of its own in its project. */
   public Article accept(String id, Arrival.Taken taken) {
-    Article made = keep(waiting.get(id).project(), waiting(id), taken, Brought.KIND, "", 0, null);
+    Waiting w = held(id);
+    Article made = take(w.project(), w.arrival(), taken, Brought.KIND, "", 0, null);
     waiting.remove(id);
     return made;
   }
 
   /**
-   * Makes an article of a model that a supplier describes, without asking.
+   * Makes an article of a model, under a name of its own in its project.
    *
    * @param kind its place in the tree of kinds
    * @param about where it is from
-   * @param ware how the supplier calls it
+   * @param kg its weight, 0 if that is not known
+   * @param ware how the supplier calls it; null for none
    */
   public Article take(
-      String project,
-      Arrival arrival,
-      Arrival.Taken taken,
-      String kind,
-      String about,
-      double kg,
-      String ware) {
-    return keep(project, arrival, taken, kind, about, kg, ware);
-  }
-
-  private Article keep(
       String project,
       Arrival arrival,
       Arrival.Taken taken,
