@@ -464,6 +464,11 @@ function frameRoom(camera: PerspectiveCamera, target: Vector3, shell: Shell, asp
   }
 }
 
+/** Between two frames, seconds: what is slow, and what is a pause; and how long something rests, ms. */
+const SLOW = 0.08;
+const PAUSE = 0.8;
+const REST = 250;
+
 /** Daylight from the upper left front and a soft sky; shadows are drawn anew only when things change. */
 function Lights() {
   const { gl, invalidate } = useThree();
@@ -481,9 +486,22 @@ function Lights() {
   useEffect(() => {
     gl.shadowMap.autoUpdate = false;
   }, [gl]);
+  // where frames are slow, shadows wait until what is carried rests
+  const slow = useRef(false);
+  useFrame((_, seconds) => {
+    if (seconds < PAUSE) slow.current = seconds > SLOW;
+  });
   useEffect(() => {
-    gl.shadowMap.needsUpdate = true;
-    invalidate();
+    const draw = () => {
+      gl.shadowMap.needsUpdate = true;
+      invalidate();
+    };
+    if (!slow.current || ghosts.length === 0) {
+      draw();
+      return;
+    }
+    const soon = setTimeout(draw, REST);
+    return () => clearTimeout(soon);
   }, [gl, invalidate, pieces, ghosts]);
   return (
     <>

@@ -155,7 +155,10 @@ class FurnishTest {
     String room = pied.newRoom("Dragging");
     sheet = Sheet.planOf(room);
     sheet.page.getByLabel("Search the catalog").fill("stool");
-    BoundingBox card = sheet.page.locator("[data-article=stool]").boundingBox();
+    assertThat(sheet.page.locator("[data-article=arc-lamp]")).hasCount(0);
+    Locator found = sheet.page.locator("[data-article=stool]");
+    found.hover(); // waits until it is where it stays
+    BoundingBox card = found.boundingBox();
     double[] to = sheet.onPlan(1.5, 1.5);
     sheet.page.mouse().move(card.x + 40, card.y + 40);
     sheet.page.mouse().down();

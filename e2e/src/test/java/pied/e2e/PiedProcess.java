@@ -57,6 +57,7 @@ final class PiedProcess implements AutoCloseable {
             jar.toString(),
             "--server.port=" + port,
             "--pied.demo=true",
+            "--pied.cards.after=-1",
             "--pied.data=" + data));
     command.addAll(more);
     try {

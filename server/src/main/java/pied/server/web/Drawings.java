@@ -1,6 +1,7 @@
 package pied.server.web;
 
 import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -16,16 +17,19 @@ import pied.core.size.Size;
 class Drawings {
   private static final int KEPT = 2000;
 
-  /** Start and those who came to work go first, ms. */
-  private static final long LEISURE = 20_000;
-
   private record Key(String article, Size size, Eye eye) {}
 
   private final Shapes shapes;
+  private final long leisure;
   private final Map<Key, LineDrawing> made = Kept.latest(KEPT);
 
-  Drawings(Shapes shapes) {
+  /**
+   * @param leisure seconds until the cards are drawn: start and those who came to work go first;
+   *     negative for never
+   */
+  Drawings(Shapes shapes, @Value("${pied.cards.after:20}") long leisure) {
     this.shapes = shapes;
+    this.leisure = leisure;
   }
 
   /** The lines of an article at a size; the eye is given in the article's own directions. */
@@ -41,11 +45,14 @@ class Drawings {
 
   @EventListener(ApplicationReadyEvent.class)
   void drawCards() {
+    if (leisure < 0) {
+      return;
+    }
     Thread t =
         new Thread(
             () -> {
               try {
-                Thread.sleep(LEISURE);
+                Thread.sleep(1000 * leisure);
               } catch (InterruptedException e) {
                 return;
               }
