@@ -15,6 +15,8 @@ export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec)
   };
   const mark = pixel(answer.mark);
   const start = answer.start && pixel(answer.start);
+  // where there is more room for words
+  const left = mark.x > paper.size.w * 0.6;
   return (
     <svg
       width={paper.size.w}
@@ -53,10 +55,12 @@ export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec)
         stroke={palette.secondary.main}
         strokeWidth={2}
       />
-      {answer.snaps.length > 0 && (
+      {answer.snaps.map((s, i) => (
         <text
-          x={mark.x + 12}
-          y={mark.y - 10}
+          key={s.words}
+          x={mark.x + (left ? -12 : 12)}
+          y={mark.y - 10 - 15 * (answer.snaps.length - 1 - i)}
+          textAnchor={left ? "end" : "start"}
           fontSize={12}
           fontWeight={600}
           fill={palette.success.dark}
@@ -64,9 +68,9 @@ export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec)
           strokeWidth={4}
           paintOrder="stroke"
         >
-          {answer.snaps.map((s) => s.words).join(", ")}
+          {s.words}
         </text>
-      )}
+      ))}
     </svg>
   );
 }

@@ -200,8 +200,8 @@ function CarryCaption() {
       )}
       <Box component="span" sx={{ color: "text.secondary" }}>
         In hand: {typed ? <Do does="Enter">Enter</Do> : "a click"} puts it down; type a number, <b>Tab</b>{" "}
-        another. <Do does="t">T</Do> turns, <Do does="k">K</Do> keeps to a direction, <Do does="m">M</Do> mark
-        to mark, <Do does="j">J</Do> snaps {snaps ? "off" : "on"}, <Do does="Escape">Esc</Do> gives up.
+        another; <Do does="t">T</Do> turns, <Do does="k">K</Do> keeps, <Do does="m">M</Do> marks,{" "}
+        <Do does="j">J</Do> snaps {snaps ? "off" : "on"}, <Do does="Escape">Esc</Do> gives up.
       </Box>
     </Typography>
   );

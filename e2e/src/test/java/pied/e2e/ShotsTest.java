@@ -134,11 +134,13 @@ class ShotsTest {
     double[] from = sheet.onPlan(x, z);
     sheet.page.mouse().click(from[0], from[1]);
     assertThat(sheet.page.getByTestId("carry")).isVisible();
-    // about its turn, until something holds it
-    for (int i = 0; i < 40 && sheet.page.getByTestId("snaps").count() == 0; i++) {
+    // over the floor, until something holds it there
+    String caption = "";
+    for (int i = 0; i < 60 && !(caption.contains("moved") && caption.contains("in line")); i++) {
       double[] to = sheet.onPlan(4.6 + 0.03 * i, 4.6 + 0.02 * i);
       sheet.page.mouse().move(to[0], to[1]);
       sheet.page.waitForTimeout(150);
+      caption = sheet.page.getByTestId("carry").textContent();
     }
     shot(sheet, "carrying");
     sheet.page.keyboard().press("Escape");
