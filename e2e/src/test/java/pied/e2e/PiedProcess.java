@@ -43,7 +43,13 @@ final class PiedProcess implements AutoCloseable {
 
   /** Starts it on the data of before; waits until it answers. */
   void start() {
-    List<String> command = new ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java"));
+    // it lives for a minute or two, beside a browser: compiling thoroughly would not pay
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                System.getProperty("java.home") + "/bin/java",
+                "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1"));
     Path app = Path.of("../.pied/app");
     Path jar = Path.of("../server/target/pied.jar");
     if (Files.exists(app.resolve("pied.jsa"))
