@@ -112,7 +112,8 @@ public final class Carrying {
     Piece lead = pieces.get(pieces.size() - 1);
     distances.at(pieces);
     double turned = q.against() != null ? by : lead.turn();
-    Told told = Told.of(load, lead, distances, way(), turns() ? turned : Double.NaN, unit);
+    Vec way = way();
+    Told told = Told.of(load, lead, distances, way, turns() ? turned : Double.NaN, unit);
     return new Answer(
         pieces,
         lead.id(),
@@ -121,7 +122,7 @@ public final class Carrying {
         levels,
         lead.pose().apply(load.mark()),
         load.fresh() ? null : load.lead().pose().apply(load.mark()),
-        way(),
+        way,
         by,
         told.measures(),
         snaps(told.reaches()),

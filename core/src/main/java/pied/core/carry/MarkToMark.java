@@ -68,13 +68,8 @@ final class MarkToMark {
       Vec to = there.at().minus(turned.seen(load.mark()));
       ways.add(turned.at(level ? new Vec(to.x(), now.at().y(), to.z()) : to));
     }
-    Stance least =
-        ways.stream().min(Comparator.comparingDouble(w -> Math.abs(w.turn() - now.turn()))).get();
-    Stance best =
-        ways.stream()
-            .filter(this::isFree)
-            .min(Comparator.comparingDouble(w -> Math.abs(w.turn() - now.turn())))
-            .orElse(least);
+    ways.sort(Comparator.comparingDouble(w -> Math.abs(w.turn() - now.turn())));
+    Stance best = ways.stream().filter(this::isFree).findFirst().orElse(ways.get(0));
     return new Meeting(best, "on " + there.words());
   }
 
@@ -102,22 +97,9 @@ final class MarkToMark {
   private Marks.Mark onPlan(Spot p) {
     Vec r = new Vec(within, 0, within);
     Box column = new Box(p.at(0).minus(r), p.at(space.shell().height()).plus(r));
-    Marks.Mark best = null;
-    double least = within;
-    for (Body b : space.bodies().near(column)) {
-      if (load.own().contains(b.id()) || b.id().equals(ShellBodies.CEILING)) {
-        continue;
-      }
-      for (Creases.Edge e : edges(b)) {
-        Vec at = nearest(b.pose(), e, p.at(0), true);
-        double off = Math.hypot(at.x() - p.x(), at.z() - p.z());
-        if (off < least) {
-          least = off;
-          best = mark(b, e, at);
-        }
-      }
-    }
-    return best;
+    List<Body> around = new ArrayList<>(space.bodies().near(column));
+    around.removeIf(b -> load.own().contains(b.id()) || b.id().equals(ShellBodies.CEILING));
+    return onEdge(around, p.at(0), true);
   }
 
   private Marks.Mark inSight() {
@@ -126,23 +108,32 @@ final class MarkToMark {
       return null;
     }
     Body b = met.body();
-    Marks.Mark best = null;
-    double least = within;
-    for (Creases.Edge e : edges(b)) {
-      Vec at = nearest(b.pose(), e, met.point(), false);
-      double off = at.minus(met.point()).length();
-      if (off < least) {
-        least = off;
-        best = mark(b, e, at);
-      }
-    }
-    if (best != null) {
-      return best;
+    Marks.Mark edge = onEdge(List.of(b), met.point(), false);
+    if (edge != null) {
+      return edge;
     }
     List<Vec> faces = new ArrayList<>();
     upright(faces, met.normal());
     List<Vec> edges = faces.stream().map(n -> new Vec(-n.z(), 0, n.x())).toList();
     return new Marks.Mark(met.point(), "the face of " + space.nameOf(b.id()), faces, edges);
+  }
+
+  /** The point of an edge that is nearest to a point, seen from above if wanted; null for none. */
+  private Marks.Mark onEdge(List<Body> bodies, Vec p, boolean flat) {
+    Marks.Mark best = null;
+    double least = within;
+    for (Body b : bodies) {
+      for (Creases.Edge e : edges(b)) {
+        Vec at = nearest(b.pose(), e, p, flat);
+        Vec to = at.minus(p);
+        double off = flat ? Math.hypot(to.x(), to.z()) : to.length();
+        if (off < least) {
+          least = off;
+          best = mark(b, e, at);
+        }
+      }
+    }
+    return best;
   }
 
   private List<Creases.Edge> edges(Body b) {

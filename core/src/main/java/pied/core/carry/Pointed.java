@@ -39,8 +39,6 @@ final class Pointed {
     if (!b.id().startsWith(ShellBodies.WALL)) {
       return true;
     }
-    String name = b.id().substring(ShellBodies.WALL.length());
-    return space.shell().faces().stream()
-        .anyMatch(w -> w.name().equals(name) && w.inward().dot(along) < 0);
+    return space.shell().faceSeen(b.id().substring(ShellBodies.WALL.length()), along) != null;
   }
 }

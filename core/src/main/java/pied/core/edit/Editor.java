@@ -341,13 +341,7 @@ public final class Editor {
 
   /** Moves pieces and all they carry by a vector. */
   private void shift(Collection<String> ids, Vec by) {
-    alter(withCarried(ids), p -> p.withAt(p.at().plus(by)));
-  }
-
-  private Set<String> withCarried(Collection<String> ids) {
-    Set<String> all = new LinkedHashSet<>(ids);
-    all.addAll(space.carriedBy(ids));
-    return all;
+    alter(space.withCarried(ids), p -> p.withAt(p.at().plus(by)));
   }
 
   private void alter(Collection<String> ids, UnaryOperator<Piece> how) {
@@ -459,7 +453,7 @@ public final class Editor {
       Pose about = Pose.of(Vec.ZERO, by);
       Vec middle = p.at();
       alter(
-          withCarried(List.of(id)),
+          space.withCarried(List.of(id)),
           q -> {
             Vec at = q.id().equals(id) ? q.at() : middle.plus(about.direct(q.at().minus(middle)));
             return q.withAt(at).withTurn(q.id().equals(id) ? to : q.turn() + by);
@@ -779,7 +773,7 @@ public final class Editor {
   private void copy(List<String> ids, Edit.Place3 by) {
     List<String> tops = tops(ids);
     Map<String, String> twin = new HashMap<>();
-    Set<String> all = withCarried(tops);
+    Set<String> all = space.withCarried(tops);
     all.forEach(id -> twin.put(id, newId.get()));
     if (space.pieces().size() + all.size() > MOST_PIECES) {
       throw new Refusal("The space holds at most " + MOST_PIECES + " pieces.");
@@ -833,8 +827,7 @@ public final class Editor {
   private void sayOverlaps(Collection<String> ids) {
     for (String id : ids) {
       Piece p = space.piece(id);
-      Set<String> own = new HashSet<>(space.carriedBy(id));
-      own.add(id);
+      Set<String> own = space.withCarried(List.of(id));
       List<Body> met =
           space
               .bodies()

@@ -1,6 +1,5 @@
 package pied.core.edit;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Refusal;
@@ -37,8 +36,7 @@ final class Steps {
   }
 
   private static Question climb(Space space, List<String> ids, Piece lead, boolean up) {
-    Set<String> own = new HashSet<>(space.carriedBy(ids));
-    own.addAll(ids);
+    Set<String> own = space.withCarried(ids);
     Spot spot = new Spot(lead.at().x(), lead.at().z());
     List<Surfaces.Surface> levels = new Surfaces(space, space.article(lead), own).levels(spot);
     int found = -1;

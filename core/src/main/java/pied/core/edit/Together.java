@@ -82,8 +82,7 @@ final class Together {
     if (article.mounting() != Mounting.STANDS || carrier != null && !article.standsOnTops()) {
       return null;
     }
-    Set<String> own = new HashSet<>(space.carriedBy(p.id()));
-    own.add(p.id());
+    Set<String> own = space.withCarried(List.of(p.id()));
     Set<String> ignored = new HashSet<>(own);
     ignored.addAll(waiting);
     ignored.addAll(space.carriedBy(waiting));
@@ -178,8 +177,7 @@ final class Together {
     for (String id : ids.subList(0, ids.size() - 1)) {
       Piece p = now.piece(id);
       Vec to = next(now, last, lead, p, way, gap, flush, stay);
-      Set<String> own = new HashSet<>(now.carriedBy(id));
-      own.add(id);
+      Set<String> own = now.withCarried(List.of(id));
       Vec by = to.minus(p.at());
       List<Piece> moved = new ArrayList<>();
       for (String o : own) {
@@ -272,8 +270,7 @@ final class Together {
               ? lead.at().y()
               : lead.at().y() + lead.size().height() - p.size().height();
       Vec by = new Vec(0, y - p.at().y(), 0);
-      Set<String> own = new HashSet<>(now.carriedBy(id));
-      own.add(id);
+      Set<String> own = now.withCarried(List.of(id));
       List<Piece> moved = new ArrayList<>();
       for (String o : own) {
         moved.add(now.piece(o).withAt(now.piece(o).at().plus(by)));

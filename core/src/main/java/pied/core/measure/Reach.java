@@ -1,7 +1,6 @@
 package pied.core.measure;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.piece.Piece;
@@ -38,8 +37,7 @@ public record Reach(
 
   /** The reach of one side, or null if there is nothing that way. */
   public static Reach of(Space space, Piece piece, Side side) {
-    Set<String> own = new HashSet<>(space.carriedBy(piece.id()));
-    own.add(piece.id());
+    Set<String> own = space.withCarried(List.of(piece.id()));
     return of(space, piece, side, own, 1e4);
   }
 

@@ -81,8 +81,7 @@ public final class Resting {
 
   /** For a piece that is in the space already. */
   public static Resting of(Space space, Piece piece) {
-    Set<String> own = new HashSet<>(space.carriedBy(piece.id()));
-    own.add(piece.id());
+    Set<String> own = space.withCarried(List.of(piece.id()));
     Resting r = new Resting(space, space.article(piece), piece.size(), piece.lean(), own);
     r.held = piece.held() ? piece.on() : null;
     return r;

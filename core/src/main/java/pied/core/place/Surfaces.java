@@ -168,10 +168,6 @@ public final class Surfaces {
 
   /** The face of a wall or a partition that one looks at, or null. */
   Wall faceOf(Body body, Vec along) {
-    String name = body.id().substring(ShellBodies.WALL.length());
-    return space.shell().faces().stream()
-        .filter(w -> w.name().equals(name) && w.inward().dot(along) < 0)
-        .findFirst()
-        .orElse(null);
+    return space.shell().faceSeen(body.id().substring(ShellBodies.WALL.length()), along);
   }
 }

@@ -125,6 +125,14 @@ public record Shell(
     return openings.stream().filter(o -> o.id().equals(id)).findFirst().orElse(null);
   }
 
+  /** The face of a wall or a partition that one sees from within, looking along; null for none. */
+  public @Nullable Wall faceSeen(String wall, Vec along) {
+    return faces().stream()
+        .filter(w -> w.name().equals(wall) && w.inward().dot(along) < 0)
+        .findFirst()
+        .orElse(null);
+  }
+
   /** Everything one can fix something to: walls, and both faces of partitions. */
   @JsonIgnore
   public List<Wall> faces() {

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -154,6 +155,13 @@ public final class Space {
     }
     found.removeAll(Set.copyOf(ids));
     return found;
+  }
+
+  /** These pieces, and then all that is carried by any of them. */
+  public Set<String> withCarried(Collection<String> ids) {
+    Set<String> all = new LinkedHashSet<>(ids);
+    all.addAll(carriedBy(ids));
+    return all;
   }
 
   /** How a body is called in a sentence: "wall B", "the floor", the name of a piece. */
