@@ -1,5 +1,7 @@
 import "@fontsource-variable/figtree";
 import "@fontsource-variable/fraunces";
+import createCache from "@emotion/cache";
+import { CacheProvider } from "@emotion/react";
 import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
@@ -11,11 +13,17 @@ const queries = new QueryClient({
   defaultOptions: { queries: { refetchOnWindowFocus: false, staleTime: Infinity, retry: 2 } },
 });
 
+/** The word with which the server lets this page's own styles in. */
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
+const styles = createCache({ key: "css", nonce });
+
 createRoot(document.getElementById("root")!).render(
-  <ThemeProvider theme={theme}>
-    <CssBaseline />
-    <QueryClientProvider client={queries}>
-      <App />
-    </QueryClientProvider>
-  </ThemeProvider>,
+  <CacheProvider value={styles}>
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <QueryClientProvider client={queries}>
+        <App />
+      </QueryClientProvider>
+    </ThemeProvider>
+  </CacheProvider>,
 );

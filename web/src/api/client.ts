@@ -67,6 +67,8 @@ export const api = {
     call<T.CatalogPage>(
       "/catalog" + some({ text, kind, unit, project, ...filter, mounting: filter?.mounting || null }),
     ),
+  article: (id: string, unit: string) => call<T.ArticleCard>(`/catalog/${id}` + query({ unit })),
+  finishes: (space: string) => call<T.ArticleFinishes>(`/spaces/${space}/finishes`).then((a) => a.finishes),
   importSize: (id: string, taken: T.Taken, unit: string, known: Known) =>
     call<T.TakenSize>(`/imports/${id}/size` + some({ unit, ...known }), taken),
   importUrl: (id: string, t: T.Taken) =>
@@ -92,18 +94,17 @@ export const api = {
   undo: (id: string, request: string) => call<T.Changed>(`/spaces/${id}/undo`, { id: request }),
   redo: (id: string, request: string) => call<T.Changed>(`/spaces/${id}/redo`, { id: request }),
   reach: (id: string, piece: string, unit: string) =>
-    call<T.ReachView[]>(`/spaces/${id}/pieces/${piece}/reach` + query({ unit })),
+    call<T.ReachAnswer>(`/spaces/${id}/pieces/${piece}/reach` + query({ unit })).then((a) => a.reach),
   snags: (id: string) => call<T.Snags>(`/spaces/${id}/snags`),
   schedule: (id: string, unit: string) => call<T.Schedule>(`/spaces/${id}/schedule` + query({ unit })),
   caption: (id: string, pieces: string[], part: string | null, unit: string) =>
-    call<T.CaptionView>(
-      `/spaces/${id}/caption` + query({ pieces: pieces.join(","), part: part ?? "", unit }),
-    ),
+    call<T.CaptionView>(`/spaces/${id}/caption`, { pieces, part, unit }),
   lines: (article: string, size: T.Size, from: "plan" | number, turn = 0, lean: T.Lean = UPRIGHT) =>
     call<T.LineDrawing>(
       `/shapes/${article}/lines` + query({ ...sized(size), from, turn, toward: lean.toward, by: lean.by }),
     ),
-  plan: (id: string, unit: string) => call<T.ShellPlan>(`/spaces/${id}/plan` + query({ unit })),
+  plan: (id: string, unit: string) =>
+    call<T.PlanView>(`/spaces/${id}/plan` + query({ unit })).then((a) => a.plan),
   shellSheet: (id: string, unit: string) => call<T.ShellSheet>(`/spaces/${id}/shell` + query({ unit })),
   elevation: (id: string, look: LookDraft, unit: string) =>
     call<T.ElevationView>(`/spaces/${id}/elevation` + some({ ...look, unit })).then((a) => a.elevation),

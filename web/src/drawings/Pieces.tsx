@@ -15,13 +15,20 @@ export function Pieces() {
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
   const others = useSheet((s) => s.others);
-  const unit = useSheet((s) => s.unit);
-  const project = useSheet((s) => s.space!.project);
-  const catalog = useQuery({
-    queryKey: ["catalog", "", "", unit, project],
-    queryFn: () => api.catalog("", "", unit, project),
+  const space = useSheet((s) => s.space!.id);
+  const placing = useSheet((s) => s.placing);
+  // asked for anew when something else than before is in the space
+  const articles = useMemo(() => [...new Set([...pieces.values()].map((p) => p.article))].sort(), [pieces]);
+  const own = useQuery({
+    queryKey: ["finishes", space, articles],
+    queryFn: () => api.finishes(space),
+    placeholderData: (before) => before,
   }).data;
-  const finishes = useMemo(() => new Map(catalog?.articles.map((a) => [a.id, a.finishes])), [catalog]);
+  const finishes = useMemo(() => {
+    const all = new Map<string, Finishes>(Object.entries(own ?? {}));
+    if (placing) all.set(placing.article.id, placing.article.finishes);
+    return all;
+  }, [own, placing]);
   const groups = useMemo(() => {
     const of = new Map<string, Piece[]>();
     for (const p of shown(pieces, ghosts, others)) {

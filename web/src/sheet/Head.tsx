@@ -17,6 +17,14 @@ import { useState } from "react";
 import { api } from "../api/client";
 import { useSheet, type Unit } from "../state/sheet";
 
+/** How what was done stands, in words. */
+const SAVED = {
+  saved: { words: "Saved", colour: "text.secondary" },
+  saving: { words: "Saving…", colour: "text.secondary" },
+  waiting: { words: "No answer, trying again…", colour: "warning.main" },
+  stuck: { words: "Not saved", colour: "error.main" },
+};
+
 export function Head({ onKeys }: { onKeys: () => void }) {
   const space = useSheet((s) => s.space)!;
   const saved = useSheet((s) => s.saved);
@@ -80,12 +88,8 @@ export function Head({ onKeys }: { onKeys: () => void }) {
           </span>
         </Tooltip>
       </Box>
-      <Typography
-        variant="body2"
-        data-testid="saved"
-        sx={{ color: saved === "waiting" ? "warning.main" : "text.secondary", width: 150 }}
-      >
-        {saved === "saved" ? "Saved" : saved === "saving" ? "Saving…" : "No answer, trying again…"}
+      <Typography variant="body2" data-testid="saved" sx={{ color: SAVED[saved].colour, width: 150 }}>
+        {SAVED[saved].words}
       </Typography>
       <Box sx={{ flex: 1 }} />
       <ToggleButtonGroup

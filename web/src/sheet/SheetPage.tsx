@@ -56,6 +56,7 @@ export function SheetPage() {
       </Box>
       <Caption />
       <Notice />
+      <Trouble />
       <Incoming />
       <KeysDialog open={keys} onClose={() => setKeys(false)} />
     </Box>
@@ -140,6 +141,23 @@ function Drawings() {
         ),
       )}
     </Box>
+  );
+}
+
+/** Why nothing can be saved, for as long as it is so. */
+function Trouble() {
+  const trouble = useSheet((s) => s.trouble);
+  return (
+    <Snackbar
+      open={trouble !== ""}
+      anchorOrigin={{ vertical: "top", horizontal: "center" }}
+      sx={{ mt: 5, maxWidth: 640 }}
+    >
+      <Alert data-testid="trouble" severity="error" variant="outlined" sx={{ bgcolor: "background.paper" }}>
+        <b>What you did last is not saved.</b> {trouble} It waits here and goes out then; until then nothing
+        else is taken.
+      </Alert>
+    </Snackbar>
   );
 }
 

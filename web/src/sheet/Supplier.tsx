@@ -229,9 +229,9 @@ function Ware(props: { ware: WareCard; fetch?: FetchView; project: string; onClo
   };
   const place = async () => {
     const { unit, place } = useSheet.getState();
-    const page = await api.catalog("", "", unit, project);
-    const article = page.articles.find((a) => a.id === (w.article ?? f?.article));
-    if (!article) return;
+    const id = w.article ?? f?.article;
+    if (!id) return;
+    const article = await api.article(id, unit);
     note(article.id);
     place({ article, turn: 0 });
     props.onClose();

@@ -4,6 +4,9 @@ import { useSheet } from "./sheet";
 
 type Message = { revision: number } | Changed | CarryAnswer | Carried;
 
+/** Why a line is closed that need not be tried again. */
+const NO_SUCH_SPACE = 1008;
+
 let socket: WebSocket | null = null;
 let answered: (message: CarryAnswer) => void = () => {};
 let opened: () => void = () => {};
@@ -46,9 +49,9 @@ export function useLive(space: string | undefined) {
         opened();
       };
       own.onmessage = (event) => take(JSON.parse(event.data) as Message);
-      own.onclose = () => {
+      own.onclose = (e) => {
         useSheet.getState().forgetCarried();
-        if (!over) setTimeout(connect, (pause = Math.min(8000, pause * 2)));
+        if (!over && e.code !== NO_SUCH_SPACE) setTimeout(connect, (pause = Math.min(8000, pause * 2)));
       };
     };
     connect();

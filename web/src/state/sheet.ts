@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import { api, Refused, type EditDraft } from "../api/client";
+import { api, type EditDraft } from "../api/client";
 import type {
   ArticleCard,
   Carried,
@@ -12,9 +12,9 @@ import type {
   SpaceView,
   Viewpoint,
 } from "../api/types.gen";
+import { Outbox, type Letter, type Saved } from "./outbox";
 
 export type Unit = "m" | "cm" | "mm" | "ft-in";
-export type Saved = "saved" | "saving" | "waiting";
 
 /** An article in hand, on its way to its place. */
 export interface Placing {
@@ -80,6 +80,8 @@ interface Sheet {
   hand: Hand | null;
   notice: { text: string; kind: "said" | "refused"; offers: Offer[]; at: number } | null;
   saved: Saved;
+  /** Why nothing can be saved at present; empty if it can. */
+  trouble: string;
   fit: { what: "home" | "selection"; at: number };
   /** Bodies of the shell that are lifted off, to look in. */
   lifted: string[];
@@ -127,23 +129,8 @@ function remembered(): string[] {
   }
   return ["plan", "set"];
 }
-const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
-
-/**
- * Sends until it is acknowledged: a request with an id is done once however often it is sent. A
- * server that answers, but with an error of its own, is asked three times.
- */
-async function persist<R>(send: () => Promise<R>, onWait: () => void): Promise<R> {
-  for (let pause = 300, tries = 1; ; pause = Math.min(5000, pause * 2), tries++) {
-    try {
-      return await send();
-    } catch (e) {
-      if (e instanceof Refused && (e.status < 500 || tries === 3)) throw e;
-      onWait();
-      await wait(pause);
-    }
-  }
-}
+/** What was done in the open space and waits to be acknowledged. */
+let outbox: Outbox | null = null;
 
 /** Nothing selected, nothing in hand. */
 const NOTHING = {
@@ -175,6 +162,7 @@ export const useSheet = create<Sheet>((set, get) => ({
   hand: null,
   notice: null,
   saved: "saved",
+  trouble: "",
   fit: { what: "home", at: 0 },
   lifted: ["ceiling"],
   walking: false,
@@ -190,9 +178,19 @@ export const useSheet = create<Sheet>((set, get) => ({
       lifted: ["ceiling"],
       walking: false,
       viewpoint: null,
+      saved: "saved",
+      trouble: "",
     });
+    outbox = new Outbox(id, (saved, trouble) => set({ saved, trouble }));
+    // what was under way when the page was left goes first
+    for (const letter of outbox.left())
+      outbox.send(letter).then(get().take, (e: Error) => get().say(e.message, "refused"));
   },
-  close: () => set({ space: null, pieces: new Map(), ...NOTHING }),
+  close: () => {
+    outbox?.close();
+    outbox = null;
+    set({ space: null, pieces: new Map(), ...NOTHING });
+  },
   async refresh() {
     const open = get().space;
     if (!open) return;
@@ -260,45 +258,14 @@ export const useSheet = create<Sheet>((set, get) => ({
   say: (text, kind = "said", offers = []) => set({ notice: { text, kind, offers, at: Date.now() } }),
   hush: () => set({ notice: null }),
   async edit(edits) {
-    const { space, unit, say, take } = get();
-    if (!space) return null;
-    const request = { id: crypto.randomUUID(), unit, edits };
-    set({ saved: "saving" });
-    try {
-      const changed = await persist(
-        () => api.edit(space.id, request),
-        () => set({ saved: "waiting" }),
-      );
-      take(changed);
-      if (changed.said.length > 0 || changed.offers.length > 0)
-        say(changed.said.join(" "), "said", changed.offers);
-      else set({ notice: null });
-      return changed;
-    } catch (e) {
-      say((e as Error).message, "refused");
-      return null;
-    } finally {
-      set({ saved: "saved" });
-    }
+    const changed = await send({ id: crypto.randomUUID(), unit: get().unit, edits });
+    if (changed && (changed.said.length > 0 || changed.offers.length > 0))
+      get().say(changed.said.join(" "), "said", changed.offers);
+    else if (changed) set({ notice: null });
+    return changed;
   },
   async step(way) {
-    const { space, say, take } = get();
-    if (!space) return;
-    const request = crypto.randomUUID();
-    set({ saved: "saving" });
-    try {
-      take(
-        await persist(
-          () => api[way](space.id, request),
-          () => set({ saved: "waiting" }),
-        ),
-      );
-      set({ notice: null });
-    } catch (e) {
-      say((e as Error).message, "refused");
-    } finally {
-      set({ saved: "saved" });
-    }
+    if (await send({ id: crypto.randomUUID(), unit: get().unit, step: way })) set({ notice: null });
   },
   look: (what) => set({ fit: { what, at: Date.now() }, walking: false }),
   lift: (body, off) =>
@@ -306,6 +273,28 @@ export const useSheet = create<Sheet>((set, get) => ({
   walk: (walking) => set({ walking }),
   goTo: (view) => set({ viewpoint: { view, at: Date.now() }, walking: false }),
 }));
+
+/** Sends what was done and takes what came of it; null if it was refused. */
+async function send(letter: Letter): Promise<Changed | null> {
+  const { space, saved, take, say } = useSheet.getState();
+  if (!space || !outbox) return null;
+  if (saved === "stuck") {
+    say("This is not taken: what you did before cannot be saved yet. Try again once it is.", "refused");
+    return null;
+  }
+  try {
+    const changed = await outbox.send(letter);
+    take(changed);
+    return changed;
+  } catch (e) {
+    say((e as Error).message, "refused");
+    return null;
+  }
+}
+
+addEventListener("beforeunload", (e) => {
+  if (outbox && !outbox.empty()) e.preventDefault();
+});
 
 /** The pieces as they are shown: the real ones, with those in hand, here and elsewhere, as they would be. */
 export function shown(pieces: Map<string, Piece>, ghosts: Piece[], others: Map<string, Piece[]>): Piece[] {

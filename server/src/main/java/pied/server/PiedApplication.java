@@ -1,22 +1,71 @@
 package pied.server;
 
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.deser.std.StringDeserializer;
+import java.io.IOException;
+import java.nio.file.Path;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
+import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
+import org.springframework.context.ApplicationListener;
 import org.springframework.context.annotation.Bean;
+import org.springframework.core.env.Environment;
 import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
+import org.springframework.scheduling.annotation.EnableScheduling;
+import pied.core.Refusal;
+import pied.core.Text;
 import pied.core.catalog.Catalog;
 import pied.core.piece.Shapes;
+import pied.server.store.DataFolder;
 
 /** Pied as a program: HTTP, live channel and store around the core. */
 @SpringBootApplication
+@EnableScheduling
 @EnableJpaRepositories(considerNestedRepositories = true)
 public class PiedApplication {
   public static void main(String[] args) {
-    SpringApplication.run(PiedApplication.class, args);
+    SpringApplication app = new SpringApplication(PiedApplication.class);
+    app.addListeners(
+        (ApplicationListener<ApplicationEnvironmentPreparedEvent>)
+            e -> prepare(e.getEnvironment()));
+    try {
+      app.run(args);
+    } catch (DataFolder.Unusable e) {
+      System.err.println("pied: " + e.getMessage());
+      System.exit(1);
+    }
+  }
+
+  private static void prepare(Environment e) {
+    DataFolder folder = new DataFolder(Path.of(e.getRequiredProperty("pied.data")));
+    folder.prepare(e.getProperty("pied.restore", ""));
+    // what a killed process leaves behind is found and taken away at the next start
+    System.setProperty("java.io.tmpdir", folder.work().toString());
   }
 
   @Bean
   Shapes shapes() {
     return new Shapes(Catalog.shipped());
+  }
+
+  /** Every text that comes in has whole letters: others could be kept, but never be told again. */
+  @Bean
+  Jackson2ObjectMapperBuilderCustomizer wholeLetters() {
+    return builder -> builder.deserializerByType(String.class, new WholeLetters());
+  }
+
+  private static final class WholeLetters extends StringDeserializer {
+    private static final long serialVersionUID = 1;
+
+    @Override
+    public String deserialize(JsonParser p, DeserializationContext context) throws IOException {
+      String s = super.deserialize(p, context);
+      if (s != null && !Text.whole(s)) {
+        throw new Refusal("A text has half a letter in it, which cannot be kept; type it anew.");
+      }
+      return s;
+    }
   }
 }

@@ -134,7 +134,8 @@ class SpaceStoreTest {
     long before = store.view(room).revision();
     assertThat(
             store
-                .trial(room, new EditRequest(null, null, null, List.of(put("a", 1, 1))))
+                .trial(
+                    store.space(room), new EditRequest(null, null, null, List.of(put("a", 1, 1))))
                 .change()
                 .added())
         .hasSize(1);

@@ -31,7 +31,11 @@ import pied.supplier.Trouble;
 /** Pied and the supplier's service, over HTTP, on good days and bad ones. */
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.MOCK,
-    properties = {"spring.datasource.url=jdbc:h2:mem:supply", "pied.supplier.pause=5"})
+    properties = {
+      "spring.datasource.url=jdbc:h2:mem:supply",
+      "pied.supplier.pause=5",
+      "pied.body.seconds=0"
+    })
 @AutoConfigureMockMvc(
     print = org.springframework.boot.test.autoconfigure.web.servlet.MockMvcPrint.NONE)
 class SupplyTest {

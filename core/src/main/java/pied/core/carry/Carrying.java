@@ -19,6 +19,7 @@ import pied.core.place.Resting;
 import pied.core.place.Surfaces;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
+import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -107,6 +108,10 @@ public final class Carrying {
       }
     } catch (Refusal e) {
       refused = e.getMessage();
+    }
+    if (!Sound.near(now.at())) { // a number was typed that leads out of all measure
+      now = now.at(load.lead().at().x(), load.lead().at().y(), load.lead().at().z());
+      refused = "That is more than " + (int) Sound.FARTHEST + " m away, which is too far.";
     }
     List<Piece> pieces = placed(now.at());
     Piece lead = pieces.get(pieces.size() - 1);

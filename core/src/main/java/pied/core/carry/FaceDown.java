@@ -140,17 +140,21 @@ final class FaceDown {
     return new Lean(Math.toDegrees(Math.atan2(up.x, up.z)), by);
   }
 
-  private static On on(Body body) {
+  /** What carries it from then on: of a door its wall, of a column the floor it stands on. */
+  private On on(Body body) {
     String id = body.id();
-    if (id.equals(ShellBodies.FLOOR)) {
-      return On.FLOOR;
-    }
+    String name = id.substring(id.indexOf(':') + 1);
     if (id.equals(ShellBodies.CEILING)) {
       return On.CEILING;
+    } else if (id.startsWith(ShellBodies.WALL) || id.startsWith(ShellBodies.SKIRTING)) {
+      return On.wall(name);
+    } else if (id.startsWith(ShellBodies.BAR)) {
+      return On.bar(name);
+    } else if (id.startsWith(ShellBodies.OPENING)) {
+      return On.wall(space.shell().opening(name).wall());
+    } else if (id.startsWith(ShellBodies.PLATFORM) || id.startsWith(ShellBodies.FLIGHT)) {
+      return On.platform(name);
     }
-    if (id.startsWith(ShellBodies.WALL)) {
-      return On.wall(id.substring(ShellBodies.WALL.length()));
-    }
-    return id.contains(":") ? On.platform(id.substring(id.indexOf(':') + 1)) : On.piece(id);
+    return space.has(id) ? On.piece(id) : On.FLOOR;
   }
 }

@@ -55,7 +55,10 @@ record Load(
     Article a = space.shapes().catalog().article(q.article());
     Size size = q.size() == null ? a.size() : q.size();
     a.check(a.name(), size);
-    Map<String, String> finishes = q.finishes() == null ? Map.of() : q.finishes();
+    Map<String, String> finishes = new HashMap<>();
+    if (q.finishes() != null) {
+      q.finishes().forEach((part, colour) -> finishes.put(part, a.finish(part, colour)));
+    }
     return new Piece(IN_HAND, a.id(), a.name(), size, Vec.ZERO, 0, On.NOTHING, finishes);
   }
 

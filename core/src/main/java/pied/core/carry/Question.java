@@ -8,6 +8,7 @@ import pied.core.Refusal;
 import pied.core.measure.Side;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.space.Sound;
 import pied.core.space.Spot;
 
 /**
@@ -55,6 +56,9 @@ public record Question(
     @Nullable Keep keep,
     double turn,
     @Nullable Typed typed) {
+
+  /** Most pieces in one hand: as many as a space holds. */
+  public static final int MOST = 20_000;
 
   /** A line of sight. */
   public record Sight(Vec from, Vec along) {}
@@ -120,6 +124,9 @@ public record Question(
   }
 
   public Question {
+    if (pieces != null && pieces.stream().anyMatch(java.util.Objects::isNull)) {
+      throw new Refusal("One of the pieces that are carried has no id.");
+    }
     pieces = pieces == null ? List.of() : List.copyOf(pieces);
     if (pieces.isEmpty() == (article == null)) {
       throw new Refusal("Say which pieces are carried, or of which article a new one is.");
@@ -127,16 +134,21 @@ public record Question(
     if ((at == null) == (ray == null)) {
       throw new Refusal("Say what the pointer points at: a point of the plan or a line of sight.");
     }
+    if (ray != null) {
+      Sound.sight(ray.from(), ray.along());
+    }
     boolean lost =
-        at != null
-            ? !Double.isFinite(at.x()) || !Double.isFinite(at.z())
-            : ray.from() == null
-                || ray.along() == null
-                || !ray.from().finite()
-                || !ray.along().finite()
-                || ray.along().length() < 1e-9;
-    if (lost || picked != null && !picked.finite() || !Double.isFinite(turn)) {
+        at != null && !Sound.near(at.at(0))
+            || picked != null && !Sound.near(picked)
+            || !(Math.abs(turn) <= 1e5);
+    if (lost) {
       throw new Refusal("The pointer points nowhere.");
+    }
+    if (typed != null && (typed.slot() == null || typed.text() == null)) {
+      throw new Refusal("Say what was typed, and for which measure.");
+    }
+    if (pieces.size() > MOST) {
+      throw new Refusal("No more than " + MOST + " pieces can be carried at once.");
     }
     near = near > 0 ? Math.min(near, 0.5) : 0;
     down = Math.max(0, down);

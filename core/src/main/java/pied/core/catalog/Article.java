@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Refusal;
 import pied.core.recipe.Buildable;
 import pied.core.size.Size;
 
@@ -52,6 +53,26 @@ public record Article(
    */
   public void check(String name, Size wanted) {
     sizing.check(name, wanted, size);
+  }
+
+  /**
+   * A colour for one of its finish parts, as it is kept.
+   *
+   * @param colour #RRGGBB
+   * @throws pied.core.Refusal if it has no such part, or that is no colour
+   */
+  public String finish(String part, String colour) {
+    if (part == null || !finishes.containsKey(part)) {
+      String shown = part == null ? "" : part.length() > 40 ? part.substring(0, 40) + "…" : part;
+      throw new Refusal(
+          name
+              + " has no part “"
+              + shown
+              + "”; it has "
+              + String.join(", ", finishes.keySet())
+              + ".");
+    }
+    return Finish.colour(colour);
   }
 
   public boolean standsOnTops() {

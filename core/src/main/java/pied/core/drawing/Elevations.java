@@ -27,7 +27,8 @@ import pied.core.units.LengthUnit;
  * Draws elevations and sections. Keeps the edges of shapes it has drawn before. Safe for threads.
  */
 public final class Elevations {
-  private static final int KEPT = 3000;
+  /** Of the memory there is. */
+  private static final double SHARE = 0.1;
 
   /** One stands no farther from a wall than this to look at it, metres. */
   private static final double STEP_BACK = 2;
@@ -36,9 +37,16 @@ public final class Elevations {
 
   private record Key(int mesh, Eye eye) {}
 
-  private record Shape(Mesh mesh, List<SeenEdges.Edge> edges, List<double[]> outlines) {}
+  private record Shape(Mesh mesh, List<SeenEdges.Edge> edges, List<double[]> outlines) {
+    /** Roughly: an edge is two points and what it belongs to. */
+    long bytes() {
+      return mesh.bytes()
+          + 120L * edges.size()
+          + outlines.stream().mapToLong(o -> 16 + 8L * o.length).sum();
+    }
+  }
 
-  private final Map<Key, Shape> kept = Kept.latest(KEPT);
+  private final Map<Key, Shape> kept = Kept.room(SHARE, Shape::bytes);
 
   /**
    * The looks that a space offers: at every wall, and on a stage into it from the front.

@@ -36,6 +36,12 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
     }
   }
 
+  /** How much room it takes, roughly. */
+  public long bytes() {
+    long numbers = outlines.stream().mapToLong(o -> o.length).sum();
+    return 8 * (numbers + 4L * lines.size()) + 24L * (outlines.size() + lines.size());
+  }
+
   /** Outlines keep to this grid, metres: a tenth of a millimetre. */
   private static final double GRID = 1e-4;
 

@@ -6,17 +6,19 @@ import java.util.Map;
 import java.util.TreeMap;
 import pied.core.Nullable;
 import pied.core.piece.Piece;
+import pied.core.space.Ordered;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 
 /**
- * What was added, altered and removed. Reversed, it undoes itself.
+ * What was added, altered and removed. Reversed, it undoes itself, to the last bit, the order of
+ * the pieces included.
  *
  * @param shell null if the shell is the same
  */
 public record Change(
-    List<Piece> added, List<Altered> altered, List<Piece> removed, @Nullable Rebuilt shell) {
-  /** One piece before and after. */
+    List<Ordered> added, List<Altered> altered, List<Ordered> removed, @Nullable Rebuilt shell) {
+  /** One piece before and after; its place in the order is the same. */
   public record Altered(Piece before, Piece after) {}
 
   /** The shell before and after. */
@@ -24,24 +26,33 @@ public record Change(
 
   /** What turns one space into another. */
   public static Change between(Space before, Space after) {
-    List<Piece> added = new ArrayList<>();
+    List<Ordered> added = new ArrayList<>();
     List<Altered> altered = new ArrayList<>();
-    List<Piece> removed = new ArrayList<>();
+    List<Ordered> removed = new ArrayList<>();
     for (Piece p : after.pieces()) {
-      if (!before.has(p.id())) {
-        added.add(p);
+      if (!samePlace(before, after, p.id())) {
+        added.add(new Ordered(p, after.placeOf(p.id())));
       } else if (!before.piece(p.id()).equals(p)) {
         altered.add(new Altered(before.piece(p.id()), p));
       }
     }
     for (Piece p : before.pieces()) {
-      if (!after.has(p.id())) {
-        removed.add(p);
+      if (!samePlace(before, after, p.id())) {
+        removed.add(new Ordered(p, before.placeOf(p.id())));
       }
     }
     Rebuilt shell =
         before.shell().equals(after.shell()) ? null : new Rebuilt(before.shell(), after.shell());
     return new Change(added, altered, removed, shell);
+  }
+
+  private static boolean samePlace(Space before, Space after, String id) {
+    return before.has(id) && after.has(id) && before.placeOf(id) == after.placeOf(id);
+  }
+
+  /** Whether nothing is another afterwards. */
+  public boolean none() {
+    return added.isEmpty() && altered.isEmpty() && removed.isEmpty() && shell == null;
   }
 
   public Change reversed() {
@@ -53,17 +64,24 @@ public record Change(
   }
 
   public Space apply(Space space) {
-    List<Piece> in = new ArrayList<>(added);
-    altered.forEach(a -> in.add(a.after));
     Space rebuilt = shell == null ? space : space.with(shell.after);
-    return rebuilt.without(removed.stream().map(Piece::id).toList()).with(in);
+    return rebuilt
+        .without(removed.stream().map(p -> p.piece().id()).toList())
+        .with(altered.stream().map(Altered::after).toList())
+        .putting(added);
   }
 
   /** Pieces as they are afterwards: added and altered. */
   public List<Piece> changed() {
     Map<String, Piece> all = new TreeMap<>();
-    added.forEach(p -> all.put(p.id(), p));
+    added.forEach(p -> all.put(p.piece().id(), p.piece()));
     altered.forEach(a -> all.put(a.after.id(), a.after));
     return List.copyOf(all.values());
+  }
+
+  /** Ids of pieces that are not there afterwards. */
+  public List<String> gone() {
+    List<String> back = added.stream().map(p -> p.piece().id()).toList();
+    return removed.stream().map(p -> p.piece().id()).filter(id -> !back.contains(id)).toList();
   }
 }

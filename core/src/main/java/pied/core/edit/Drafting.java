@@ -8,6 +8,7 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
+import pied.core.space.Sound;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
@@ -85,7 +86,13 @@ public final class Drafting {
       throw new Refusal(
           "An outline may have up to " + pied.core.space.ShellCheck.MOST_CORNERS + " corners.");
     }
-    return new Drafting(shell, unit, q).answer();
+    for (Spot p : q.corners()) {
+      Sound.place("A corner", p.at(0));
+    }
+    Sound.place("The next corner", q.pointer().at(0));
+    Answer a = new Drafting(shell, unit, q).answer();
+    Sound.place("The next corner", a.next().at(0));
+    return a;
   }
 
   private Answer answer() {

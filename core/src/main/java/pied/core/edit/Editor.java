@@ -13,8 +13,10 @@ import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.operation.distance.DistanceOp;
+import pied.core.Effort;
 import pied.core.Names;
 import pied.core.Refusal;
+import pied.core.Text;
 import pied.core.carry.Answer;
 import pied.core.carry.Carrying;
 import pied.core.carry.Question;
@@ -37,6 +39,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
+import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
@@ -46,20 +49,22 @@ import pied.core.units.LengthUnit;
  * {@link Refusal}, and then nothing has happened.
  */
 public final class Editor {
-  /** Longest name of a piece, letters. */
-  public static final int LONGEST_NAME = 120;
-
   /** Most pieces a space may hold. */
   public static final int MOST_PIECES = 20_000;
 
+  /** Most edits of one request. */
+  public static final int MOST_EDITS = 5_000;
+
   private final LengthUnit unit;
   private final Supplier<String> newId;
+  private final Effort effort;
   private final List<String> said = new ArrayList<>();
   private final List<Offer> offers = new ArrayList<>();
   private String part;
   private Space space;
 
-  private Editor(Space space, LengthUnit unit, Supplier<String> newId) {
+  private Editor(Space space, LengthUnit unit, Supplier<String> newId, Effort effort) {
+    this.effort = effort;
     this.space = space;
     this.unit = unit;
     this.newId = newId;
@@ -81,10 +86,28 @@ public final class Editor {
    */
   public static Outcome apply(
       Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId) {
+    return apply(space, edits, unit, newId, Effort.ANY);
+  }
+
+  /**
+   * The same, within a time.
+   *
+   * @throws Refusal also if the time is up
+   */
+  public static Outcome apply(
+      Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId, Effort effort) {
     if (edits.isEmpty()) {
       throw new Refusal("There is no edit in this request.");
     }
-    Editor editor = new Editor(space, unit, newId);
+    if (edits.size() > MOST_EDITS) {
+      throw new Refusal(
+          "A request may have up to "
+              + MOST_EDITS
+              + " edits; this one has "
+              + edits.size()
+              + ". Send them in parts.");
+    }
+    Editor editor = new Editor(space, unit, newId, effort);
     for (int i = 0; i < edits.size(); i++) {
       try {
         editor.apply(edits.get(i));
@@ -92,17 +115,19 @@ public final class Editor {
         throw edits.size() == 1 ? e : new Refusal("Edit " + (i + 1) + ": " + e.getMessage());
       }
     }
-    return new Outcome(
-        editor.space, Change.between(space, editor.space), editor.said, editor.offers, editor.part);
+    Change change = Change.between(space, editor.space);
+    Sound.pieces(editor.space, change.changed());
+    return new Outcome(editor.space, change, editor.said, editor.offers, editor.part);
   }
 
   private void apply(Edit edit) {
+    effort.goOn();
     if (edit instanceof Edit.Place e) {
       place(e);
     } else if (edit instanceof Edit.PutDown e) {
       putDown(e);
     } else if (edit instanceof Edit.SettleOnto e) {
-      together(Together.onto(space, some(e.pieces()), e.onto()), e.pieces());
+      together(Together.onto(space, some(e.pieces()), e.onto(), effort), e.pieces());
     } else if (edit instanceof Edit.Beside e) {
       double gap = length(e.gap(), 0);
       boolean stay = Boolean.TRUE.equals(e.stay());
@@ -125,7 +150,7 @@ public final class Editor {
     } else if (edit instanceof Edit.Resize e) {
       some(e.pieces()).forEach(id -> size(id, need(e.size(), "size"), e.hold()));
     } else if (edit instanceof Edit.Rename e) {
-      space = space.with(space.piece(e.piece()).withName(name(e.name())));
+      space = space.with(space.piece(e.piece()).withName(Text.name("A piece", e.name())));
     } else if (edit instanceof Edit.Recolour e) {
       some(e.pieces()).forEach(id -> recolour(id, e.part(), e.colour()));
     } else if (edit instanceof Edit.Copy e) {
@@ -156,20 +181,12 @@ public final class Editor {
       article.check(article.name(), size);
     }
     String id = e.piece() == null ? newId.get() : e.piece();
-    if (id.isBlank() || id.length() > 64) {
-      throw new Refusal("An id for a piece has 1 to 64 letters.");
-    }
-    if (space.has(id)) {
-      throw new Refusal("There is a piece with the id “" + id + "” already.");
-    }
+    fresh(id);
     Target target;
     if (e.ray() != null) {
       Vec along = need(e.ray().along(), "ray.along");
       Vec from = need(e.ray().from(), "ray.from");
-      if (!along.finite() || !from.finite() || along.length() < 1e-9) {
-        throw new Refusal("The line of sight points nowhere.");
-      }
-      target = new Target.Sight(from, along.unit());
+      target = new Target.Sight(from, Sound.sight(from, along));
     } else {
       Edit.PlanPoint p = need(e.at(), "at");
       target =
@@ -181,10 +198,10 @@ public final class Editor {
     }
     Double turn = e.turn() == null ? null : e.turn().angle(0);
     Rest rest = new Resting(space, article, size, Set.of()).at(target, turn);
-    String name = e.name() == null ? freeName(article.name()) : name(e.name());
+    String name = e.name() == null ? freeName(article.name()) : Text.name("A piece", e.name());
     Map<String, String> finishes = new HashMap<>();
     if (e.finishes() != null) {
-      e.finishes().forEach((part, colour) -> finishes.put(part(article, part), colour(colour)));
+      e.finishes().forEach((part, colour) -> finishes.put(part, article.finish(part, colour)));
     }
     Piece piece =
         new Piece(id, article.id(), name, size, rest.at(), 0, rest.on(), finishes)
@@ -217,9 +234,7 @@ public final class Editor {
       Piece own = p;
       if (!ids.isEmpty()) {
         String id = ids.get(p.id());
-        if (id.isBlank() || id.length() > 64 || space.has(id)) {
-          throw new Refusal("There is a piece with the id “" + id + "” already, or it is no id.");
-        }
+        fresh(id);
         boolean along = p.on().kind() == On.Kind.piece && ids.containsKey(p.on().id());
         On on = along ? On.piece(ids.get(p.on().id())) : p.on();
         own = p.withId(id).withOn(on).withName(freeName(p.name().replaceAll(" \\d+$", "")));
@@ -234,26 +249,18 @@ public final class Editor {
     sayOverlaps(tops.isEmpty() ? List.of(lead) : put);
   }
 
+  /** An id for a new piece, which nothing here has. */
+  private void fresh(String id) {
+    if (space.has(Sound.id(id))) {
+      throw new Refusal("There is a piece with the id “" + id + "” already.");
+    }
+  }
+
   /** The name itself, or with the first free number behind it. */
   private String freeName(String name) {
     Set<String> taken = new HashSet<>();
     space.pieces().forEach(p -> taken.add(p.name()));
     return Names.free(name, taken);
-  }
-
-  private static String name(String name) {
-    if (name == null || name.isBlank()) {
-      throw new Refusal("A piece needs a name of at least one letter.");
-    }
-    if (name.length() > LONGEST_NAME) {
-      throw new Refusal(
-          "A name may have up to "
-              + LONGEST_NAME
-              + " letters; this one has "
-              + name.length()
-              + ".");
-    }
-    return name.strip().replaceAll("\\p{Cntrl}", " ");
   }
 
   // ---- moving
@@ -348,9 +355,7 @@ public final class Editor {
     List<Piece> next = new ArrayList<>();
     for (String id : ids) {
       Piece p = how.apply(space.piece(id));
-      if (!p.at().finite() || p.at().length() > 1e5) {
-        throw new Refusal("That is too far away.");
-      }
+      Sound.place(p.name(), p.at());
       next.add(p);
     }
     space = space.with(next);
@@ -379,6 +384,7 @@ public final class Editor {
     List<String> order = new ArrayList<>(ids);
     order.sort(Comparator.comparingDouble(id -> space.piece(id).at().y()));
     for (String id : order) {
+      effort.goOn();
       Piece p = space.piece(id);
       Article article = space.article(p);
       Resting resting = Resting.of(space, p);
@@ -430,6 +436,7 @@ public final class Editor {
   /** Works out anew what carries pieces that were put exactly somewhere. */
   private void carriers(Collection<String> ids) {
     for (String id : ids) {
+      effort.goOn();
       Piece p = space.piece(id);
       On on = Resting.of(space, p).carrier(p.pose());
       space = space.with(p.withOn(on));
@@ -575,7 +582,7 @@ public final class Editor {
       boolean stands = p.on().kind() == On.Kind.floor || p.on().kind() == On.Kind.platform;
       if (stands && following.floorChanged()) {
         if (!p.lean().equals(Lean.NONE)
-            && near(p.lean(), new Editor(before, unit, newId).floorLean(p))) {
+            && near(p.lean(), new Editor(before, unit, newId, effort).floorLean(p))) {
           space = space.with(space.piece(p.id()).withLean(floorLean(space.piece(p.id()))));
         }
         resettle.add(p.id());
@@ -739,33 +746,14 @@ public final class Editor {
   private void recolour(String id, String part, String colour) {
     Piece p = space.piece(id);
     Map<String, String> next = new HashMap<>(p.finishes());
-    String key = part(space.article(p), part);
+    Article article = space.article(p);
     if (colour == null) {
-      next.remove(key);
+      article.finish(part, "#000000"); // it must have that part
+      next.remove(part);
     } else {
-      next.put(key, colour(colour));
+      next.put(part, article.finish(part, colour));
     }
     space = space.with(p.withFinishes(next));
-  }
-
-  private static String part(Article article, String part) {
-    if (part == null || !article.finishes().containsKey(part)) {
-      throw new Refusal(
-          article.name()
-              + " has no part “"
-              + part
-              + "”; it has "
-              + String.join(", ", article.finishes().keySet())
-              + ".");
-    }
-    return part;
-  }
-
-  static String colour(String colour) {
-    if (colour == null || !colour.matches("#[0-9A-Fa-f]{6}")) {
-      throw new Refusal("A colour is written as #RRGGBB, such as #B4674B.");
-    }
-    return colour.toUpperCase(java.util.Locale.ROOT);
   }
 
   // ---- copying and removing
@@ -826,6 +814,7 @@ public final class Editor {
 
   private void sayOverlaps(Collection<String> ids) {
     for (String id : ids) {
+      effort.goOn();
       Piece p = space.piece(id);
       Set<String> own = space.withCarried(List.of(id));
       List<Body> met =
@@ -842,6 +831,9 @@ public final class Editor {
   private List<String> some(List<String> ids) {
     if (ids == null || ids.isEmpty()) {
       throw new Refusal("No piece was named.");
+    }
+    if (ids.size() > MOST_PIECES) {
+      throw new Refusal("A space holds at most " + MOST_PIECES + " pieces; more were named.");
     }
     ids.forEach(space::piece);
     return List.copyOf(new LinkedHashSet<>(ids));

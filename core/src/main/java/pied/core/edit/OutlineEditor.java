@@ -10,6 +10,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
+import pied.core.space.ShellCheck;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
 
@@ -170,6 +171,7 @@ final class OutlineEditor {
 
   private Result refit(Map<String, Double> thick, Map<String, String> renamed, boolean mayGo) {
     Shell bare = before.withOutline(corners, thick, List.of());
+    ShellCheck.outline(bare); // nothing below makes sense of corners on one place
     Map<String, Wall> now = new HashMap<>();
     bare.walls().forEach(w -> now.put(w.name(), w));
     bare.partitions().forEach(p -> now.put(p.id(), p.face()));

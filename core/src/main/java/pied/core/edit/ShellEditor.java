@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.Refusal;
+import pied.core.catalog.Finish;
 import pied.core.measure.Marks;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
@@ -159,7 +160,8 @@ final class ShellEditor {
             .withMeasures(
                 length(e.height(), shell.height()), length(e.thickness(), shell.thickness()), s)
             .withDatum(
-                shell.datum(), e.north() == null ? shell.north() : e.north().angle(shell.north()));
+                shell.datum(),
+                e.north() == null ? shell.north() : e.north().angle(shell.north()) % 360);
     if (e.level() == null
         && e.rake() == null
         && e.apronWidth() == null
@@ -673,7 +675,7 @@ final class ShellEditor {
     if (e.colour() == null) {
       next.remove(part);
     } else {
-      next.put(part, Editor.colour(e.colour()));
+      next.put(part, Finish.colour(e.colour()));
     }
     return shell.withFinishes(next);
   }

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import pied.core.Effort;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
@@ -27,6 +28,9 @@ final class Together {
 
   private static final int MOST_TRIED = 1500;
 
+  /** On the floor, places are tried so far apart as a share of how far away they are. */
+  private static final double COARSER = 0.15;
+
   /** So far in from the edge of what carries it the middle of a piece has to be, metres. */
   private static final double RIM = 0.01;
 
@@ -43,7 +47,7 @@ final class Together {
    * @param onto a piece; null for the floor
    * @throws Refusal if it cannot carry anything
    */
-  static Done onto(Space space, List<String> ids, String onto) {
+  static Done onto(Space space, List<String> ids, String onto, Effort effort) {
     Piece carrier = onto == null ? null : space.piece(onto);
     if (carrier != null && !space.article(carrier).carries()) {
       throw new Refusal("Nothing can stand on " + carrier.name() + ".");
@@ -61,7 +65,7 @@ final class Together {
     Space now = space;
     for (String id : own) {
       waiting.remove(id);
-      Space next = one(now, now.piece(id), carrier, waiting);
+      Space next = one(now, now.piece(id), carrier, waiting, effort);
       if (next == null) {
         String on = carrier == null ? "the floor" : carrier.name();
         said.add(now.piece(id).name() + " does not fit on " + on + ".");
@@ -77,7 +81,8 @@ final class Together {
   }
 
   /** The space with one more at rest, or null if there is no place for it. */
-  private static Space one(Space space, Piece p, Piece carrier, Set<String> waiting) {
+  private static Space one(
+      Space space, Piece p, Piece carrier, Set<String> waiting, Effort effort) {
     Article article = space.article(p);
     if (article.mounting() != Mounting.STANDS || carrier != null && !article.standsOnTops()) {
       return null;
@@ -90,6 +95,7 @@ final class Together {
     On wanted = carrier == null ? On.FLOOR : On.piece(carrier.id());
     Mesh mesh = space.shapes().mesh(p);
     for (Vec from : places(space, p, carrier)) {
+      effort.goOn();
       Rest rest = resting.settle(from, p.turn(), b -> false);
       boolean free =
           rest.on().equals(wanted)
@@ -128,8 +134,11 @@ final class Together {
     double b = clamp(off.dot(v), halfV);
     List<Vec> all = new ArrayList<>();
     double most = Math.hypot(halfU, halfV) * 2;
-    for (double r = 0; r <= most && all.size() < MOST_TRIED; r += STEP) {
-      int n = Math.max(1, (int) Math.round(2 * Math.PI * r / (1.5 * STEP)));
+    double step = STEP;
+    for (double r = 0; r <= most && all.size() < MOST_TRIED; r += step) {
+      // a floor is wide: the farther away, the coarser, so that all of it is looked at
+      step = carrier == null ? Math.max(STEP, COARSER * r) : STEP;
+      int n = Math.max(1, (int) Math.round(2 * Math.PI * r / (1.5 * step)));
       for (int i = 0; i < n; i++) {
         double s = a + r * Math.cos(2 * Math.PI * i / n);
         double t = b + r * Math.sin(2 * Math.PI * i / n);

@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
 import pied.core.Refusal;
+import pied.core.Text;
 import pied.core.solid.Vec;
 
 /** Gathers the triangles of a file by material; what is no triangle is left out and counted. */
@@ -92,8 +93,8 @@ final class Collector {
   private Growing part(String name) {
     if (last == null || !java.util.Objects.equals(name, lastName)) {
       lastName = name;
-      last =
-          parts.computeIfAbsent(name == null || name.isBlank() ? "body" : name, k -> new Growing());
+      boolean none = name == null || name.isBlank();
+      last = parts.computeIfAbsent(none ? "body" : Text.clean(name), k -> new Growing());
     }
     return last;
   }

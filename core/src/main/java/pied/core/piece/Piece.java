@@ -69,9 +69,17 @@ public record Piece(
   }
 
   public Piece withTurn(double v) {
-    double t = v % 360;
-    return new Piece(
-        id, article, name, size, at, t < 0 ? t + 360 : t + 0.0, lean, on, finishes, held);
+    return new Piece(id, article, name, size, at, round(v), lean, on, finishes, held);
+  }
+
+  /**
+   * An angle from 0 up to but not including 360, degrees. What is so already stays as it is to the
+   * last bit, so that to read what was written changes nothing.
+   */
+  static double round(double degrees) {
+    double t = degrees % 360;
+    double r = t < 0 ? t + 360 : t + 0.0;
+    return r == 360 ? 0 : r;
   }
 
   public Piece withLean(Lean v) {

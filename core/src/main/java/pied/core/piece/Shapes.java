@@ -9,12 +9,13 @@ import pied.core.solid.Mesh;
 
 /** Meshes of articles at sizes, built once and kept while they are in use. Safe for threads. */
 public final class Shapes {
-  private static final int KEPT = 2000;
+  /** Of the memory there is. */
+  private static final double SHARE = 0.2;
 
   private record Key(String article, Size size) {}
 
   private final Catalog catalog;
-  private final Map<Key, Mesh> meshes = Kept.latest(KEPT);
+  private final Map<Key, Mesh> meshes = Kept.room(SHARE, Mesh::bytes);
 
   public Shapes(Catalog catalog) {
     this.catalog = catalog;

@@ -24,6 +24,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.Opening;
 import pied.core.space.ShellBodies;
+import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -385,8 +386,7 @@ public final class Resting {
    */
   public On carrier(Pose pose) {
     if (held != null) {
-      boolean there = held.kind() != On.Kind.piece || space.has(held.id());
-      return there ? held : On.NOTHING;
+      return Sound.there(space, held) ? held : On.NOTHING;
     }
     if (article.mounting() == Mounting.STANDS) {
       // what it overlaps hides what it stands on, and is looked past

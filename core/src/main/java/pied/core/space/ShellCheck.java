@@ -45,6 +45,10 @@ public final class ShellCheck {
       measure("The skirting is to be", shell.skirting().height(), 0.005, 1, "high");
       measure("The skirting is to be", shell.skirting().depth(), 0.001, 0.2, "deep");
     }
+    if (!(Math.abs(shell.north()) <= 360)) {
+      throw new Refusal("North is 0 to 360° from the head of the plan.");
+    }
+    Sound.place("The datum", shell.datum());
     most(shell.openings(), "openings");
     most(shell.partitions(), "partitions");
     most(shell.columns(), "columns");
@@ -218,6 +222,9 @@ public final class ShellCheck {
               + " to "
               + m(o.head())
               + ".");
+    }
+    if (!(o.depth() >= 0)) {
+      throw new Refusal("The " + o.words() + " would be " + m(o.depth()) + " deep; say 0 or more.");
     }
     if (o.kind() == Opening.Kind.niche && o.depth() > w.thickness() - 0.01) {
       throw new Refusal(

@@ -3,6 +3,7 @@ package pied.core.units;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pied.core.Refusal;
+import pied.core.Text;
 
 /**
  * What a person typed where a length or an angle stands: either a value, or a change of the value
@@ -122,7 +123,7 @@ public sealed interface Entry {
 
   /** The text as far as it can be repeated in a sentence. */
   static String shown(String text) {
-    return text.length() <= 30 ? text : text.substring(0, 27) + "…";
+    return Text.clean(text.length() <= 30 ? text : text.substring(0, 27) + "…");
   }
 
   /** The grammar of lengths. */

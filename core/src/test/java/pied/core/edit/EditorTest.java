@@ -213,12 +213,12 @@ class EditorTest {
     Editor.Outcome o = room.apply(new Edit.Copy(List.of("t"), by(2, 0, 0)));
     assertThat(o.change().added()).hasSize(2);
     Piece table =
-        o.change().added().stream()
+        o.change().changed().stream()
             .filter(p -> p.article().equals("cafe-table"))
             .findFirst()
             .orElseThrow();
     Piece cup =
-        o.change().added().stream()
+        o.change().changed().stream()
             .filter(p -> p.article().startsWith("cup"))
             .findFirst()
             .orElseThrow();

@@ -69,6 +69,9 @@ public final class Answers {
    */
   public record TakenSize(Size size, String sizeText, double unit) {}
 
+  /** The finish parts of all articles in a space, by article. */
+  public record ArticleFinishes(long revision, Map<String, Map<String, Finish>> finishes) {}
+
   /** A kind and how many articles it has. */
   public record KindCount(String kind, int count) {}
 
@@ -82,7 +85,11 @@ public final class Answers {
 
   /** How large something may be to fit somewhere; null where nothing bounds it. */
   public record FreePlaceView(
-      @Nullable Double width, @Nullable Double depth, @Nullable Double height, String words) {}
+      long revision,
+      @Nullable Double width,
+      @Nullable Double depth,
+      @Nullable Double height,
+      String words) {}
 
   /** A project and its spaces. */
   public record ProjectView(String id, String name, List<SpaceName> spaces) {}
@@ -178,11 +185,13 @@ public final class Answers {
   /**
    * What an edit would lead to.
    *
+   * @param revision of the space it was tried in
    * @param reach free distances of the piece in hand, as it would be
    * @param caption the caption it would have
    * @param plan the plan of the shell, if that would be another one
    */
   public record Trial(
+      long revision,
       Collection<Piece> changed,
       Collection<String> removed,
       List<String> said,
@@ -263,18 +272,26 @@ public final class Answers {
   /**
    * What is answered.
    *
+   * @param revision of the space it was answered in
    * @param carry null if the question was refused as a whole
    */
-  public record CarryAnswer(long answer, @Nullable pied.core.carry.Answer carry, String refused) {}
+  public record CarryAnswer(
+      long answer, long revision, @Nullable pied.core.carry.Answer carry, String refused) {}
 
   /** What somebody else carries in the same space; empty once it is put down. */
   public record Carried(String carrier, List<Piece> carried) {}
 
   /** All snags. */
-  public record Snags(List<Snag> snags) {}
+  public record Snags(long revision, List<Snag> snags) {}
+
+  /** The plan of the bare space. */
+  public record PlanView(long revision, ShellPlan plan) {}
+
+  /** The free distances of a piece. */
+  public record ReachAnswer(long revision, List<ReachView> reach) {}
 
   /** Everything a shell is made of. */
-  public record ShellSheet(List<ShellList.Group> groups) {}
+  public record ShellSheet(long revision, List<ShellList.Group> groups) {}
 
   /**
    * Where the next corner of a figure goes that is being drawn.
@@ -285,16 +302,25 @@ public final class Answers {
       Drafting.Question question, @Nullable Boolean outline, @Nullable String unit) {}
 
   /** What one is told of that. */
-  public record DraftAnswer(Drafting.Answer answer) {}
+  public record DraftAnswer(long revision, Drafting.Answer answer) {}
 
   /** An elevation or a section. */
-  public record ElevationView(Elevation elevation) {}
+  public record ElevationView(long revision, Elevation elevation) {}
 
   /** Height of the floor at a point of the plan; null outside. */
-  public record FloorHeight(@Nullable Double y) {}
+  public record FloorHeight(long revision, @Nullable Double y) {}
+
+  /**
+   * What is asked for a caption.
+   *
+   * @param pieces selected, the lead last; none for the space itself
+   * @param part of the shell that is selected instead
+   */
+  public record CaptionRequest(
+      @Nullable List<String> pieces, @Nullable String part, @Nullable String unit) {}
 
   /** The caption. */
-  public record CaptionView(List<pied.core.caption.Phrase> phrases) {}
+  public record CaptionView(long revision, List<pied.core.caption.Phrase> phrases) {}
 
   /** A line of the schedule. */
   public record ScheduleRow(

@@ -3,25 +3,33 @@ package pied.server.live;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import jakarta.annotation.PreDestroy;
+import jakarta.websocket.Session;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.server.ServerHttpRequest;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.web.socket.CloseStatus;
+import org.springframework.web.socket.PongMessage;
 import org.springframework.web.socket.TextMessage;
-import org.springframework.web.socket.WebSocketExtension;
 import org.springframework.web.socket.WebSocketSession;
+import org.springframework.web.socket.adapter.NativeWebSocketSession;
 import org.springframework.web.socket.config.annotation.EnableWebSocket;
 import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
-import org.springframework.web.socket.handler.ConcurrentWebSocketSessionDecorator;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
-import org.springframework.web.socket.server.support.DefaultHandshakeHandler;
 import pied.core.Refusal;
 import pied.core.carry.Answer;
 import pied.core.carry.Carrying;
@@ -31,75 +39,180 @@ import pied.core.units.LengthUnit;
 import pied.server.api.Answers.Carried;
 import pied.server.api.Answers.CarryAnswer;
 import pied.server.api.Answers.Changed;
+import pied.server.store.OpenSpace;
 import pied.server.store.SpaceStore;
 
-/** Sends every change of a space to all who look at it, and answers those who carry something. */
+/**
+ * Sends every change of a space to all who look at it, and answers those who carry something. Of
+ * several questions of one who carries only the newest is answered; nobody waits for anybody who
+ * does not read.
+ */
 @Configuration
 @EnableWebSocket
 class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   private static final Logger LOG = LoggerFactory.getLogger(LiveChannel.class);
   private static final String PATH = "/api/live/";
-  private static final int SLOWEST_MS = 5_000;
-  private static final int LONGEST_QUEUE = 8 << 20;
+
+  /** Longest message, letters: a question about as many pieces as a space holds. */
+  private static final int LONGEST = 1 << 20;
+
+  private static final Pattern NUMBER = Pattern.compile("\"ask\":(\\d{1,15})\\D");
+
+  /** One who has not been heard of for so long is not there, seconds. */
+  private static final int DEAD = 45;
 
   private final SpaceStore store;
   private final ObjectMapper json;
-  private final Map<String, Set<WebSocketSession>> looking = new ConcurrentHashMap<>();
-  private final Map<String, WebSocketSession> safe = new ConcurrentHashMap<>();
+  private final Map<String, Set<Talk>> looking = new ConcurrentHashMap<>();
+  private final Map<String, Talk> talks = new ConcurrentHashMap<>();
+  private final ExecutorService thinkers =
+      Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), named("carry"));
+  private final ExecutorService teller = Executors.newSingleThreadExecutor(named("teller"));
 
   LiveChannel(SpaceStore store, ObjectMapper json) {
     this.store = store;
     this.json = json;
-    store.listen(this::tell);
+    store.listen((space, changed) -> teller.execute(() -> tell(space, changed)));
+    store.watched(space -> looking.containsKey(space));
+  }
+
+  private static java.util.concurrent.ThreadFactory named(String name) {
+    return r -> {
+      Thread t = new Thread(r, name);
+      t.setDaemon(true);
+      return t;
+    };
+  }
+
+  @PreDestroy
+  void close() {
+    thinkers.shutdownNow();
+    teller.shutdownNow();
   }
 
   @Override
   public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
     // foreign origins are turned away by the gatekeeper before they come here
-    registry
-        .addHandler(this, PATH + "*")
-        .setAllowedOriginPatterns("*")
-        .setHandshakeHandler(new Plain());
+    registry.addHandler(this, PATH + "*").setAllowedOriginPatterns("*");
   }
 
-  /** Refuses per-message compression, which doubles the way there and back of short messages. */
-  private static final class Plain extends DefaultHandshakeHandler {
-    @Override
-    protected List<WebSocketExtension> filterRequestedExtensions(
-        ServerHttpRequest request,
-        List<WebSocketExtension> requested,
-        List<WebSocketExtension> supported) {
-      return List.of();
+  @Override
+  public boolean supportsPartialMessages() {
+    return true; // long ones are put together here, so that a short one costs little room
+  }
+
+  /** One who looks, and the question he waits for. */
+  private final class Talk {
+    final String space;
+    final Listener listener;
+    private final AtomicReference<String> asked = new AtomicReference<>();
+    private final AtomicBoolean busy = new AtomicBoolean();
+    private final StringBuilder coming = new StringBuilder();
+
+    Talk(String space, Listener listener) {
+      this.space = space;
+      this.listener = listener;
+    }
+
+    /** Takes a part of a message; too long a one is refused once all of it has passed by. */
+    void hear(String part, boolean last) {
+      listener.heard();
+      if (coming.length() <= LONGEST) {
+        coming.append(part);
+      }
+      if (!last) {
+        return;
+      }
+      String whole = coming.toString();
+      coming.setLength(0);
+      coming.trimToSize();
+      if (whole.length() <= LONGEST) {
+        ask(whole);
+      } else {
+        Matcher number = NUMBER.matcher(whole.substring(0, 40));
+        listener.send(
+            write(
+                new CarryAnswer(
+                    number.find() ? Long.parseLong(number.group(1)) : 0,
+                    0,
+                    null,
+                    "That is too much for one question; carry fewer pieces at once.")));
+      }
+    }
+
+    /** Takes a question; one that has not been begun gives way to it. */
+    private void ask(String question) {
+      asked.set(question);
+      begin();
+    }
+
+    private void begin() {
+      if (asked.get() != null && busy.compareAndSet(false, true)) {
+        thinkers.execute(this::think);
+      }
+    }
+
+    /** Answers the newest; then it is the turn of others. */
+    private void think() {
+      String question = asked.getAndSet(null);
+      try {
+        if (question != null) {
+          answer(this, question);
+        }
+      } finally {
+        busy.set(false);
+        begin();
+      }
+    }
+  }
+
+  // ---- carrying
+
+  @Override
+  protected void handleTextMessage(WebSocketSession session, TextMessage message) {
+    Talk talk = talks.get(session.getId());
+    if (talk != null) {
+      talk.hear(message.getPayload(), message.isLast());
     }
   }
 
   @Override
-  protected void handleTextMessage(WebSocketSession session, TextMessage message)
-      throws IOException {
-    WebSocketSession own = safe.get(session.getId());
-    if (own == null) {
-      return;
+  protected void handlePongMessage(WebSocketSession session, PongMessage message) {
+    Talk talk = talks.get(session.getId());
+    if (talk != null) {
+      talk.listener.heard();
     }
+  }
+
+  private void answer(Talk talk, String text) {
     long number = 0;
+    long revision = 0;
     CarryAnswer answer;
     try {
-      JsonNode asked = json.readTree(message.getPayload());
+      JsonNode asked = json.readTree(text);
       number = asked.path("ask").asLong();
-      if (asked.path("carry").isMissingNode()) { // it was put down or given up
-        others(session, List.of());
+      JsonNode carry = asked.path("carry");
+      if (carry.isMissingNode() || carry.isNull()) { // it was put down or given up
+        others(talk, List.of());
         return;
       }
-      Question q = json.treeToValue(asked.get("carry"), Question.class);
+      Question q = json.treeToValue(carry, Question.class);
       LengthUnit unit = LengthUnit.of(asked.path("unit").asText("m"));
-      Answer found = Carrying.answer(store.space(space(session)), q, unit);
-      answer = new CarryAnswer(number, found, "");
-      others(session, found.pieces());
+      OpenSpace.Seen now = store.seen(talk.space);
+      revision = now.revision();
+      Answer found = Carrying.answer(now.space(), q, unit);
+      answer = new CarryAnswer(number, revision, found, "");
+      others(talk, found.pieces());
     } catch (Refusal e) {
-      answer = new CarryAnswer(number, null, e.getMessage());
+      answer = new CarryAnswer(number, revision, null, e.getMessage());
     } catch (JsonProcessingException e) {
-      answer = new CarryAnswer(number, null, refusal(e));
+      answer = new CarryAnswer(number, revision, null, refusal(e));
+    } catch (RuntimeException e) {
+      LOG.error("A question could not be answered", e);
+      answer =
+          new CarryAnswer(number, revision, null, "Pied cannot answer that; its log says why.");
     }
-    own.sendMessage(new TextMessage(json.writeValueAsString(answer)));
+    talk.listener.send(write(answer));
   }
 
   private static String refusal(JsonProcessingException e) {
@@ -111,81 +224,87 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     return "The question cannot be read.";
   }
 
-  /** Shows others what is carried here. */
-  private void others(WebSocketSession session, List<Piece> pieces) {
-    Set<WebSocketSession> all = looking.getOrDefault(space(session), Set.of());
-    if (all.size() < 2) {
-      return;
-    }
+  private String write(Object message) {
     try {
-      TextMessage message =
-          new TextMessage(json.writeValueAsString(new Carried(session.getId(), pieces)));
-      for (WebSocketSession other : all) {
-        if (!other.getId().equals(session.getId())) {
-          send(other, message);
-        }
-      }
+      return json.writeValueAsString(message);
     } catch (JsonProcessingException e) {
       throw new IllegalStateException(e);
     }
   }
 
+  /** Shows others what is carried here. */
+  private void others(Talk talk, List<Piece> pieces) {
+    Set<Talk> all = looking.getOrDefault(talk.space, Set.of());
+    if (all.size() < 2) {
+      return;
+    }
+    String text = write(new Carried(talk.listener.id(), pieces));
+    String carrier = text.substring(0, text.indexOf(','));
+    for (Talk other : all) {
+      if (other != talk) {
+        other.listener.show(carrier, text);
+      }
+    }
+  }
+
+  // ---- coming and going
+
   @Override
   public void afterConnectionEstablished(WebSocketSession session) throws IOException {
-    String space = space(session);
+    String space = session.getUri().getPath().substring(PATH.length());
     try {
-      WebSocketSession own =
-          new ConcurrentWebSocketSessionDecorator(session, SLOWEST_MS, LONGEST_QUEUE);
-      safe.put(session.getId(), own);
-      looking.computeIfAbsent(space, k -> ConcurrentHashMap.newKeySet()).add(own);
-      // what has happened since the page was read is seen by comparing the revision
-      own.sendMessage(new TextMessage("{\"revision\":" + store.view(space).revision() + "}"));
+      store.seen(space);
     } catch (SpaceStore.Missing e) {
-      afterConnectionClosed(session, CloseStatus.NORMAL);
       session.close(CloseStatus.POLICY_VIOLATION.withReason("There is no such space."));
+      return;
     }
+    Session line = ((NativeWebSocketSession) session).getNativeSession(Session.class);
+    line.setMaxIdleTimeout(0);
+    line.getAsyncRemote().setSendTimeout(TimeUnit.SECONDS.toMillis(DEAD));
+    Talk talk = new Talk(space, new Listener(line));
+    talks.put(session.getId(), talk);
+    looking.compute(
+        space,
+        (k, all) -> {
+          Set<Talk> company = all == null ? ConcurrentHashMap.newKeySet() : all;
+          company.add(talk);
+          return company;
+        });
+    // what has happened since the page was read is seen by comparing the revision
+    talk.listener.send("{\"revision\":" + store.seen(space).revision() + "}");
   }
 
   @Override
   public void afterConnectionClosed(WebSocketSession session, CloseStatus status) {
-    WebSocketSession own = safe.remove(session.getId());
-    Set<WebSocketSession> all = looking.get(space(session));
-    if (own != null && all != null) {
-      others(session, List.of());
-      all.remove(own);
+    Talk talk = talks.remove(session.getId());
+    if (talk == null) {
+      return;
     }
+    others(talk, List.of());
+    looking.computeIfPresent(
+        talk.space,
+        (k, all) -> {
+          all.remove(talk);
+          return all.isEmpty() ? null : all;
+        });
   }
 
-  private static String space(WebSocketSession session) {
-    String path = session.getUri().getPath();
-    return path.substring(path.indexOf(PATH) + PATH.length());
+  /** Finds those who are no longer there. */
+  @Scheduled(fixedDelay = 15, initialDelay = 15, timeUnit = TimeUnit.SECONDS)
+  void beat() {
+    talks.values().forEach(t -> t.listener.beat(TimeUnit.SECONDS.toNanos(DEAD)));
+  }
+
+  /** How many spaces are looked at, and by how many. */
+  int[] company() {
+    return new int[] {looking.size(), talks.size()};
   }
 
   private void tell(String space, Changed changed) {
-    Set<WebSocketSession> all = looking.get(space);
-    if (all == null || all.isEmpty()) {
-      return;
-    }
-    try {
-      TextMessage message = new TextMessage(json.writeValueAsString(changed));
-      for (WebSocketSession session : all) {
-        send(session, message);
-      }
-    } catch (JsonProcessingException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  private void send(WebSocketSession session, TextMessage message) {
-    try {
-      session.sendMessage(message);
-    } catch (IOException | RuntimeException e) {
-      LOG.debug("A listener is gone: {}", e.getMessage());
-      try {
-        session.close(CloseStatus.SESSION_NOT_RELIABLE);
-      } catch (IOException ignored) {
-        // gone already
-      }
+    Set<Talk> all = looking.get(space);
+    if (all != null && !all.isEmpty()) {
+      String text = write(changed);
+      all.forEach(t -> t.listener.send(text));
     }
   }
 }

@@ -11,7 +11,6 @@ import java.time.Instant;
 import pied.core.catalog.Mounting;
 import pied.core.model.Brought;
 import pied.core.model.Stretched;
-import pied.core.size.Size;
 
 /** An article that a project brought in, as stored. */
 @Entity
@@ -29,13 +28,13 @@ public class ArticleRow {
   private Mounting mounting;
 
   private boolean onTops;
-  @Lob private String finishes;
+  private String finishes;
   private String kind;
   private String about;
   private double weight;
-  private Double width;
-  private Double depth;
-  private Double height;
+  private double width;
+  private double depth;
+  private double height;
   private String ware;
   private Instant madeAt;
 
@@ -55,7 +54,7 @@ public class ArticleRow {
     this.name = b.name();
     this.mounting = b.mounting();
     this.onTops = b.onTops();
-    this.finishes = Json.write(b.finishes());
+    this.finishes = Stored.text(b.finishes());
     this.kind = b.kind();
     this.about = b.about();
     this.weight = b.weight();
@@ -67,23 +66,6 @@ public class ArticleRow {
     this.pictures = MeshBytes.writePictures(shape.pictures());
     this.fullForm = fullForm;
     this.ware = ware;
-  }
-
-  /** What is known of it. */
-  Brought brought() {
-    // what was stored before its size was kept has it in its mesh only
-    Size size = width == null ? shape().natural() : new Size(width, depth, height);
-    return new Brought(
-        id,
-        project,
-        name,
-        kind,
-        about,
-        mounting,
-        onTops,
-        size,
-        Json.readFinishes(finishes),
-        weight);
   }
 
   Stretched shape() {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -12,9 +13,11 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import pied.core.edit.Edit;
+import pied.core.edit.Editor;
+import pied.core.piece.Shapes;
 import pied.core.space.Shell;
-import pied.server.api.Answers.Changed;
-import pied.server.api.Answers.EditRequest;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
 
 /** Furnishes the demo spaces, by edits like anybody's, when the store is empty. */
 @Component
@@ -27,30 +30,38 @@ class DemoData implements ApplicationRunner {
   /** A demo space as its text gives it. */
   record Demo(String project, String space, Shell shell, List<Edit> edits) {}
 
-  private final SpaceStore store;
+  private static final String MARK = "demo";
 
-  DemoData(SpaceStore store) {
+  private final SpaceStore store;
+  private final Shapes shapes;
+
+  DemoData(SpaceStore store, Shapes shapes) {
     this.store = store;
+    this.shapes = shapes;
   }
 
+  /** All of it is kept in one go, so that whoever is interrupted here begins anew. */
   @Override
   public void run(ApplicationArguments arguments) throws IOException {
     if (!store.projects().isEmpty()) {
       return;
     }
     ObjectMapper yaml = new ObjectMapper(new YAMLFactory());
+    List<SpaceStore.Furnished> all = new ArrayList<>();
     for (String name : DEMOS) {
       try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name + ".yaml")) {
-        furnish(yaml.readValue(in, Demo.class));
+        all.add(furnished(yaml.readValue(in, Demo.class)));
       }
     }
+    store.establish(all, MARK);
   }
 
-  private void furnish(Demo demo) {
-    String project = store.newProject(demo.project()).id();
-    String space = store.newSpace(project, demo.space(), demo.shell()).id();
-    Changed done = store.edit(space, new EditRequest(null, null, null, demo.edits()));
-    done.said().forEach(s -> LOG.debug("demo: {}", s));
-    store.forget(space);
+  private SpaceStore.Furnished furnished(Demo demo) {
+    Space bare = new Space(demo.shell(), List.of(), shapes);
+    Editor.Outcome out =
+        Editor.apply(
+            bare, demo.edits(), LengthUnit.M, () -> java.util.UUID.randomUUID().toString());
+    out.said().forEach(s -> LOG.debug("demo: {}", s));
+    return new SpaceStore.Furnished(demo.project(), demo.space(), out.space());
   }
 }

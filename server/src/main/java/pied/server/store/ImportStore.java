@@ -13,6 +13,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import pied.core.Names;
 import pied.core.Refusal;
+import pied.core.Text;
 import pied.core.catalog.Article;
 import pied.core.format.Glb;
 import pied.core.model.Arrival;
@@ -42,6 +43,7 @@ public class ImportStore {
 
   private final Rows.Articles rows;
   private final Rows.Projects projects;
+  private final Ledger ledger;
   private final Shapes shapes;
   private final Map<String, Waiting> waiting =
       Collections.synchronizedMap(
@@ -54,13 +56,12 @@ public class ImportStore {
             }
           });
 
-  ImportStore(Rows.Articles rows, Rows.Projects projects, Shapes shapes) {
+  ImportStore(Rows.Articles rows, Rows.Projects projects, Ledger ledger, Shapes shapes) {
     this.rows = rows;
+    this.ledger = ledger;
     this.projects = projects;
     this.shapes = shapes;
-    shapes
-        .catalog()
-        .add(rows.findAllByOrderByMadeAtDesc().stream().map(r -> article(r.brought())).toList());
+    shapes.catalog().add(rows.known().stream().map(r -> article(r.brought())).toList());
   }
 
   private Article article(Brought b) {
@@ -161,7 +162,7 @@ public class ImportStore {
         new Brought(
             "own-" + UUID.randomUUID(),
             project,
-            free(project, SpaceStore.title(taken.name())),
+            free(project, Text.name("It", taken.name())),
             kind,
             about,
             taken.mounting(),
@@ -173,7 +174,8 @@ public class ImportStore {
         arrival.heavy()
             ? Glb.write(b.name(), arrival.full(taken), arrival.colours(), arrival.fullPictures())
             : null;
-    rows.save(new ArticleRow(b, shape, full, ware));
+    ArticleRow row = new ArticleRow(b, shape, full, ware);
+    ledger.keep(session -> session.insert(row));
     Article made = article(b);
     shapes.catalog().add(List.of(made));
     return made;

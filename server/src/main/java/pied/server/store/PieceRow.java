@@ -4,7 +4,6 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.util.Map;
@@ -13,6 +12,7 @@ import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.space.Ordered;
 
 /** A piece as stored. */
 @Entity
@@ -38,18 +38,14 @@ public class PieceRow {
   private double leanBy;
   private String onKind;
   private String onId;
-  @Lob private String finishes;
+  private String finishes;
   private boolean held;
 
   protected PieceRow() {}
 
-  public PieceRow(String space, long place, Piece p) {
+  PieceRow(String space, long place, Piece p) {
     key = new Key(space, p.id());
     this.place = place;
-    set(p);
-  }
-
-  public final void set(Piece p) {
     article = p.article();
     name = p.name();
     width = p.size().width();
@@ -63,12 +59,17 @@ public class PieceRow {
     leanBy = p.lean().by();
     onKind = p.on().kind().name();
     onId = p.on().id();
-    finishes = Json.write(p.finishes());
+    finishes = Stored.text(p.finishes());
     held = p.held();
   }
 
-  public Piece piece() {
-    Map<String, String> colours = Json.readMap(finishes);
+  /** The piece and its place in the order. */
+  Ordered ordered() {
+    return new Ordered(piece(), place);
+  }
+
+  private Piece piece() {
+    Map<String, String> colours = Stored.colours(finishes);
     return new Piece(
         key.id(),
         article,
@@ -80,9 +81,5 @@ public class PieceRow {
         new On(On.Kind.valueOf(onKind), onId),
         colours,
         held);
-  }
-
-  public long place() {
-    return place;
   }
 }

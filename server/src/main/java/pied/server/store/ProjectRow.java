@@ -15,7 +15,7 @@ public class ProjectRow {
 
   protected ProjectRow() {}
 
-  public ProjectRow(String id, String name) {
+  ProjectRow(String id, String name) {
     this.id = id;
     this.name = name;
     this.madeAt = Instant.now();

@@ -3,36 +3,54 @@ package pied.server.store;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import pied.core.space.Shell;
 
-/** A space as stored; its shell as JSON, its pieces in rows of their own. */
+/**
+ * A space as stored: its shell packed, its pieces in rows of their own, its revision that of its
+ * last step.
+ */
 @Entity
 @Table(name = "space")
 public class SpaceRow {
   @Id private String id;
 
-  @Column(name = "project_id")
+  @Column(name = "no", insertable = false, updatable = false)
+  private long no;
+
+  @Column(name = "project_id", updatable = false)
   private String project;
 
   private String name;
-  @Lob private String shell;
+  private int form;
+  private byte[] shellForm;
   private long revision;
+
+  @Column(updatable = false)
   private Instant madeAt;
 
   protected SpaceRow() {}
 
-  public SpaceRow(String id, String project, String name, String shell) {
+  /**
+   * @param revision it begins with
+   */
+  SpaceRow(String id, String project, String name, Shell shell, long revision) {
     this.id = id;
     this.project = project;
     this.name = name;
-    this.shell = shell;
-    this.madeAt = Instant.now();
+    this.revision = revision;
+    form = Stored.FORM;
+    shellForm = Stored.write(shell);
+    madeAt = Instant.now();
   }
 
   public String id() {
     return id;
+  }
+
+  long no() {
+    return no;
   }
 
   public String project() {
@@ -43,23 +61,12 @@ public class SpaceRow {
     return name;
   }
 
-  public String shell() {
-    return shell;
+  Shell shell() {
+    return Stored.shell(form, shellForm);
   }
 
-  public void shell(String shell) {
-    this.shell = shell;
-  }
-
-  public long revision() {
+  /** Of a space without steps. */
+  long revision() {
     return revision;
-  }
-
-  public void revision(long revision) {
-    this.revision = revision;
-  }
-
-  public Instant madeAt() {
-    return madeAt;
   }
 }

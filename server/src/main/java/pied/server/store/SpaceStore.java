@@ -4,23 +4,29 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.locks.ReentrantLock;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.TimeUnit;
 import java.util.function.BiConsumer;
-import java.util.function.Supplier;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.support.TransactionTemplate;
+import pied.core.Effort;
 import pied.core.Refusal;
+import pied.core.Text;
 import pied.core.drawing.Elevations;
 import pied.core.edit.Change;
 import pied.core.edit.Editor;
-import pied.core.edit.Offer;
+import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.space.Ordered;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
+import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
@@ -31,8 +37,9 @@ import pied.server.api.Answers.SpaceName;
 import pied.server.api.Answers.SpaceView;
 
 /**
- * Keeps projects and spaces. One writer at a time for each space: an edit is checked by core,
- * stored in one transaction together with its change, and only then seen and told.
+ * Keeps projects and spaces. One writer at a time for each space: an edit is checked by core, kept
+ * by the {@link Ledger} together with its change, and only then seen, acknowledged and told. Those
+ * who read wait for nobody.
  */
 @Service
 public class SpaceStore {
@@ -59,64 +66,75 @@ public class SpaceStore {
     }
   }
 
-  private static final class Open {
-    final String id;
-    final String name;
-    final String project;
-    final ReentrantLock writing = new ReentrantLock(true);
-    volatile Space space;
-    volatile long revision;
-    volatile long shellAt;
-    volatile boolean canUndo;
-    volatile boolean canRedo;
+  /** Others are at work on the space for so long that one better comes again. */
+  public static final class Busy extends RuntimeException {
+    private static final long serialVersionUID = 1;
 
-    Open(SpaceRow row) {
-      id = row.id();
-      name = row.name();
-      project = row.project();
-      revision = row.revision();
-      shellAt = revision;
+    Busy() {
+      super("Something large is being done in this space; this waits until it is through.");
     }
   }
+
+  /** Longest time the edits of one request may take, seconds. */
+  private static final int LONGEST = 20;
+
+  /** So long a request waits for those before it, seconds. */
+  private static final int PATIENCE = 25;
+
+  /** So many requests wait for one space. */
+  private static final int QUEUE = 16;
 
   private final Rows.Projects projects;
   private final Rows.Spaces spaces;
   private final Rows.Pieces pieces;
-  private final Rows.Changes changes;
-  private final Rows.Requests requests;
-  private final TransactionTemplate transaction;
+  private final Rows.Steps steps;
+  private final Ledger ledger;
   private final Shapes shapes;
-  private final Map<String, Open> open = new ConcurrentHashMap<>();
-  private final List<BiConsumer<String, Changed>> listeners = new ArrayList<>();
+  private final long idle;
+  private final Map<String, OpenSpace> open = new ConcurrentHashMap<>();
+  private final List<BiConsumer<String, Changed>> listeners = new CopyOnWriteArrayList<>();
+  private volatile Predicate<String> watched = id -> false;
 
+  /**
+   * @param idle a space that nobody looks at is let go after so many seconds
+   */
   SpaceStore(
       Rows.Projects projects,
       Rows.Spaces spaces,
       Rows.Pieces pieces,
-      Rows.Changes changes,
-      Rows.Requests requests,
-      TransactionTemplate transaction,
-      Shapes shapes) {
+      Rows.Steps steps,
+      Ledger ledger,
+      Shapes shapes,
+      @Value("${pied.idle:600}") long idle) {
     this.projects = projects;
     this.spaces = spaces;
     this.pieces = pieces;
-    this.changes = changes;
-    this.requests = requests;
-    this.transaction = transaction;
+    this.steps = steps;
+    this.ledger = ledger;
     this.shapes = shapes;
+    this.idle = idle;
   }
 
-  /** Tells a listener of every change, in order for each space; called while the space is held. */
+  /**
+   * Tells a listener of every change once it is kept, in order for each space. It must not wait for
+   * anything: all other changes wait for it.
+   */
   public void listen(BiConsumer<String, Changed> listener) {
     listeners.add(listener);
+  }
+
+  /** Which spaces somebody looks at. */
+  public void watched(Predicate<String> by) {
+    watched = by;
   }
 
   // ---- projects and spaces
 
   public List<ProjectView> projects() {
     Map<String, List<SpaceName>> of = new HashMap<>();
-    for (SpaceRow s : spaces.findAllByOrderByMadeAt()) {
-      of.computeIfAbsent(s.project(), k -> new ArrayList<>()).add(new SpaceName(s.id(), s.name()));
+    for (Rows.Spaces.Named s : spaces.named()) {
+      of.computeIfAbsent(s.getProject(), k -> new ArrayList<>())
+          .add(new SpaceName(s.getId(), s.getName()));
     }
     return projects.findAllByOrderByMadeAt().stream()
         .map(p -> new ProjectView(p.id(), p.name(), of.getOrDefault(p.id(), List.of())))
@@ -124,7 +142,8 @@ public class SpaceStore {
   }
 
   public ProjectView newProject(String name) {
-    ProjectRow row = projects.save(new ProjectRow(UUID.randomUUID().toString(), title(name)));
+    ProjectRow row = new ProjectRow(UUID.randomUUID().toString(), Text.name("It", name));
+    ledger.keep(session -> session.insert(row));
     return new ProjectView(row.id(), row.name(), List.of());
   }
 
@@ -132,227 +151,222 @@ public class SpaceStore {
     if (!projects.existsById(project)) {
       throw new Missing("There is no such project.");
     }
-    new Space(shell, List.of(), shapes); // refuses a shell that cannot be built
+    Space bare = new Space(shell, List.of(), shapes); // refuses a shell that cannot be built
     SpaceRow row =
-        spaces.save(
-            new SpaceRow(UUID.randomUUID().toString(), project, title(name), Json.write(shell)));
+        new SpaceRow(UUID.randomUUID().toString(), project, Text.name("It", name), bare.shell(), 0);
+    ledger.keep(session -> session.insert(row));
     return new SpaceName(row.id(), row.name());
   }
 
-  static String title(String name) {
-    if (name == null || name.isBlank()) {
-      throw new Refusal("It needs a name.");
-    }
-    if (name.length() > 120) {
-      throw new Refusal("A name may have up to 120 letters; this one has " + name.length() + ".");
-    }
-    return name.strip();
-  }
+  /** A project with one space, as it is when it is furnished. */
+  record Furnished(String project, String name, Space space) {}
 
-  /** Makes what was done so far the beginning: there is nothing to undo before it. */
-  void forget(String id) {
-    Open o = open(id);
-    transaction.executeWithoutResult(status -> changes.deleteOfSpace(id));
-    o.canUndo = false;
-    o.canRedo = false;
+  /** Keeps furnished spaces, all or none, with a mark; there is nothing to undo in them. */
+  void establish(List<Furnished> all, String mark) {
+    ledger.keep(
+        session -> {
+          for (Furnished f : all) {
+            ProjectRow project = new ProjectRow(UUID.randomUUID().toString(), f.project());
+            session.insert(project);
+            String id = UUID.randomUUID().toString();
+            session.insert(new SpaceRow(id, project.id(), f.name(), f.space().shell(), 1));
+            for (Piece p : f.space().pieces()) {
+              session.insert(new PieceRow(id, f.space().placeOf(p.id()), p));
+            }
+          }
+          session.insert(new MarkRow(mark, java.time.Instant.now().toString()));
+        });
   }
 
   // ---- reading
 
-  /** The space as it is now. */
-  public Space space(String id) {
-    return open(id).space;
+  /** A space as it is at a revision. */
+  public OpenSpace.Seen seen(String id) {
+    return open(id).seen();
   }
 
-  public String name(String id) {
-    return open(id).name;
+  /** The space as it is now. */
+  public Space space(String id) {
+    return seen(id).space();
   }
 
   public SpaceView view(String id) {
-    Open o = open(id);
-    o.writing.lock(); // revision and pieces must belong together
-    try {
-      Shell shell = o.space.shell();
-      return new SpaceView(
-          id,
-          o.name,
-          o.project,
-          o.revision,
-          o.shellAt,
-          shell,
-          shell.faces(),
-          Viewpoint.of(shell),
-          Elevations.offered(shell),
-          ShellBodies.colours(shell),
-          List.copyOf(o.space.pieces()),
-          o.canUndo,
-          o.canRedo);
-    } finally {
-      o.writing.unlock();
-    }
+    OpenSpace o = open(id);
+    OpenSpace.Seen now = o.seen();
+    Shell shell = now.space().shell();
+    return new SpaceView(
+        id,
+        o.name(),
+        o.project(),
+        now.revision(),
+        now.shellAt(),
+        shell,
+        shell.faces(),
+        Viewpoint.of(shell),
+        Elevations.offered(shell),
+        ShellBodies.colours(shell),
+        List.copyOf(now.space().pieces()),
+        now.canUndo(),
+        now.canRedo());
   }
 
-  private Open open(String id) {
-    Open o = open.get(id);
+  private OpenSpace open(String id) {
+    OpenSpace o = open.get(id);
     return o != null ? o : open.computeIfAbsent(id, this::load);
   }
 
-  private Open load(String id) {
+  private OpenSpace load(String id) {
     SpaceRow row = spaces.findById(id).orElseThrow(() -> new Missing("There is no such space."));
-    Open o = new Open(row);
-    List<Piece> own = pieces.ofSpace(id).stream().map(PieceRow::piece).toList();
-    o.space = new Space(Json.read(row.shell(), Shell.class), own, shapes);
-    o.canUndo = changes.lastDone(id).isPresent();
-    o.canRedo = changes.firstUndone(id).isPresent();
-    return o;
+    return new OpenSpace(row, listeners, from(row));
+  }
+
+  /** What the store has of a space. */
+  private OpenSpace.Past from(SpaceRow row) {
+    List<Ordered> own = new ArrayList<>();
+    pieces.ofSpace(row.id()).forEach(p -> own.add(p.ordered()));
+    own.sort(java.util.Comparator.comparingLong(Ordered::place));
+    Space space = mended(Space.of(row.shell(), own, shapes));
+    OpenSpace.Past past = new OpenSpace.Past(space, row.revision());
+    steps
+        .ofSpace(StepRow.first(row.no()), StepRow.first(row.no() + 1))
+        .forEach(s -> past.add(s.getId(), s.getRevision(), s.getKind(), s.getRequest()));
+    return past;
+  }
+
+  /** What stands on something that is not there stands on nothing. */
+  private static Space mended(Space space) {
+    List<Piece> lost =
+        space.pieces().stream()
+            .filter(p -> !Sound.there(space, p.on()))
+            .map(p -> p.withOn(On.NOTHING).withHeld(false))
+            .toList();
+    return space.with(lost);
+  }
+
+  /** Lets go of spaces that nobody has looked at for a while. */
+  @Scheduled(fixedDelay = 60, initialDelay = 60, timeUnit = TimeUnit.SECONDS)
+  void letGo() {
+    for (String id : List.copyOf(open.keySet())) {
+      open.computeIfPresent(id, (k, o) -> watched.test(k) || !o.letGo(idle) ? o : null);
+    }
+  }
+
+  /** How many spaces are held in memory. */
+  public int held() {
+    return open.size();
   }
 
   // ---- writing
 
   /** Makes edits: all of them, or none. */
   public Changed edit(String id, EditRequest request) {
-    Open o = open(id);
     return write(
-        o,
+        id,
         request.id(),
         request.revision(),
-        () -> {
-          Editor.Outcome out =
-              Editor.apply(
-                  o.space, edits(request), unit(request), () -> UUID.randomUUID().toString());
-          return new Step(out.space(), out.change(), out.said(), out.offers(), out.part(), null);
+        head -> {
+          Editor.Outcome out = apply(head.space(), request);
+          return new OpenSpace.Step(
+              out.space(), out.change(), out.said(), out.offers(), out.part(), null);
         });
   }
 
   /** What edits would lead to; nothing is stored. */
-  public Editor.Outcome trial(String id, EditRequest request) {
-    return Editor.apply(
-        open(id).space, edits(request), unit(request), () -> UUID.randomUUID().toString());
+  public Editor.Outcome trial(Space space, EditRequest request) {
+    return apply(space, request);
   }
 
-  private static List<pied.core.edit.Edit> edits(EditRequest request) {
+  private static Editor.Outcome apply(Space space, EditRequest request) {
     if (request.edits() == null || request.edits().stream().anyMatch(java.util.Objects::isNull)) {
       throw new Refusal("The request has no edits.");
     }
-    return request.edits();
-  }
-
-  private static LengthUnit unit(EditRequest request) {
-    return request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
+    LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
+    return Editor.apply(
+        space, request.edits(), unit, () -> UUID.randomUUID().toString(), Effort.seconds(LONGEST));
   }
 
   public Changed undo(String id, String request) {
-    return back(id, request, ChangeRow.State.UNDONE);
+    return back(id, request, true);
   }
 
   public Changed redo(String id, String request) {
-    return back(id, request, ChangeRow.State.DONE);
+    return back(id, request, false);
   }
 
-  private Changed back(String id, String request, ChangeRow.State becomes) {
-    Open o = open(id);
-    boolean undo = becomes == ChangeRow.State.UNDONE;
+  private Changed back(String id, String request, boolean undo) {
     return write(
-        o,
+        id,
         request,
         null,
-        () -> {
-          Optional<ChangeRow> found = undo ? changes.lastDone(id) : changes.firstUndone(id);
-          ChangeRow row =
-              found.orElseThrow(
-                  () ->
-                      new Refusal(
-                          undo ? "There is nothing to undo." : "There is nothing to redo."));
-          Change change = Json.read(row.pieces(), Change.class);
+        head -> {
+          Long over = undo ? head.lastDone() : head.firstUndone();
+          if (over == null) {
+            throw new Refusal(undo ? "There is nothing to undo." : "There is nothing to redo.");
+          }
+          Change change = head.underWay(over);
+          if (change == null) {
+            change = steps.findById(over).orElseThrow().change();
+          }
           Change way = undo ? change.reversed() : change;
-          row.state(becomes);
-          return new Step(way.apply(o.space), way, List.of(), List.of(), null, row);
+          return new OpenSpace.Step(way.apply(head.space()), way, List.of(), List.of(), null, over);
         });
   }
 
-  /** A step about to be stored; a step through the history names the change it goes over. */
-  private record Step(
-      Space after,
-      Change change,
-      List<String> said,
-      List<Offer> offers,
-      String part,
-      ChangeRow over) {}
-
-  private Changed write(Open o, String request, Long seen, Supplier<Step> how) {
-    if (request != null && (request.isBlank() || request.length() > 64)) {
+  private Changed write(
+      String id, String request, Long seen, Function<OpenSpace.Past, OpenSpace.Step> how) {
+    if (request != null && (request.isBlank() || request.length() > 64 || !Text.whole(request))) {
       throw new Refusal("An id of a request has 1 to 64 letters.");
     }
-    o.writing.lock();
+    NotKept trouble = ledger.trouble();
+    if (trouble != null) {
+      throw new NotKept(trouble.getMessage(), trouble.full(), trouble);
+    }
+    OpenSpace o = entered(id);
+    OpenSpace.Kept kept = null;
     try {
-      if (request != null) {
-        Optional<RequestRow> before = requests.findById(new RequestRow.Key(o.id, request));
-        if (before.isPresent()) {
-          return Json.read(before.get().answer(), Changed.class);
+      OpenSpace.Past head = o.head(() -> from(spaces.findById(id).orElseThrow()));
+      Long before = head.asked(request);
+      if (before != null) {
+        OpenSpace.Kept waits = o.underWay(before);
+        Changed answered =
+            waits != null ? null : steps.findById(before).map(StepRow::answer).orElse(null);
+        if (answered != null) {
+          return answered;
         }
+        kept = waits;
       }
-      if (seen != null && seen != o.revision) {
-        throw new Stale(seen, o.revision);
+      if (kept == null) {
+        if (seen != null && seen != head.revision()) {
+          throw new Stale(seen, head.revision());
+        }
+        kept = o.take(head, request, how.apply(head));
+        ledger.keep(kept);
       }
-      record Done(Space after, Changed answer) {}
-      Done done =
-          transaction.execute(
-              status -> {
-                Step step = how.get();
-                return new Done(step.after(), store(o, request, step));
-              });
-      o.space = done.after();
-      o.revision = done.answer().revision();
-      o.shellAt = done.answer().shell() ? o.revision : o.shellAt;
-      o.canUndo = done.answer().canUndo();
-      o.canRedo = done.answer().canRedo();
-      listeners.forEach(l -> l.accept(o.id, done.answer()));
-      return done.answer();
     } finally {
       o.writing.unlock();
     }
+    return Ledger.await(kept.answer());
   }
 
-  private Changed store(Open o, String request, Step step) {
-    long revision = o.revision + 1;
-    SpaceRow row = spaces.findById(o.id).orElseThrow();
-    row.revision(revision);
-    if (step.change().shell() != null) {
-      row.shell(Json.write(step.after().shell()));
+  /** The space with its lock held: its one writer. */
+  private OpenSpace entered(String id) {
+    while (true) {
+      OpenSpace o = open(id);
+      if (o.writing.getQueueLength() >= QUEUE) {
+        throw new Busy();
+      }
+      try {
+        if (!o.writing.tryLock(PATIENCE, TimeUnit.SECONDS)) {
+          throw new Busy();
+        }
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new Busy();
+      }
+      if (!o.gone()) {
+        return o;
+      }
+      o.writing.unlock(); // it was let go of meanwhile
     }
-    spaces.save(row);
-    int n = 0;
-    for (Piece p : step.change().added()) {
-      pieces.save(new PieceRow(o.id, revision * 100_000 + n++, p));
-    }
-    for (Change.Altered a : step.change().altered()) {
-      PieceRow piece = pieces.findById(new PieceRow.Key(o.id, a.after().id())).orElseThrow();
-      piece.set(a.after());
-      pieces.save(piece);
-    }
-    pieces.deleteAllById(
-        step.change().removed().stream().map(p -> new PieceRow.Key(o.id, p.id())).toList());
-    if (step.over() != null) {
-      changes.save(step.over());
-    } else {
-      changes.dropUndone(o.id);
-      changes.save(new ChangeRow(o.id, revision, Json.write(step.change())));
-    }
-    changes.flush();
-    Changed answer =
-        new Changed(
-            revision,
-            step.change().changed(),
-            step.change().removed().stream().map(Piece::id).toList(),
-            step.said(),
-            step.offers(),
-            step.change().shell() != null,
-            step.part(),
-            changes.lastDone(o.id).isPresent(),
-            changes.firstUndone(o.id).isPresent());
-    if (request != null) {
-      requests.save(new RequestRow(o.id, request, Json.write(answer)));
-    }
-    return answer;
   }
 }

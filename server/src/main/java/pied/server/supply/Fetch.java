@@ -33,7 +33,7 @@ final class Fetch implements Runnable {
   private final String token;
   private final long pause;
   private final Function<byte[], String> take;
-  private final ByteArrayOutputStream here = new ByteArrayOutputStream();
+  private ByteArrayOutputStream here = new ByteArrayOutputStream();
   private volatile State state = State.waiting;
   private volatile String said = "";
   private volatile long received;
@@ -115,6 +115,8 @@ final class Fetch implements Runnable {
     } catch (RuntimeException e) {
       end(State.failed, "It arrived, but could not be taken in.");
       throw e;
+    } finally {
+      here = new ByteArrayOutputStream(0); // it stays listed, without what it brought
     }
   }
 

@@ -30,8 +30,11 @@ class SupplierClient {
       HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).connectTimeout(CONNECT).build();
   private final URI base;
 
-  SupplierClient(@Value("${pied.supplier.url}") URI base) {
-    this.base = base;
+  /**
+   * @param base where it answers; empty for no supplier
+   */
+  SupplierClient(@Value("${pied.supplier.url}") String base) {
+    this.base = base.isBlank() ? null : URI.create(base);
   }
 
   /** It does not answer, or not sensibly. */
@@ -136,6 +139,9 @@ class SupplierClient {
   }
 
   private HttpRequest.Builder request(String path, String token) {
+    if (base == null) {
+      throw new Down("No supplier is set up. Start Pied with --supplier and the address of one.");
+    }
     HttpRequest.Builder r = HttpRequest.newBuilder(base.resolve(path)).timeout(ANSWER);
     return token == null ? r : r.header("Authorization", "Bearer " + token);
   }

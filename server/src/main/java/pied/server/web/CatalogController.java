@@ -83,6 +83,12 @@ class CatalogController {
         own.size());
   }
 
+  /** One article. */
+  @GetMapping("/catalog/{article}")
+  ArticleCard article(@PathVariable String article, @RequestParam(defaultValue = "m") String unit) {
+    return card(shapes.catalog().article(article), LengthUnit.of(unit));
+  }
+
   private static double limit(String typed, LengthUnit u) {
     return typed.isBlank() ? Double.NaN : Amount.typed(typed).metres(u);
   }

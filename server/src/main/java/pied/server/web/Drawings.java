@@ -15,13 +15,14 @@ import pied.core.size.Size;
 /** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
 @Component
 class Drawings {
-  private static final int KEPT = 2000;
+  /** Of the memory there is. */
+  private static final double SHARE = 0.05;
 
   private record Key(String article, Size size, Eye eye) {}
 
   private final Shapes shapes;
   private final long leisure;
-  private final Map<Key, LineDrawing> made = Kept.latest(KEPT);
+  private final Map<Key, LineDrawing> made = Kept.room(SHARE, LineDrawing::bytes);
 
   /**
    * @param leisure seconds until the cards are drawn: start and those who came to work go first;

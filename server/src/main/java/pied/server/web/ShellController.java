@@ -17,6 +17,7 @@ import pied.core.edit.Drafting;
 import pied.core.format.Glb;
 import pied.core.measure.FreePlace;
 import pied.core.space.Shell;
+import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
@@ -25,7 +26,9 @@ import pied.server.api.Answers.DraftRequest;
 import pied.server.api.Answers.ElevationView;
 import pied.server.api.Answers.FloorHeight;
 import pied.server.api.Answers.FreePlaceView;
+import pied.server.api.Answers.PlanView;
 import pied.server.api.Answers.ShellSheet;
+import pied.server.store.OpenSpace;
 import pied.server.store.SpaceStore;
 
 /** What a space is made of, and drawings of it. */
@@ -41,8 +44,9 @@ class ShellController {
 
   /** The plan of the bare room. */
   @GetMapping("/spaces/{id}/plan")
-  ShellPlan plan(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
-    return ShellPlan.of(store.space(id), store.name(id), LengthUnit.of(unit));
+  PlanView plan(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
+    OpenSpace.Seen now = store.seen(id);
+    return new PlanView(now.revision(), ShellPlan.of(now.space(), now.name(), LengthUnit.of(unit)));
   }
 
   /** What one sees looking at a wall, or into the space where it is cut. */
@@ -55,14 +59,16 @@ class ShellController {
       @RequestParam(defaultValue = "m") String unit) {
     LengthUnit u = LengthUnit.of(unit);
     Double where = at == null || at.isBlank() ? null : Amount.typed(at).metres(u);
+    OpenSpace.Seen now = store.seen(id);
     return new ElevationView(
-        elevations.draw(store.space(id), new Elevation.Look(way, wall, where), u));
+        now.revision(), elevations.draw(now.space(), new Elevation.Look(way, wall, where), u));
   }
 
   /** Everything the shell is made of. */
   @GetMapping("/spaces/{id}/shell")
   ShellSheet shellSheet(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
-    return new ShellSheet(ShellList.of(store.space(id), LengthUnit.of(unit)));
+    OpenSpace.Seen now = store.seen(id);
+    return new ShellSheet(now.revision(), ShellList.of(now.space(), LengthUnit.of(unit)));
   }
 
   /** Where the next corner goes of a figure that is being drawn; nothing is stored. */
@@ -72,8 +78,9 @@ class ShellController {
     if (r.question() == null) {
       throw new Refusal("The request has no question.");
     }
-    Shell into = Boolean.TRUE.equals(r.outline()) ? null : store.space(id).shell();
-    return new DraftAnswer(Drafting.next(into, r.question(), unit));
+    OpenSpace.Seen now = store.seen(id);
+    Shell into = Boolean.TRUE.equals(r.outline()) ? null : now.space().shell();
+    return new DraftAnswer(now.revision(), Drafting.next(into, r.question(), unit));
   }
 
   /** How large something may be that is to take the place of a piece, or go into an opening. */
@@ -82,10 +89,12 @@ class ShellController {
       @PathVariable String id,
       @RequestParam(defaultValue = "") String piece,
       @RequestParam(defaultValue = "") String part) {
-    Space space = store.space(id);
+    OpenSpace.Seen now = store.seen(id);
+    Space space = now.space();
     FreePlace f =
         piece.isEmpty() ? FreePlace.of(space, part) : FreePlace.of(space, space.piece(piece));
-    return new FreePlaceView(known(f.width()), known(f.depth()), known(f.height()), f.words());
+    return new FreePlaceView(
+        now.revision(), known(f.width()), known(f.depth()), known(f.height()), f.words());
   }
 
   private static Double known(double v) {
@@ -95,13 +104,15 @@ class ShellController {
   /** Height of the floor at a point of the plan, for walking over it. */
   @GetMapping("/spaces/{id}/floor")
   FloorHeight floor(@PathVariable String id, @RequestParam double x, @RequestParam double z) {
-    double y = store.space(id).shell().floorAt(new Spot(x, z));
-    return new FloorHeight(Double.isNaN(y) ? null : y);
+    OpenSpace.Seen now = store.seen(id);
+    double y = now.space().shell().floorAt(new Spot(x, z));
+    return new FloorHeight(now.revision(), Double.isNaN(y) ? null : y);
   }
 
   /** The bare room as a model: a node for the floor, the ceiling, every wall, door and window. */
   @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
   byte[] shell(@PathVariable String id) {
-    return Glb.write(store.space(id).shellBodies(), store.view(id).colours());
+    Space space = store.space(id);
+    return Glb.write(space.shellBodies(), ShellBodies.colours(space.shell()));
   }
 }

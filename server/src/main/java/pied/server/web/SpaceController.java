@@ -3,6 +3,7 @@ package pied.server.web;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 import pied.core.caption.Caption;
 import pied.core.caption.PartCaption;
 import pied.core.caption.Phrase;
+import pied.core.catalog.Finish;
 import pied.core.check.Snag;
 import pied.core.drawing.ShellPlan;
 import pied.core.edit.Change;
@@ -23,14 +25,18 @@ import pied.core.edit.Editor;
 import pied.core.measure.Reach;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.space.Ordered;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
+import pied.server.api.Answers.ArticleFinishes;
+import pied.server.api.Answers.CaptionRequest;
 import pied.server.api.Answers.CaptionView;
 import pied.server.api.Answers.Changed;
 import pied.server.api.Answers.EditRequest;
 import pied.server.api.Answers.NewProject;
 import pied.server.api.Answers.NewSpace;
 import pied.server.api.Answers.ProjectView;
+import pied.server.api.Answers.ReachAnswer;
 import pied.server.api.Answers.ReachView;
 import pied.server.api.Answers.Schedule;
 import pied.server.api.Answers.ScheduleRow;
@@ -39,6 +45,7 @@ import pied.server.api.Answers.SpaceName;
 import pied.server.api.Answers.SpaceView;
 import pied.server.api.Answers.StepRequest;
 import pied.server.api.Answers.Trial;
+import pied.server.store.OpenSpace;
 import pied.server.store.SpaceStore;
 
 /** Projects and spaces over HTTP. */
@@ -83,12 +90,14 @@ class SpaceController {
   /** What edits would lead to, without making them: for showing a piece while it is placed. */
   @PostMapping("/spaces/{id}/trial")
   Trial trial(@PathVariable String id, @RequestBody EditRequest request) {
-    Editor.Outcome out = store.trial(id, request);
+    OpenSpace.Seen now = store.seen(id);
+    Editor.Outcome out = store.trial(now.space(), request);
     LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
     // in hand is what was put in, or else the first piece named; the rest goes along with it
     Piece hand =
         out.change().added().stream()
             .findFirst()
+            .map(Ordered::piece)
             .or(() -> out.change().altered().stream().map(Change.Altered::after).findFirst())
             .orElse(null);
     boolean rebuilt = out.change().shell() != null;
@@ -99,14 +108,15 @@ class SpaceController {
     List<Phrase> caption =
         rebuilt && out.part() != null
             ? PartCaption.of(out.space(), out.part(), unit)
-            : Caption.of(out.space(), store.name(id), ids, unit);
+            : Caption.of(out.space(), now.name(), ids, unit);
     return new Trial(
+        now.revision(),
         out.change().changed(),
-        out.change().removed().stream().map(Piece::id).toList(),
+        out.change().gone(),
         out.said(),
         hand == null ? List.of() : reach(out.space(), hand, unit),
         caption,
-        rebuilt ? ShellPlan.of(out.space(), store.name(id), unit) : null,
+        rebuilt ? ShellPlan.of(out.space(), now.name(), unit) : null,
         out.part());
   }
 
@@ -121,12 +131,13 @@ class SpaceController {
   }
 
   @GetMapping("/spaces/{id}/pieces/{piece}/reach")
-  List<ReachView> reach(
+  ReachAnswer reach(
       @PathVariable String id,
       @PathVariable String piece,
       @RequestParam(defaultValue = "m") String unit) {
-    Space space = store.space(id);
-    return reach(space, space.piece(piece), LengthUnit.of(unit));
+    OpenSpace.Seen now = store.seen(id);
+    Space space = now.space();
+    return new ReachAnswer(now.revision(), reach(space, space.piece(piece), LengthUnit.of(unit)));
   }
 
   private static List<ReachView> reach(Space space, Piece piece, LengthUnit u) {
@@ -148,10 +159,10 @@ class SpaceController {
   @GetMapping("/spaces/{id}/schedule")
   Schedule schedule(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
     LengthUnit u = LengthUnit.of(unit);
-    SpaceView view = store.view(id);
-    Space space = store.space(id);
+    OpenSpace.Seen now = store.seen(id);
+    Space space = now.space();
     List<ScheduleRow> rows =
-        view.pieces().stream()
+        space.pieces().stream()
             .map(
                 p ->
                     new ScheduleRow(
@@ -163,7 +174,7 @@ class SpaceController {
                         p.on().kind() == On.Kind.piece ? p.on().id() : ""))
             .sorted(Comparator.comparing(r -> inOrder(r.name())))
             .toList();
-    return new Schedule(view.revision(), rows);
+    return new Schedule(now.revision(), rows);
   }
 
   /** Names sort by their numbers: "Stool 2" before "Stool 10". */
@@ -173,22 +184,45 @@ class SpaceController {
         .replaceAll(m -> String.format("%9s", m.group()));
   }
 
-  @GetMapping("/spaces/{id}/snags")
-  Snags snags(@PathVariable String id) {
-    return new Snags(Snag.of(store.space(id)));
+  /** How the finish parts of everything in a space look unless changed. */
+  @GetMapping("/spaces/{id}/finishes")
+  ArticleFinishes finishes(@PathVariable String id) {
+    OpenSpace.Seen now = store.seen(id);
+    Map<String, Map<String, Finish>> all = new TreeMap<>();
+    for (Piece p : now.space().pieces()) {
+      all.computeIfAbsent(p.article(), a -> now.space().article(p).finishes());
+    }
+    return new ArticleFinishes(now.revision(), all);
   }
 
+  @GetMapping("/spaces/{id}/snags")
+  Snags snags(@PathVariable String id) {
+    OpenSpace.Seen now = store.seen(id);
+    return new Snags(now.revision(), Snag.of(now.space()));
+  }
+
+  /** The caption of a few pieces, of a part of the shell, or of the space. */
   @GetMapping("/spaces/{id}/caption")
   CaptionView caption(
       @PathVariable String id,
       @RequestParam(defaultValue = "") List<String> pieces,
       @RequestParam(defaultValue = "") String part,
       @RequestParam(defaultValue = "m") String unit) {
-    LengthUnit u = LengthUnit.of(unit);
+    return caption(id, new CaptionRequest(pieces, part, unit));
+  }
+
+  /** The same for any number of pieces, which an address has no room for. */
+  @PostMapping("/spaces/{id}/caption")
+  CaptionView caption(@PathVariable String id, @RequestBody CaptionRequest r) {
+    LengthUnit u = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    OpenSpace.Seen now = store.seen(id);
+    List<String> pieces = r.pieces() == null ? List.of() : r.pieces();
+    boolean ofPart = r.part() != null && !r.part().isEmpty();
     return new CaptionView(
-        part.isEmpty()
-            ? Caption.of(store.space(id), store.name(id), pieces, u)
-            : PartCaption.of(store.space(id), part, u));
+        now.revision(),
+        ofPart
+            ? PartCaption.of(now.space(), r.part(), u)
+            : Caption.of(now.space(), now.name(), pieces, u));
   }
 
   @GetMapping(value = "/status", produces = MediaType.APPLICATION_JSON_VALUE)

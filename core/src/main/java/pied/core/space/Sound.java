@@ -1,0 +1,135 @@
+package pied.core.space;
+
+import java.util.Collection;
+import java.util.Set;
+import java.util.regex.Pattern;
+import pied.core.Refusal;
+import pied.core.Text;
+import pied.core.catalog.Article;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+
+/**
+ * The last look at what is about to be kept: whatever was asked for, and whichever way it came, a
+ * piece that is stored has a place, a size, a name and a carrier that make sense.
+ */
+public final class Sound {
+  /**
+   * Farthest from the middle of the plan anything may be, metres: ten times the largest outline. A
+   * piece that is lost beyond the walls is still found; numbers stay exact to a nanometre.
+   */
+  public static final double FARTHEST = 1000;
+
+  /** Sights come from no farther, metres. */
+  private static final double FARTHEST_EYE = 10_000;
+
+  private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9._-]{0,63}");
+  private static final Set<String> SHELL =
+      Set.of(ShellBodies.FLOOR, ShellBodies.CEILING, ShellBodies.AUDITORIUM);
+
+  private Sound() {}
+
+  /**
+   * An id for a new piece: letters, digits, dots, dashes and underscores, and none that a part of a
+   * shell has.
+   *
+   * @throws Refusal if it is none
+   */
+  public static String id(String id) {
+    if (id == null || !ID.matcher(id).matches() || SHELL.contains(id)) {
+      throw new Refusal(
+          "An id for a piece has 1 to 64 letters, digits, dots, dashes or underscores, and is not"
+              + " that of a part of the shell.");
+    }
+    return id;
+  }
+
+  /**
+   * The direction of a line of sight.
+   *
+   * @throws Refusal if it points nowhere, or comes from out of all measure
+   */
+  public static Vec sight(Vec from, Vec along) {
+    boolean ok =
+        from != null
+            && along != null
+            && from.finite()
+            && along.finite()
+            && from.length() <= FARTHEST_EYE
+            && along.length() > 1e-9
+            && along.length() < 1e9;
+    if (!ok) {
+      throw new Refusal("The line of sight points nowhere.");
+    }
+    return along.unit();
+  }
+
+  /** Whether a point is where things may be. */
+  public static boolean near(Vec p) {
+    return p.finite()
+        && Math.abs(p.x()) <= FARTHEST
+        && Math.abs(p.y()) <= FARTHEST
+        && Math.abs(p.z()) <= FARTHEST;
+  }
+
+  /**
+   * A place for something.
+   *
+   * @throws Refusal if it is out of all measure
+   */
+  public static Vec place(String name, Vec at) {
+    if (!near(at)) {
+      throw new Refusal(
+          name + " would be more than " + (int) FARTHEST + " m away; that is too far.");
+    }
+    return at;
+  }
+
+  /**
+   * Looks at pieces as they are in a space.
+   *
+   * @throws Refusal if one of them cannot be kept; it says which and why
+   */
+  public static void pieces(Space space, Collection<Piece> changed) {
+    changed.forEach(p -> piece(space, p));
+  }
+
+  private static void piece(Space space, Piece p) {
+    id(p.id());
+    Text.name("A piece", p.name());
+    place(p.name(), p.at());
+    Size s = p.size();
+    for (double v : new double[] {s.width(), s.depth(), s.height()}) {
+      if (!(v > 0 && v <= Size.MOST)) {
+        throw new Refusal(p.name() + " would have no size it can have.");
+      }
+    }
+    boolean turned = p.turn() >= 0 && p.turn() < 360;
+    boolean leans = Math.abs(p.lean().by()) <= 180 && Double.isFinite(p.lean().toward());
+    if (!turned || !leans) {
+      throw new Refusal(p.name() + " would be turned by no angle there is.");
+    }
+    Article article = space.article(p);
+    p.finishes().forEach((part, colour) -> article.finish(part, colour));
+    if (!there(space, p.on()) || p.id().equals(p.on().id())) {
+      throw new Refusal(p.name() + " would be carried by something that is not there.");
+    }
+  }
+
+  /** Whether what is to carry something is there. */
+  public static boolean there(Space space, On on) {
+    Shell shell = space.shell();
+    return switch (on.kind()) {
+      case floor, ceiling, nothing -> true;
+      case piece -> space.has(on.id());
+      case wall -> shell.wall(on.id()) != null;
+      case platform ->
+          shell.platforms().stream().anyMatch(x -> x.id().equals(on.id()))
+              || shell.flights().stream().anyMatch(x -> x.id().equals(on.id()));
+      case bar -> shell.bars().stream().anyMatch(x -> x.id().equals(on.id()));
+      case opening -> shell.opening(on.id()) != null;
+    };
+  }
+}

@@ -1,0 +1,67 @@
+package pied.server.store;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.function.BooleanSupplier;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
+import org.h2.mvstore.MVStore;
+import org.h2.mvstore.RandomAccessStore;
+
+/**
+ * Packs the store's file while it is open, a little at a time: what is alive in pieces of the file
+ * that are mostly dead is written anew, and pieces at the end move into the gaps, so that the file
+ * can be cut short. H2 does so itself only for what is older than 45 s and not to the end.
+ */
+final class Packing {
+  /** Written in one go, bytes: so much is through in a few milliseconds. */
+  private static final int STEP = 256 << 10;
+
+  /** Full enough, percent. */
+  private static final int FULL = 90;
+
+  /** So many steps at the most; a file that is not done then is gone on with later. */
+  private static final int MOST = 20_000;
+
+  private Packing() {}
+
+  /**
+   * Packs a store as far as it goes.
+   *
+   * @param goOn asked between the steps, which are short
+   * @return how many steps it took
+   */
+  static int pack(Connection c, BooleanSupplier goOn) throws SQLException {
+    SessionLocal session = (SessionLocal) c.unwrap(JdbcConnection.class).getSession();
+    MVStore store = session.getDatabase().getStore().getMvStore();
+    if (!(store.getFileStore() instanceof RandomAccessStore file)) {
+      return 0; // in memory
+    }
+    int usual = store.getRetentionTime();
+    int steps = 0;
+    // every step is forced onto the disk before the next, so nothing is overwritten that a power
+    // cut would make us need again
+    store.setRetentionTime(0);
+    try {
+      while (steps < MOST && goOn.getAsBoolean() && step(store, file)) {
+        steps++;
+      }
+    } finally {
+      store.setRetentionTime(usual);
+    }
+    return steps;
+  }
+
+  private static boolean step(MVStore store, RandomAccessStore file) {
+    store.commit();
+    file.sync();
+    long before = file.size();
+    boolean rewritten = store.compact(FULL, STEP);
+    file.sync();
+    if (!rewritten || file.getFillRate() < FULL / 2) {
+      file.compactMoveChunks(FULL, STEP, store);
+      file.sync();
+    }
+    return rewritten || file.size() < before;
+  }
+}

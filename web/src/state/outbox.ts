@@ -1,0 +1,115 @@
+import { api, Refused, type EditDraft } from "../api/client";
+import type { Changed } from "../api/types.gen";
+
+/** Something done that the server is to keep: edits, or a step through the history. */
+export type Letter = { id: string; unit: string } & (
+  { edits: EditDraft[]; step?: undefined } | { step: "undo" | "redo"; edits?: undefined }
+);
+
+/**
+ * How what was done stands. "stuck": the server cannot keep it at present and says why; it goes out by
+ * itself as soon as it can.
+ */
+export type Saved = "saved" | "saving" | "waiting" | "stuck";
+
+type Waiting = { letter: Letter; done: (changed: Changed) => void; failed: (e: Error) => void };
+
+/** An error of the server's own is tried so often; what only waits is tried until it is through. */
+const TRIES = 3;
+const KEPT = "pied.outbox.";
+
+const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+/** The server is there, but cannot keep anything, or not yet. */
+const comesAgain = (e: unknown) => e instanceof Refused && (e.status === 503 || e.status === 507);
+
+/**
+ * What was done in a space and has not been acknowledged. It goes out one after the other, in order,
+ * each until it is through: a letter with an id is done once however often it is sent. It survives
+ * that the page is loaded anew. Nothing is said to be saved while anything waits here.
+ */
+export class Outbox {
+  private readonly waiting: Waiting[] = [];
+  private running = false;
+  private over = false;
+
+  constructor(
+    private readonly space: string,
+    private readonly tell: (saved: Saved, trouble: string) => void,
+  ) {}
+
+  /** What was under way when the page was left. */
+  left(): Letter[] {
+    try {
+      return JSON.parse(sessionStorage.getItem(KEPT + this.space) ?? "[]") as Letter[];
+    } catch {
+      return [];
+    }
+  }
+
+  /** Sends it after all that waits; the answer, or a refusal. */
+  send(letter: Letter): Promise<Changed> {
+    return new Promise((done, failed) => {
+      this.waiting.push({ letter, done, failed });
+      this.keep();
+      if (!this.running) void this.run();
+    });
+  }
+
+  empty(): boolean {
+    return this.waiting.length === 0;
+  }
+
+  /** The space was left; what waits is still sent. */
+  close() {
+    this.over = true;
+  }
+
+  private keep() {
+    const letters = this.waiting.map((w) => w.letter);
+    if (letters.length > 0) sessionStorage.setItem(KEPT + this.space, JSON.stringify(letters));
+    else sessionStorage.removeItem(KEPT + this.space);
+  }
+
+  private say(saved: Saved, trouble = "") {
+    if (!this.over) this.tell(saved, trouble);
+  }
+
+  private async run() {
+    this.running = true;
+    while (this.waiting.length > 0) {
+      const { letter, done, failed } = this.waiting[0];
+      this.say("saving");
+      try {
+        const changed = await this.through(letter);
+        this.shift();
+        done(changed);
+      } catch (e) {
+        this.shift();
+        failed(e as Error);
+      }
+    }
+    this.running = false;
+    this.say("saved");
+  }
+
+  private shift() {
+    this.waiting.shift();
+    this.keep();
+  }
+
+  private async through(letter: Letter): Promise<Changed> {
+    for (let pause = 300, tries = 1; ; pause = Math.min(5000, pause * 2)) {
+      try {
+        return letter.edits
+          ? await api.edit(this.space, { id: letter.id, unit: letter.unit, edits: letter.edits })
+          : await api[letter.step](this.space, letter.id);
+      } catch (e) {
+        if (comesAgain(e)) this.say("stuck", (e as Error).message);
+        else if (!(e instanceof Refused)) this.say("waiting");
+        else if (e.status < 500 || tries++ === TRIES) throw e;
+        await wait(pause);
+      }
+    }
+  }
+}
