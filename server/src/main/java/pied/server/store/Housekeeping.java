@@ -41,24 +41,27 @@ class Housekeeping {
   /** Rows let go of in one go. */
   private static final int AT_ONCE = 500;
 
-  /** Nothing written for so long is quiet, ms. */
-  private static final long QUIET = 20_000;
-
   private final Ledger ledger;
   private final Rows.Steps steps;
   private final DataSource source;
   private final DataFolder folder;
   private final boolean file;
+  private final long quiet;
   private long copied = -1;
   private long packed = -1;
   private LocalDate pruned;
 
+  /**
+   * @param quiet nothing written for so long is quiet, seconds
+   */
   Housekeeping(
       Ledger ledger,
       Rows.Steps steps,
       DataSource source,
       @Value("${pied.data}") String folder,
-      @Value("${spring.datasource.url}") String url) {
+      @Value("${spring.datasource.url}") String url,
+      @Value("${pied.quiet:20}") long quiet) {
+    this.quiet = 1000 * quiet;
     this.ledger = ledger;
     this.steps = steps;
     this.source = source;
@@ -73,9 +76,12 @@ class Housekeeping {
     }
   }
 
-  @Scheduled(fixedDelay = 60, initialDelay = 90, timeUnit = TimeUnit.SECONDS)
+  @Scheduled(
+      fixedDelayString = "${pied.tidy:30}",
+      initialDelayString = "${pied.tidy:30}",
+      timeUnit = TimeUnit.SECONDS)
   void tidy() {
-    if (!file || ledger.trouble() != null || ledger.quiet() < QUIET) {
+    if (!file || ledger.trouble() != null || ledger.quiet() < quiet) {
       return;
     }
     try {
