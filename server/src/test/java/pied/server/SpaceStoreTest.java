@@ -29,8 +29,8 @@ import pied.server.api.Answers.EditRequest;
 import pied.server.store.SpaceStore;
 
 @SpringBootTest(
-    webEnvironment = SpringBootTest.WebEnvironment.MOCK,
-    properties = "spring.datasource.url=jdbc:h2:mem:pied")
+    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+    properties = "spring.datasource.url=jdbc:h2:mem:live")
 class SpaceStoreTest {
   @Autowired private SpaceStore store;
   private String room;
@@ -116,6 +116,58 @@ class SpaceStoreTest {
     Changed once = store.undo(room, "u");
     assertThat(store.undo(room, "u")).isEqualTo(once);
     assertThat(pieces()).hasSize(1);
+  }
+
+  @Test
+  void whatWasRemovedComesBackAtItsPlaceInTheOrder() {
+    for (int i = 0; i < 6; i++) {
+      edit(null, put("s" + i, 0.6 + 0.8 * i, 1));
+    }
+    List<Piece> before = pieces();
+    edit(null, new Edit.Remove(List.of("s1", "s4")));
+    edit(null, put("late", 3, 3));
+    store.undo(room, null);
+    store.undo(room, null);
+    assertThat(pieces()).isEqualTo(before);
+    store.redo(room, null);
+    store.redo(room, null);
+    assertThat(pieces()).extracting(Piece::id).containsExactly("s0", "s2", "s3", "s5", "late");
+  }
+
+  @Test
+  void whatChangesNothingIsNoStepAndLeavesRedoAsItIs() {
+    edit(null, put("a", 1, 1));
+    edit(null, new Edit.Turn(List.of("a"), Amount.of(30), null));
+    Changed undone = store.undo(room, null);
+    Changed same = edit("same", new Edit.Turn(List.of("a"), Amount.of(0), null));
+    assertThat(same.revision()).isEqualTo(undone.revision());
+    assertThat(same.changed()).isEmpty();
+    assertThat(same.canRedo()).isTrue();
+    // asked again after all, it is still what was answered, and does nothing
+    store.redo(room, null);
+    assertThat(edit("same", new Edit.Turn(List.of("a"), Amount.of(0), null))).isEqualTo(same);
+    assertThat(store.space(room).piece("a").turn()).isEqualTo(30);
+  }
+
+  @Test
+  void thoseWhoWriteAtOnceComeOneAfterTheOther() throws Exception {
+    edit(null, put("a", 3, 2));
+    List<Changed> heard = java.util.Collections.synchronizedList(new ArrayList<>());
+    store.listen(
+        (space, changed) -> {
+          if (space.equals(room)) {
+            heard.add(changed);
+          }
+        });
+    var threads = java.util.concurrent.Executors.newFixedThreadPool(8);
+    for (int i = 0; i < 80; i++) {
+      threads.execute(() -> edit(null, new Edit.Turn(List.of("a"), null, Amount.of(3))));
+    }
+    threads.shutdown();
+    assertThat(threads.awaitTermination(60, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
+    assertThat(heard).extracting(Changed::revision).isSorted().doesNotHaveDuplicates().hasSize(80);
+    assertThat(store.space(room).piece("a").turn())
+        .isCloseTo(240, org.assertj.core.api.Assertions.within(1e-9));
   }
 
   @Test

@@ -246,6 +246,11 @@ public class SpaceStore {
   /** Lets go of spaces that nobody has looked at for a while. */
   @Scheduled(fixedDelay = 60, initialDelay = 60, timeUnit = TimeUnit.SECONDS)
   void letGo() {
+    letGo(idle);
+  }
+
+  /** Of those not used for so many seconds. */
+  void letGo(long idle) {
     for (String id : List.copyOf(open.keySet())) {
       open.computeIfPresent(id, (k, o) -> watched.test(k) || !o.letGo(idle) ? o : null);
     }
