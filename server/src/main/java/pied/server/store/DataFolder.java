@@ -3,11 +3,15 @@ package pied.server.store;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
@@ -30,7 +34,7 @@ import java.util.zip.ZipInputStream;
  *
  * <pre>
  * pied.mv.db       the store
- * opened           whether there has ever been one
+ * opened           that there is one; "opening" while the first start has not got so far
  * copies/DATE.zip  a good copy of a day
  * work/            what is in passing; emptied at every start
  * </pre>
@@ -52,12 +56,15 @@ public final class DataFolder {
   /** Files up to this are read through before they are used, bytes. */
   private static final long READ_THROUGH = 64L << 20;
 
-  /** H2: the file is open elsewhere. */
-  private static final int OPEN_ELSEWHERE = 90020;
+  /** H2: it would have to be written. */
+  private static final int READ_ONLY = 90097;
+
+  static final String QUIETLY = ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0";
 
   static final String STORE = "pied.mv.db";
   private static final String COPIES = "copies";
   private static final String OPENED = "opened";
+  private static final String OPENING = "opening";
 
   private final Path folder;
 
@@ -93,6 +100,7 @@ public final class DataFolder {
     try {
       Files.createDirectories(folder);
       own(folder, FOLDER);
+      free();
       empty(work());
       Files.createDirectories(work());
       own(work(), FOLDER);
@@ -121,6 +129,7 @@ public final class DataFolder {
         if (!Files.exists(mark)) {
           Files.writeString(mark, LocalDate.now() + "\n");
         }
+        Files.deleteIfExists(folder.resolve(OPENING));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -145,10 +154,36 @@ public final class DataFolder {
     }
   }
 
+  /** Nothing is touched while another Pied is at work here. */
+  private void free() throws IOException {
+    if (!Files.exists(store())) {
+      return;
+    }
+    boolean free;
+    try (FileChannel c = FileChannel.open(store(), StandardOpenOption.WRITE);
+        FileLock lock = c.tryLock()) {
+      free = lock != null;
+    } catch (OverlappingFileLockException e) {
+      free = false;
+    }
+    if (!free) {
+      throw new Unusable(
+          "Pied is running already with the data folder "
+              + folder
+              + ". Use that one, or choose another folder with --data.");
+    }
+  }
+
   // ---- is it whole
 
   private void look() throws IOException {
     boolean was = Files.exists(folder.resolve(OPENED));
+    Path opening = folder.resolve(OPENING);
+    if (Files.exists(opening)) { // the very first start was interrupted: nothing was kept yet
+      Files.deleteIfExists(store());
+    } else if (!was && !Files.exists(store())) {
+      Files.createFile(opening);
+    }
     if (!Files.exists(store())) {
       if (was) {
         throw damaged("is missing");
@@ -156,25 +191,29 @@ public final class DataFolder {
       return;
     }
     if (Files.size(store()) == 0) {
-      if (was) {
-        throw damaged("is empty");
-      }
-      Files.delete(store()); // it was interrupted before anything could be kept in it
-      return;
+      throw damaged("is empty");
     }
     if (!begins(store())) {
       throw damaged("is damaged: it does not begin as it should");
     }
+    boolean small = Files.size(store()) <= READ_THROUGH;
+    // what H2 cannot make sense of it takes for empty and writes over: it is shown a copy, or only
+    // lets it read
+    Path shown = small ? work().resolve("looked-at.mv.db") : store();
     try {
-      read(url(store(), ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0"), Files.size(store()) <= READ_THROUGH);
+      if (small) {
+        Files.copy(store(), shown);
+      }
+      read(url(shown, QUIETLY + (small ? "" : ";ACCESS_MODE_DATA=r")), small);
     } catch (SQLException e) {
-      if (e.getErrorCode() == OPEN_ELSEWHERE) {
-        throw new Unusable(
-            "Pied is running already with the data folder "
-                + folder
-                + ". Use that one, or choose another folder with --data.");
+      if (e.getErrorCode() == READ_ONLY) {
+        return; // it was killed and has something to undo first
       }
       throw damaged("is damaged: parts of it cannot be read");
+    } finally {
+      if (small) {
+        Files.deleteIfExists(shown);
+      }
     }
   }
 
@@ -202,6 +241,9 @@ public final class DataFolder {
         while (r.next()) {
           tables.add(r.getString(1));
         }
+      }
+      if (!tables.contains("SPACE")) {
+        throw new SQLException("There is nothing in it");
       }
       long pieces = 0;
       s.setFetchSize(1000);

@@ -1,5 +1,6 @@
 package pied.server.store;
 
+import jakarta.annotation.PostConstruct;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -18,8 +19,6 @@ import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
@@ -69,7 +68,8 @@ class Housekeeping {
     file = url.startsWith("jdbc:h2:file:");
   }
 
-  @EventListener(ApplicationReadyEvent.class)
+  /** Before anybody is answered. */
+  @PostConstruct
   void opened() {
     if (file) {
       folder.opened();
@@ -152,8 +152,7 @@ class Housekeeping {
     }
     Path unpacked = DataFolder.unpack(part, folder.work());
     try {
-      DataFolder.read(
-          DataFolder.url(unpacked, ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0;ACCESS_MODE_DATA=r"), true);
+      DataFolder.read(DataFolder.url(unpacked, DataFolder.QUIETLY), true);
       Files.move(part, copy, StandardCopyOption.ATOMIC_MOVE);
       copied = forced;
     } finally {

@@ -1,12 +1,9 @@
 package pied.server.store;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -27,6 +24,8 @@ public final class FaultyFiles extends FilePathWrapper {
   static volatile long written;
   static volatile int forced;
   private static byte[] safe = new byte[0];
+  private static Random watching;
+  private static final List<byte[]> seen = new ArrayList<>();
   private static final List<Write> since = new ArrayList<>();
 
   /** Makes it known to H2, empty. */
@@ -61,6 +60,21 @@ public final class FaultyFiles extends FilePathWrapper {
   private static synchronized void wrote(long at, byte[] bytes) {
     written += bytes.length;
     since.add(new Write(at, bytes));
+    if (watching != null && seen.size() < 60) {
+      seen.add(afterPowerCut(watching));
+    }
+  }
+
+  /** Notes what a power cut would leave after each of the next writes. */
+  static synchronized void watch(Random r) {
+    watching = r;
+    seen.clear();
+  }
+
+  /** What was noted; nothing is from now on. */
+  static synchronized List<byte[]> seen() {
+    watching = null;
+    return List.copyOf(seen);
   }
 
   private static synchronized void force() {
@@ -139,11 +153,5 @@ public final class FaultyFiles extends FilePathWrapper {
     protected void implCloseChannel() throws IOException {
       own.close();
     }
-  }
-
-  static byte[] read(Path p) throws IOException {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    Files.copy(p, out);
-    return out.toByteArray();
   }
 }

@@ -56,6 +56,7 @@ class LedgerTest {
   @Autowired private Ledger ledger;
   @Autowired private LedgerHealth health;
   @Autowired private EntityManagerFactory entities;
+  @Autowired private javax.sql.DataSource source;
   private String room;
 
   @BeforeEach
@@ -166,6 +167,32 @@ class LedgerTest {
       Files.write(file, disk);
       assertThat(turns(file)).as("after cut " + cut).containsAllEntriesOf(acknowledged);
     }
+  }
+
+  @Test
+  void aPowerCutWhilePackingLosesNothingAndTheFileIsSmallAfterwards(@TempDir Path cuts)
+      throws Exception {
+    for (int i = 0; i < 150; i++) {
+      turn("p" + i);
+    }
+    Map<String, Double> acknowledged = Map.of("s3", store.space(room).piece("s3").turn());
+    long before = Files.size(folder.resolve("pied.mv.db"));
+    FaultyFiles.watch(new Random(5));
+    int steps;
+    try (Connection c = source.getConnection()) {
+      steps = Packing.pack(c, () -> true);
+    }
+    List<byte[]> disks = FaultyFiles.seen();
+    assertThat(steps).isPositive();
+    assertThat(disks).hasSizeGreaterThan(2);
+    for (int i = 0; i < disks.size(); i++) {
+      Path file = cuts.resolve("cut" + i + ".mv.db");
+      Files.write(file, disks.get(i));
+      assertThat(turns(file)).as("cut " + i).containsAllEntriesOf(acknowledged);
+      Files.delete(file);
+    }
+    assertThat(Files.size(folder.resolve("pied.mv.db"))).isLessThan(before / 4);
+    turn("after");
   }
 
   private Map<String, Double> turns(Path file) throws Exception {
