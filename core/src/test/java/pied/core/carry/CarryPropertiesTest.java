@@ -9,6 +9,7 @@ import java.util.Random;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.LongRange;
 import net.jqwik.api.statistics.Statistics;
 import pied.core.Rooms;
@@ -24,6 +25,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Spot;
 
 /** What holds after any put-down, in rooms furnished at random. */
+@Tag("thorough")
 class CarryPropertiesTest {
   private static final List<String> ARTICLES =
       List.of(

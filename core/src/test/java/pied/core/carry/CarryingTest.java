@@ -356,6 +356,32 @@ class CarryingTest {
   // ---- onto a face
 
   @Test
+  void laidAgainstABarItIsCarriedByTheBar() {
+    Rooms stage = Rooms.stage();
+    stage.json("{'do':'bar','at':{'x':0,'z':-2},'trim':'1.2'}");
+    stage.json("{'do':'place','article':'stool','piece':'s','at':{'x':3,'z':-3}}");
+    Asked q = carry("s").look(new Vec(0, 1.2, 2), new Vec(0, 1.2, -2));
+    q.against = Side.back;
+    Answer a = Carrying.answer(stage.space, q.asked(), LengthUnit.M);
+    assertThat(a.on().kind()).isEqualTo(On.Kind.bar);
+    Rooms after = stage;
+    after.apply(new pied.core.edit.Edit.PutDown(q.asked(), null));
+    assertThat(after.space.nameOf(after.piece("s").on())).isEqualTo("the bar 1");
+    // the bar taken away, it is carried by nothing, and can be moved like anything
+    after.json("{'do':'removeParts','parts':['bar:bar 1']}");
+    after.json("{'do':'moveBy','pieces':['s'],'by':{'x':0.1}}");
+    assertThat(after.piece("s").on().kind()).isNotEqualTo(On.Kind.bar);
+  }
+
+  @Test
+  void aNumberOutOfAllMeasureIsRefusedInTheHand() {
+    room.put("s", "stool", 2, 2);
+    Answer a = answer(carry("s").to(3, 2).typed("underside", "99999999999"));
+    assertThat(a.refused()).contains("too far");
+    assertThat(lead(a).at()).isEqualTo(room.piece("s").at());
+  }
+
+  @Test
   void aCushionLeansAgainstABackAtItsAngle() {
     room.put("b", "banquette", 3, 0.35);
     room.put("c", "cushion", 1, 3);

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -19,6 +20,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.MeshTree;
 import pied.core.solid.Vec;
 
+@Tag("thorough")
 class ArticlesTest {
   private static final Catalog CATALOG = Catalog.shipped();
 

@@ -180,4 +180,40 @@ class TogetherTest {
     room.json(String.format(java.util.Locale.ROOT, by, edge + 0.2 * w));
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.unstable);
   }
+
+  @Test
+  void ontoACrowdedFloorEachFindsAPlaceNotFarAway() {
+    for (int i = 0; i < 30; i++) {
+      room.put("t" + i, "stool", 0.6 + 0.45 * (i % 6), 0.4 + 0.45 * (i / 6));
+    }
+    room.put("a", "stool", 4.5, 3);
+    room.apply(
+        new Edit.MoveBy(
+            List.of("a"), new Edit.Place3(Amount.of(-2.8), Amount.of(0.9), Amount.of(-1.9))));
+    Piece high = room.piece("a");
+    room.json("{'do':'settleOnto','pieces':['a']}");
+    Piece down = room.piece("a");
+    assertThat(down.on()).isEqualTo(On.FLOOR);
+    assertThat(down.at().y()).isZero();
+    assertThat(Math.hypot(down.at().x() - high.at().x(), down.at().z() - high.at().z()))
+        .isLessThan(2);
+    assertThat(pied.core.check.Snag.of(room.space)).isEmpty();
+  }
+
+  @Test
+  void whatTakesTooLongIsRefusedAndNothingIsChanged() throws InterruptedException {
+    room.put("a", "stool", 4.5, 3);
+    pied.core.Effort none = pied.core.Effort.seconds(0);
+    Thread.sleep(2);
+    assertThatThrownBy(
+            () ->
+                Editor.apply(
+                    room.space,
+                    List.of(new Edit.Settle(List.of("a"))),
+                    pied.core.units.LengthUnit.M,
+                    () -> "x",
+                    none))
+        .hasMessageContaining("longer than 0 seconds")
+        .hasMessageContaining("Nothing was changed");
+  }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -24,6 +25,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 
 /** What is told of a model from its form and its name, and what is made of it. */
+@Tag("thorough")
 class ArrivalTest {
   private static final Catalog CATALOG = Rooms.SHAPES.catalog();
 

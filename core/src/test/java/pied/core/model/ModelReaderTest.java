@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -27,6 +28,7 @@ import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 
+@Tag("thorough")
 class ModelReaderTest {
   private static final Mesh CHAIR = Written.chair();
   private static final Written.Place SAME = p -> p;

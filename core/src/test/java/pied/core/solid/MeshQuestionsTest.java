@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("thorough")
 class MeshQuestionsTest {
   @Test
   void boxIsClosedAndHasItsVolume() {

@@ -7,9 +7,11 @@ import java.util.List;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import org.joml.Quaterniond;
 
 /** What must hold for any two meshes. */
+@Tag("thorough")
 class TravelPropertiesTest {
   private record Pair(Mesh a, Pose pa, Mesh b, Pose pb, Vec d) {
     Travel.Stop travel() {

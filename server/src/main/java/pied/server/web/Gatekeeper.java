@@ -53,6 +53,8 @@ class Gatekeeper extends OncePerRequestFilter {
     } else if (request.getContentLengthLong() < 0
         && request.getHeader("Transfer-Encoding") != null) {
       refuse(response, 411, "The request must say how long it is.");
+    } else if (request.getContentType() != null && request.getContentType().contains("*")) {
+      refuse(response, 415, "Say what the body is: application/json.");
     } else if (request.getRequestURI().startsWith(LIVE)) {
       chain.doFilter(new Plain(request), response);
     } else {

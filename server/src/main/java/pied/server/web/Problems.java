@@ -20,6 +20,7 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 import pied.core.Refusal;
 import pied.server.store.NotKept;
 import pied.server.store.SpaceStore;
@@ -89,6 +90,13 @@ class Problems extends ResponseEntityExceptionHandler {
         "Something in Pied went wrong, and nothing was changed. In its log it is number "
             + number
             + ".");
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleNoResourceFoundException(
+      NoResourceFoundException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    return ResponseEntity.status(status)
+        .body(problem(HttpStatus.NOT_FOUND, "Not there", "There is nothing under this address."));
   }
 
   @Override

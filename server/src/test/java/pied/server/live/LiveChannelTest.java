@@ -1,4 +1,4 @@
-package pied.server;
+package pied.server.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -35,6 +35,7 @@ class LiveChannelTest {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   @Autowired private SpaceStore store;
+  @Autowired private LiveChannel channel;
   @LocalServerPort private int port;
   private String room;
   private Line own;
@@ -42,6 +43,8 @@ class LiveChannelTest {
   /** One end of the channel. */
   private final class Line implements WebSocket.Listener {
     final BlockingQueue<JsonNode> heard = new LinkedBlockingQueue<>();
+    final java.util.concurrent.CompletableFuture<Integer> closed =
+        new java.util.concurrent.CompletableFuture<>();
     private final StringBuilder text = new StringBuilder();
     final WebSocket socket;
 
@@ -65,6 +68,12 @@ class LiveChannelTest {
         text.setLength(0);
       }
       s.request(1);
+      return null;
+    }
+
+    @Override
+    public CompletionStage<?> onClose(WebSocket s, int code, String reason) {
+      closed.complete(code);
       return null;
     }
 
@@ -150,7 +159,105 @@ class LiveChannelTest {
   }
 
   @Test
+  void ofManyQuestionsOnlyTheNewestCount() throws InterruptedException {
+    int n = 400;
+    for (int i = 1; i <= n; i++) {
+      own.say(carry(i, 1 + 4.0 * i / n, 2));
+    }
+    int answers = 0;
+    long last = 0;
+    while (last < n) {
+      long next = own.next("answer").get("answer").asLong();
+      assertThat(next).isGreaterThan(last);
+      last = next;
+      answers++;
+    }
+    assertThat(answers).isLessThan(n);
+  }
+
+  @Test
+  void aHandFullOfPiecesIsAnswered() throws InterruptedException {
+    List<Edit> many = new java.util.ArrayList<>();
+    StringBuilder ids = new StringBuilder();
+    for (int i = 0; i < 400; i++) {
+      String id = "piece-with-an-id-as-long-as-those-made-here-" + i;
+      many.add(put(id, "bottle", 0.2 + 0.25 * (i % 20), 0.15 + 0.18 * (i / 20)));
+      ids.append(i == 0 ? "'" : ",'").append(id).append("'");
+    }
+    store.edit(room, new EditRequest(null, null, "m", many));
+    own.say("{'ask':1,'carry':{'pieces':[" + ids + "],'at':{'x':3,'z':2},'free':true}}");
+    assertThat(own.next("answer").at("/carry/pieces")).hasSize(400);
+    // what is too much for any space is refused in words, and the line lives
+    own.say("{'ask':2,'carry':{'pieces':['" + "x".repeat(2 << 20) + "']}}");
+    JsonNode refused = own.next("answer");
+    assertThat(refused.get("answer").asLong()).isEqualTo(2);
+    assertThat(refused.get("refused").asText()).contains("too much for one question");
+    own.say(carry(3, 3, 1));
+    assertThat(own.next("answer").at("/carry/refused").asText()).isEmpty();
+  }
+
+  @Test
+  void oneWhoDoesNotReadHoldsUpNobodyAndIsSentAway() throws Exception {
+    List<Edit> many = new java.util.ArrayList<>();
+    List<String> ids = new java.util.ArrayList<>();
+    for (int i = 0; i < 300; i++) {
+      ids.add("b" + i);
+      many.add(put("b" + i, "bottle", 0.2 + 0.25 * (i % 20), 0.2 + 0.22 * (i / 20)));
+    }
+    store.edit(room, new EditRequest(null, null, "m", many));
+    try (java.net.Socket deaf = new java.net.Socket()) {
+      deaf.setReceiveBufferSize(2048);
+      deaf.connect(new java.net.InetSocketAddress("127.0.0.1", port));
+      deaf.getOutputStream()
+          .write(
+              ("GET /api/live/"
+                      + room
+                      + " HTTP/1.1\r\nHost: 127.0.0.1:"
+                      + port
+                      + "\r\nUpgrade: websocket\r\nConnection: Upgrade\r\n"
+                      + "Sec-WebSocket-Version: 13\r\n"
+                      + "Sec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\n\r\n")
+                  .getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+      while (channel.company()[1] < 2) {
+        Thread.sleep(10);
+      }
+      // each of these tells some 100 KB; he is sent away once 16 MB wait for him
+      int edits = 0;
+      while (channel.company()[1] > 1 || edits < 5) {
+        String name = "n" + edits++;
+        store.edit(
+            room,
+            new EditRequest(
+                null,
+                null,
+                "m",
+                ids.stream().map(id -> (Edit) new Edit.Rename(id, name + id)).toList()));
+        assertThat(edits).as("edits until he is sent away").isLessThan(1500);
+      }
+      // who listens has heard of every one
+      long revision = store.view(room).revision();
+      while (own.next("changed").get("revision").asLong() < revision) {
+        // the next
+      }
+    }
+  }
+
+  @Test
+  void whoAsksForWhatIsNotThereLeavesNothingBehind() throws Exception {
+    int before = channel.company()[0];
+    String there = room;
+    for (int i = 0; i < 5; i++) {
+      room = "not-there-" + i;
+      Line lost = new Line();
+      assertThat(lost.closed.get(20, TimeUnit.SECONDS)).isEqualTo(1008);
+    }
+    room = there;
+    assertThat(channel.company()[0]).isEqualTo(before);
+  }
+
+  @Test
   void whatCannotBeAnsweredIsRefusedInWordsAndTheLineLives() throws InterruptedException {
+    own.say("{'ask':9,'carry':null}");
     own.say("{'ask':1,'carry':{'pieces':['nobody'],'at':{'x':1,'z':1}}}");
     assertThat(own.next("answer").get("refused").asText()).contains("no piece “nobody”");
     own.say("{'ask':2,'carry':{'pieces':['s']}}");
