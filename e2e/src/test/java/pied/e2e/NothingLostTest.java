@@ -91,6 +91,115 @@ class NothingLostTest {
     }
   }
 
+  /** One who renames a stool, again and again, until he hears nothing any more. */
+  private static final class Renamer extends Thread {
+    private final PiedProcess pied;
+    private final String room;
+    private final String piece;
+    private volatile int sent;
+    private volatile int acknowledged;
+
+    Renamer(PiedProcess pied, String room, String piece, int from) {
+      this.pied = pied;
+      this.room = room;
+      this.piece = piece;
+      sent = from;
+      acknowledged = from;
+    }
+
+    HttpResponse<String> send(int n) {
+      String id = piece + "-" + n;
+      return pied.post(
+          "/api/spaces/" + room + "/edits",
+          "{\"id\":\""
+              + id
+              + "\",\"edits\":[{\"do\":\"rename\",\"piece\":\""
+              + piece
+              + "\",\"name\":\""
+              + id
+              + "\"}]}");
+    }
+
+    @Override
+    public void run() {
+      try {
+        while (send(++sent).statusCode() == 200) {
+          acknowledged = sent;
+          if (sent % 25 == 0) {
+            Thread.sleep(60); // quiet enough to pack the file
+          }
+        }
+      } catch (IllegalStateException | InterruptedException e) {
+        // it was killed
+      }
+    }
+  }
+
+  /**
+   * Killed again and again, in the middle of edits, while the file is being packed, and in the
+   * middle of an orderly end. {@code -Dpied.kills=50} for as many.
+   */
+  @Test
+  void killedAgainAndAgainAlsoWhilePackingNothingAcknowledgedIsLost() throws Exception {
+    java.util.Random random = new java.util.Random(7);
+    int kills = Integer.getInteger("pied.kills", 3);
+    try (PiedProcess pied = new PiedProcess("--pied.quiet=0", "--pied.tidy=1")) {
+      String room = pied.newRoom("Killed often");
+      List<String> stools = List.of("a", "b", "c");
+      for (int i = 0; i < stools.size(); i++) {
+        pied.post(
+            "/api/spaces/" + room + "/edits",
+            "{\"edits\":[{\"do\":\"place\",\"piece\":\""
+                + stools.get(i)
+                + "\",\"article\":\"stool\",\"at\":{\"x\":"
+                + (1 + 2 * i)
+                + ",\"z\":2}}]}");
+      }
+      int[] at = new int[3];
+      for (int k = 0; k < kills; k++) {
+        List<Renamer> all = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+          all.add(new Renamer(pied, room, stools.get(i), at[i]));
+        }
+        all.forEach(Thread::start);
+        Thread.sleep(300 + random.nextInt(2500));
+        if (k % 3 == 2) {
+          pied.end();
+          Thread.sleep(random.nextInt(700));
+        }
+        pied.kill();
+        for (Renamer r : all) {
+          r.join();
+        }
+        pied.start();
+        for (int i = 0; i < 3; i++) {
+          Renamer r = all.get(i);
+          String name = name(pied, room, r.piece);
+          assertThat(name)
+              .as("kill " + k)
+              .isIn(
+                  r.acknowledged == 0 ? name : r.piece + "-" + r.acknowledged,
+                  r.piece + "-" + r.sent);
+          assertThat(r.send(r.sent).statusCode()).isEqualTo(200); // he asks once more
+          assertThat(name(pied, room, r.piece)).isEqualTo(r.piece + "-" + r.sent);
+          at[i] = r.sent;
+        }
+      }
+      System.out.println(kills + " kills, " + (at[0] + at[1] + at[2]) + " edits");
+      int before = at[0] + at[1] + at[2];
+      assertThat(pied.space(room).get("revision").asInt()).isEqualTo(3 + before);
+    }
+  }
+
+  private static String name(PiedProcess pied, String room, String piece) {
+    for (JsonNode p : pied.space(room).get("pieces")) {
+      if (p.get("id").asText().equals(piece)) {
+        return p.get("name").asText();
+      }
+    }
+    throw new IllegalStateException("There is no " + piece);
+  }
+
   private static Map<String, Integer> names(PiedProcess pied, String room) {
     Map<String, Integer> names = new HashMap<>();
     pied.space(room)

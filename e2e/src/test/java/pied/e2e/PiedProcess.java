@@ -103,6 +103,11 @@ final class PiedProcess implements AutoCloseable {
     }
   }
 
+  /** SIGTERM: it ends in order, in its own time. */
+  void end() {
+    process.destroy();
+  }
+
   String url() {
     return "http://127.0.0.1:" + port;
   }
@@ -170,7 +175,7 @@ final class PiedProcess implements AutoCloseable {
   }
 
   double reach(String space, String piece, String side) {
-    for (JsonNode r : json("/api/spaces/" + space + "/pieces/" + piece + "/reach")) {
+    for (JsonNode r : json("/api/spaces/" + space + "/pieces/" + piece + "/reach").get("reach")) {
       if (r.get("side").asText().equals(side)) {
         return r.get("distance").asDouble();
       }
