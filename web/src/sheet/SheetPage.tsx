@@ -154,8 +154,8 @@ function Trouble() {
       sx={{ mt: 5, maxWidth: 640 }}
     >
       <Alert data-testid="trouble" severity="error" variant="outlined" sx={{ bgcolor: "background.paper" }}>
-        <b>What you did last is not saved.</b> {trouble} It waits here and goes out then; until then nothing
-        else is taken.
+        <b>What you did last is not saved.</b> {trouble} It waits here and goes out by itself; until then
+        nothing else is taken.
       </Alert>
     </Snackbar>
   );

@@ -11,6 +11,8 @@ public final class Kept {
   /** Sizes are told to this, bytes. */
   private static final int GRAIN = 64;
 
+  private static final int WIDE = 1024;
+
   private Kept() {}
 
   /**
@@ -22,6 +24,7 @@ public final class Kept {
    */
   public static <K, V> Map<K, V> room(double share, ToLongFunction<V> bytes) {
     return Caffeine.newBuilder()
+        .initialCapacity(WIDE) // two that share a slot wait for each other
         .maximumWeight((long) (share * Runtime.getRuntime().maxMemory() / GRAIN))
         .weigher(
             (K key, V value) ->

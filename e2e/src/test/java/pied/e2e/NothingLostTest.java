@@ -191,6 +191,25 @@ class NothingLostTest {
     }
   }
 
+  @Test
+  void killedInItsFirstStartTheDemoIsWholeAfterwards() throws Exception {
+    java.util.Random random = new java.util.Random(3);
+    try (PiedProcess pied = new PiedProcess(false)) {
+      for (int i = 0; i < 4; i++) {
+        pied.launch();
+        Thread.sleep(1200 + random.nextInt(3500));
+        pied.kill();
+      }
+      pied.start();
+      JsonNode projects = pied.json("/api/projects");
+      assertThat(projects).hasSize(2);
+      for (JsonNode p : projects) {
+        assertThat(p.get("spaces")).hasSize(1);
+        assertThat(pied.space(p.at("/spaces/0/id").asText()).get("pieces")).hasSizeGreaterThan(10);
+      }
+    }
+  }
+
   private static String name(PiedProcess pied, String room, String piece) {
     for (JsonNode p : pied.space(room).get("pieces")) {
       if (p.get("id").asText().equals(piece)) {

@@ -3,6 +3,7 @@ package pied.e2e;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -12,8 +13,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 
 /** Pied running as a process of its own, and its API as a script would use it. */
 final class PiedProcess implements AutoCloseable {
@@ -29,6 +32,13 @@ final class PiedProcess implements AutoCloseable {
    * @param more arguments
    */
   PiedProcess(String... more) {
+    this(true, more);
+  }
+
+  /**
+   * @param start whether it is started
+   */
+  PiedProcess(boolean start, String... more) {
     this.more = List.of(more);
     try {
       data = Files.createTempDirectory("pied-e2e");
@@ -38,11 +48,30 @@ final class PiedProcess implements AutoCloseable {
     } catch (IOException e) {
       throw new IllegalStateException(e);
     }
-    start();
+    if (start) {
+      start();
+    }
   }
 
   /** Starts it on the data of before; waits until it answers. */
   void start() {
+    launch();
+    try {
+      long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(120);
+      while (!answers()) {
+        if (!process.isAlive() || System.nanoTime() > end) {
+          throw new IllegalStateException(
+              "Pied did not start: " + Files.readString(data.resolve("log")));
+        }
+        Thread.sleep(150);
+      }
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Starts it, and waits for nothing. */
+  void launch() {
     // it lives for a minute or two, beside a browser: compiling thoroughly would not pay
     List<String> command =
         new ArrayList<>(
@@ -72,15 +101,7 @@ final class PiedProcess implements AutoCloseable {
               .redirectErrorStream(true)
               .redirectOutput(ProcessBuilder.Redirect.appendTo(data.resolve("log").toFile()))
               .start();
-      long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(120);
-      while (!answers()) {
-        if (!process.isAlive() || System.nanoTime() > end) {
-          throw new IllegalStateException(
-              "Pied did not start: " + Files.readString(data.resolve("log")));
-        }
-        Thread.sleep(150);
-      }
-    } catch (IOException | InterruptedException e) {
+    } catch (IOException e) {
       throw new IllegalStateException(e);
     }
   }
@@ -186,5 +207,12 @@ final class PiedProcess implements AutoCloseable {
   @Override
   public void close() {
     kill();
+    try (Stream<Path> all = Files.walk(data)) {
+      for (Path p : all.sorted(Comparator.reverseOrder()).toList()) {
+        Files.delete(p);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 }

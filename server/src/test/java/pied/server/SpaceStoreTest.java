@@ -171,6 +171,67 @@ class SpaceStoreTest {
   }
 
   @Test
+  void whileSomethingLongIsDoneOthersReadAndAreNotHeldUpForEver() throws Exception {
+    edit(null, put("a", 3, 2));
+    java.util.concurrent.CountDownLatch begun = new java.util.concurrent.CountDownLatch(1);
+    java.util.concurrent.CountDownLatch through = new java.util.concurrent.CountDownLatch(1);
+    List<Edit> slow =
+        new java.util.AbstractList<>() {
+          @Override
+          public Edit get(int i) {
+            begun.countDown();
+            try {
+              through.await();
+            } catch (InterruptedException e) {
+              throw new IllegalStateException(e);
+            }
+            return put("slow", 1, 1);
+          }
+
+          @Override
+          public int size() {
+            return 1;
+          }
+        };
+    var threads = java.util.concurrent.Executors.newCachedThreadPool();
+    try {
+      var done = threads.submit(() -> store.edit(room, new EditRequest(null, null, "m", slow)));
+      begun.await();
+      assertThat(store.view(room).pieces()).hasSize(1);
+      assertThat(
+              store
+                  .trial(
+                      store.space(room), new EditRequest(null, null, "m", List.of(put("t", 1, 3))))
+                  .space()
+                  .pieces())
+          .hasSize(2);
+      List<java.util.concurrent.Future<Changed>> waiting = new ArrayList<>();
+      for (int i = 0; i < 20; i++) {
+        waiting.add(
+            threads.submit(() -> edit(null, new Edit.Turn(List.of("a"), null, Amount.of(1)))));
+      }
+      int busy = 0;
+      for (var w : waiting) { // some wait, those beyond are told at once
+        try {
+          w.get(100, java.util.concurrent.TimeUnit.MILLISECONDS);
+        } catch (java.util.concurrent.ExecutionException e) {
+          assertThat(e.getCause()).isInstanceOf(SpaceStore.Busy.class);
+          busy++;
+        } catch (java.util.concurrent.TimeoutException e) {
+          // it waits
+        }
+      }
+      assertThat(busy).isBetween(8, 16);
+      through.countDown();
+      assertThat(done.get().revision()).isEqualTo(2);
+    } finally {
+      through.countDown();
+      threads.shutdown();
+      assertThat(threads.awaitTermination(30, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
+    }
+  }
+
+  @Test
   void anOldRevisionIsRefused() {
     long seen = store.view(room).revision();
     edit(null, put("a", 1, 1));

@@ -169,7 +169,8 @@ class Housekeeping {
 
   /** Packs the file, if that is worth it; what is acknowledged is on the disk already. */
   @PreDestroy
-  void close() {
+  void close() throws InterruptedException {
+    ledger.close();
     if (!file || ledger.trouble() != null) {
       return;
     }

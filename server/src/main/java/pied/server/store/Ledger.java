@@ -343,6 +343,7 @@ public class Ledger {
     }
   }
 
+  /** Writes what waits; nothing is taken any more. */
   @PreDestroy
   void close() throws InterruptedException {
     over = true;

@@ -76,13 +76,13 @@ public class SpaceStore {
   }
 
   /** Longest time the edits of one request may take, seconds. */
-  private static final int LONGEST = 20;
+  private static final int LONGEST = 90;
 
   /** So long a request waits for those before it, seconds. */
   private static final int PATIENCE = 25;
 
   /** So many requests wait for one space. */
-  private static final int QUEUE = 16;
+  private static final int QUEUE = 8;
 
   private final Rows.Projects projects;
   private final Rows.Spaces spaces;

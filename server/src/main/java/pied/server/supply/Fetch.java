@@ -78,6 +78,11 @@ final class Fetch implements Runnable {
     return article;
   }
 
+  /** How many bytes of it are in memory. */
+  int held() {
+    return here.size();
+  }
+
   boolean over() {
     return state == State.done || state == State.failed || state == State.stopped;
   }

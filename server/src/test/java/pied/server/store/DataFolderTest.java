@@ -59,7 +59,8 @@ class DataFolderTest {
         "--pied.data=" + folder,
         "--pied.quiet=0",
         "--pied.tidy=9999",
-        "--pied.cards.after=-1");
+        "--pied.cards.after=-1",
+        "--spring.jpa.properties.hibernate.generate_statistics=true");
   }
 
   private static void same(SpaceView now, JsonNode then) throws IOException {
@@ -105,11 +106,18 @@ class DataFolderTest {
       }
       assertThat(store.space(tea).piece("ladder").lean().toward())
           .isEqualTo(expected.at("/views/0/pieces/1/lean/toward").asDouble());
-      // its own article is there without its mesh having been read
+      // of its own article the mesh is read when it is first asked for
+      var read =
+          app.getBean(jakarta.persistence.EntityManagerFactory.class)
+              .unwrap(org.hibernate.SessionFactory.class)
+              .getStatistics()
+              .getEntityStatistics(ArticleRow.class.getName());
+      assertThat(read.getLoadCount()).isZero();
       assertThat(store.space(tea).article(store.space(tea).piece("own")).name())
           .isEqualTo("Crate 2");
       Piece own = store.space(tea).piece("own");
       assertThat(store.space(tea).shapes().mesh(own).corners()).hasSize(36);
+      assertThat(read.getLoadCount()).isEqualTo(1);
       store.edit(tea, new EditRequest("kept", null, "m", List.of(turn(31))));
     }
     assertThat(Files.size(folder.resolve(DataFolder.STORE))).isLessThan(200_000);
