@@ -17,6 +17,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -340,6 +341,7 @@ class FaultsTest {
   // ---- nobody held up
 
   @Test
+  @Tag("thorough") // they are told after 15 s
   void bodiesHalfSentHoldUpNobody() throws Exception {
     List<Socket> half = new ArrayList<>();
     try {

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.SpringApplication;
@@ -29,6 +30,7 @@ import pied.server.api.Answers.EditRequest;
 import pied.server.api.Answers.SpaceView;
 
 /** The folder with everything: data of versions before, copies, and what may have become of it. */
+@Tag("thorough")
 class DataFolderTest {
   private static final ObjectMapper JSON = new ObjectMapper();
 

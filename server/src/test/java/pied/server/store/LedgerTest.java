@@ -22,6 +22,7 @@ import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -41,6 +42,7 @@ import pied.server.api.Answers.EditRequest;
     webEnvironment = SpringBootTest.WebEnvironment.MOCK,
     properties = {"spring.jpa.properties.hibernate.generate_statistics=true", "pied.reserve=0"})
 @DirtiesContext
+@Tag("thorough")
 class LedgerTest {
   @TempDir private static Path folder;
 
