@@ -316,17 +316,8 @@ class FaultsTest {
   void theLiveChannelIsNotCompressed() throws Exception {
     try (Socket s = new Socket("127.0.0.1", port)) {
       s.setSoTimeout(10_000);
-      s.getOutputStream()
-          .write(
-              ("GET /api/live/"
-                      + room
-                      + " HTTP/1.1\r\nHost: 127.0.0.1:"
-                      + port
-                      + "\r\nUpgrade: websocket\r\nConnection: Upgrade\r\n"
-                      + "Sec-WebSocket-Extensions: permessage-deflate; client_max_window_bits\r\n"
-                      + "Sec-WebSocket-Version: 13\r\n"
-                      + "Sec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\n\r\n")
-                  .getBytes(StandardCharsets.US_ASCII));
+      String ask = "Sec-WebSocket-Extensions: permessage-deflate; client_max_window_bits\r\n";
+      s.getOutputStream().write(Given.handshake(port, room, ask));
       ByteArrayOutputStream head = new ByteArrayOutputStream();
       InputStream in = s.getInputStream();
       while (!head.toString(StandardCharsets.US_ASCII).contains("\r\n\r\n")) {

@@ -11,7 +11,6 @@ import static org.mockito.Mockito.verify;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.function.BiConsumer;
 import org.junit.jupiter.api.BeforeEach;
@@ -22,8 +21,6 @@ import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.piece.Piece;
-import pied.core.space.Shell;
-import pied.core.space.Spot;
 import pied.server.api.Answers.Changed;
 import pied.server.api.Answers.EditRequest;
 import pied.server.store.SpaceStore;
@@ -37,14 +34,7 @@ class SpaceStoreTest {
 
   @BeforeEach
   void newRoom() {
-    Shell shell =
-        new Shell(
-            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
-            2.8,
-            0.2,
-            List.of(),
-            Map.of());
-    room = store.newSpace(store.newProject("Project").id(), "Room", shell).id();
+    room = Given.room(store);
   }
 
   private Changed edit(String request, Edit... edits) {
@@ -52,8 +42,7 @@ class SpaceStoreTest {
   }
 
   private static Edit put(String id, double x, double z) {
-    return new Edit.Place(
-        id, "stool", null, new Edit.PlanPoint(Amount.of(x), Amount.of(z)), null, null, null, null);
+    return Given.put(id, "stool", x, z);
   }
 
   private List<Piece> pieces() {

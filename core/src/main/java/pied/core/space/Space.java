@@ -3,10 +3,7 @@ package pied.core.space;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,82 +24,32 @@ public final class Space {
   private static final int KEPT = 500;
 
   private final Shell shell;
+  private final Order order;
   private final Map<String, Piece> pieces;
-  private final Map<String, Long> places;
-  private final long lastPlace;
   private final Shapes shapes;
   private final List<Body> shellBodies;
   private volatile Bodies bodies;
   private final Map<Object, Optional<Object>> kept = Kept.latest(KEPT);
 
   public Space(Shell shell, Collection<Piece> pieces, Shapes shapes) {
-    this(
-        shell,
-        Map.of(),
-        Map.of(),
-        0,
-        shapes,
-        ShellBodies.of(ShellCheck.checked(shell)),
-        pieces.stream().map(p -> new Ordered(p, null)).toList());
+    this(shell, shapes, pieces.stream().map(p -> new Ordered(p, null)).toList());
+  }
+
+  private Space(Shell shell, Shapes shapes, List<Ordered> pieces) {
+    this(shell, Order.EMPTY.with(pieces), shapes, ShellBodies.of(ShellCheck.checked(shell)));
+  }
+
+  private Space(Shell shell, Order order, Shapes shapes, List<Body> shellBodies) {
+    this.shell = shell;
+    this.order = order;
+    this.pieces = order.pieces();
+    this.shapes = shapes;
+    this.shellBodies = shellBodies;
   }
 
   /** A space as it was, with the places of its pieces. */
   public static Space of(Shell shell, List<Ordered> pieces, Shapes shapes) {
-    return new Space(shell, List.of(), shapes).putting(pieces);
-  }
-
-  private Space(
-      Shell shell,
-      Map<String, Piece> pieces,
-      Map<String, Long> places,
-      long lastPlace,
-      Shapes shapes,
-      List<Body> shellBodies) {
-    this.shell = shell;
-    this.pieces = pieces;
-    this.places = places;
-    this.lastPlace = lastPlace;
-    this.shapes = shapes;
-    this.shellBodies = shellBodies;
-  }
-
-  /** Another space with these put in, each at its place in the order. */
-  private Space(
-      Shell shell,
-      Map<String, Piece> pieces,
-      Map<String, Long> places,
-      long lastPlace,
-      Shapes shapes,
-      List<Body> shellBodies,
-      List<Ordered> more) {
-    Map<String, Piece> next = new LinkedHashMap<>(pieces);
-    Map<String, Long> at = new HashMap<>(places);
-    long last = lastPlace;
-    boolean sorted = true;
-    for (Ordered o : more) {
-      long place = o.place() == null ? last + 1 : o.place();
-      sorted &= place > last;
-      last = Math.max(last, place);
-      next.put(o.piece().id(), o.piece());
-      at.put(o.piece().id(), place);
-    }
-    if (!sorted) {
-      List<Piece> all = new ArrayList<>(next.values());
-      all.sort(Comparator.comparingLong(p -> at.get(p.id())));
-      next = byId(all);
-    }
-    this.shell = shell;
-    this.pieces = next;
-    this.places = at;
-    this.lastPlace = last;
-    this.shapes = shapes;
-    this.shellBodies = shellBodies;
-  }
-
-  private static Map<String, Piece> byId(Collection<Piece> pieces) {
-    Map<String, Piece> map = new LinkedHashMap<>();
-    pieces.forEach(p -> map.put(p.id(), p));
-    return map;
+    return new Space(shell, shapes, pieces);
   }
 
   public Shell shell() {
@@ -115,8 +62,7 @@ public final class Space {
    * @throws Refusal if it cannot be built
    */
   public Space with(Shell other) {
-    return new Space(
-        other, pieces, places, lastPlace, shapes, ShellBodies.of(ShellCheck.checked(other)));
+    return new Space(other, order, shapes, ShellBodies.of(ShellCheck.checked(other)));
   }
 
   /** All pieces in the order in which they came. */
@@ -152,15 +98,7 @@ public final class Space {
 
   /** This space with some pieces replaced, or put in behind all others. */
   public Space with(Collection<Piece> changed) {
-    List<Ordered> more = new ArrayList<>();
-    Map<String, Piece> next = new LinkedHashMap<>(pieces);
-    for (Piece p : changed) {
-      if (next.replace(p.id(), p) == null) {
-        more.add(new Ordered(p, null));
-      }
-    }
-    Space replaced = new Space(shell, next, places, lastPlace, shapes, shellBodies);
-    return replaced.putting(more);
+    return new Space(shell, order.replacing(changed), shapes, shellBodies);
   }
 
   public Space with(Piece changed) {
@@ -169,26 +107,17 @@ public final class Space {
 
   /** This space with some pieces put in, each at its place in the order. */
   public Space putting(List<Ordered> more) {
-    return more.isEmpty()
-        ? this
-        : new Space(shell, pieces, places, lastPlace, shapes, shellBodies, more);
+    return more.isEmpty() ? this : new Space(shell, order.with(more), shapes, shellBodies);
   }
 
   /** Where a piece is in the order of all: what came first has the least. */
   public long placeOf(String id) {
-    return places.get(id);
+    return order.places().get(id);
   }
 
   /** This space without some pieces. */
   public Space without(Collection<String> ids) {
-    if (ids.isEmpty()) {
-      return this;
-    }
-    Map<String, Piece> next = new LinkedHashMap<>(pieces);
-    Map<String, Long> at = new HashMap<>(places);
-    next.keySet().removeAll(Set.copyOf(ids));
-    at.keySet().removeAll(Set.copyOf(ids));
-    return new Space(shell, next, at, lastPlace, shapes, shellBodies);
+    return ids.isEmpty() ? this : new Space(shell, order.without(ids), shapes, shellBodies);
   }
 
   /**

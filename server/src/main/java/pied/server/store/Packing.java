@@ -17,6 +17,12 @@ final class Packing {
   /** Written in one go, bytes: so much is through in a few milliseconds. */
   private static final int STEP = 256 << 10;
 
+  /** Moved in one go, bytes; what one step wrote has to go into it. */
+  private static final int MOVED = 4 * STEP;
+
+  /** So often moving pieces may change nothing before it is given up. */
+  private static final int VAIN = 12;
+
   /** Full enough, percent. */
   private static final int FULL = 90;
 
@@ -43,8 +49,14 @@ final class Packing {
     // cut would make us need again
     store.setRetentionTime(0);
     try {
-      while (steps < MOST && goOn.getAsBoolean() && step(store, file)) {
+      while (steps < MOST && goOn.getAsBoolean() && rewrite(store, file)) {
         steps++;
+      }
+      int best = 0;
+      for (int vain = 0; vain < VAIN && best < FULL && goOn.getAsBoolean(); steps++) {
+        int now = move(store, file);
+        vain = now > best ? 0 : vain + 1;
+        best = Math.max(best, now);
       }
     } finally {
       store.setRetentionTime(usual);
@@ -52,16 +64,22 @@ final class Packing {
     return steps;
   }
 
-  private static boolean step(MVStore store, RandomAccessStore file) {
+  /** Writes anew what is alive in a few pieces of the file that are mostly dead. */
+  private static boolean rewrite(MVStore store, RandomAccessStore file) {
     store.commit();
     file.sync();
-    long before = file.size();
     boolean rewritten = store.compact(FULL, STEP);
     file.sync();
-    if (!rewritten || file.getFillRate() < FULL / 2) {
-      file.compactMoveChunks(FULL, STEP, store);
-      file.sync();
+    if (file.getFillRate() < FULL / 2) {
+      file.compactMoveChunks(FULL, MOVED, store);
     }
-    return rewritten || file.size() < before;
+    return rewritten;
+  }
+
+  /** Moves a few pieces of the file into its gaps; how full it is then, percent. */
+  private static int move(MVStore store, RandomAccessStore file) {
+    file.compactMoveChunks(FULL, MOVED, store);
+    file.sync();
+    return file.getFillRate();
   }
 }

@@ -9,7 +9,6 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.WebSocket;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -20,10 +19,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.space.Shell;
-import pied.core.space.Spot;
+import pied.server.Given;
 import pied.server.api.Answers.EditRequest;
 import pied.server.store.SpaceStore;
 
@@ -95,26 +92,14 @@ class LiveChannelTest {
 
   @BeforeEach
   void furnish() {
-    Shell shell =
-        new Shell(
-            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
-            2.8,
-            0.2,
-            List.of(),
-            Map.of());
-    room = store.newSpace(store.newProject("Project").id(), "Room", shell).id();
-    store.edit(room, new EditRequest(null, null, "m", List.of(put("s", "stool", 2, 2))));
+    room = Given.room(store);
+    store.edit(room, new EditRequest(null, null, "m", List.of(Given.put("s", "stool", 2, 2))));
     own = new Line();
   }
 
   @AfterEach
   void hangUp() {
     own.socket.abort();
-  }
-
-  private static Edit put(String id, String article, double x, double z) {
-    return new Edit.Place(
-        id, article, null, new Edit.PlanPoint(Amount.of(x), Amount.of(z)), null, null, null, null);
   }
 
   private static String carry(long number, double x, double z) {
@@ -181,7 +166,7 @@ class LiveChannelTest {
     StringBuilder ids = new StringBuilder();
     for (int i = 0; i < 400; i++) {
       String id = "piece-with-an-id-as-long-as-those-made-here-" + i;
-      many.add(put(id, "bottle", 0.2 + 0.25 * (i % 20), 0.15 + 0.18 * (i / 20)));
+      many.add(Given.put(id, "bottle", 0.2 + 0.25 * (i % 20), 0.15 + 0.18 * (i / 20)));
       ids.append(i == 0 ? "'" : ",'").append(id).append("'");
     }
     store.edit(room, new EditRequest(null, null, "m", many));
@@ -202,22 +187,13 @@ class LiveChannelTest {
     List<String> ids = new java.util.ArrayList<>();
     for (int i = 0; i < 300; i++) {
       ids.add("b" + i);
-      many.add(put("b" + i, "bottle", 0.2 + 0.25 * (i % 20), 0.2 + 0.22 * (i / 20)));
+      many.add(Given.put("b" + i, "bottle", 0.2 + 0.25 * (i % 20), 0.2 + 0.22 * (i / 20)));
     }
     store.edit(room, new EditRequest(null, null, "m", many));
     try (java.net.Socket deaf = new java.net.Socket()) {
       deaf.setReceiveBufferSize(2048);
       deaf.connect(new java.net.InetSocketAddress("127.0.0.1", port));
-      deaf.getOutputStream()
-          .write(
-              ("GET /api/live/"
-                      + room
-                      + " HTTP/1.1\r\nHost: 127.0.0.1:"
-                      + port
-                      + "\r\nUpgrade: websocket\r\nConnection: Upgrade\r\n"
-                      + "Sec-WebSocket-Version: 13\r\n"
-                      + "Sec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\n\r\n")
-                  .getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+      deaf.getOutputStream().write(Given.handshake(port, room, ""));
       while (channel.company()[1] < 2) {
         Thread.sleep(10);
       }

@@ -32,8 +32,7 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.space.Shell;
-import pied.core.space.Spot;
+import pied.server.Given;
 import pied.server.api.Answers.Changed;
 import pied.server.api.Answers.EditRequest;
 
@@ -63,26 +62,9 @@ class LedgerTest {
 
   @BeforeEach
   void newRoom() {
-    Shell shell =
-        new Shell(
-            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
-            2.8,
-            0.2,
-            List.of(),
-            Map.of());
-    room = store.newSpace(store.newProject("Project").id(), "Room", shell).id();
+    room = Given.room(store);
     for (int i = 0; i < 12; i++) {
-      edit(
-          null,
-          new Edit.Place(
-              "s" + i,
-              "stool",
-              null,
-              new Edit.PlanPoint(Amount.of(0.5 + i % 6), Amount.of(1 + 2 * (i / 6))),
-              null,
-              null,
-              null,
-              null));
+      edit(null, Given.put("s" + i, "stool", 0.5 + i % 6, 1 + 2 * (i / 6)));
     }
   }
 
@@ -131,7 +113,7 @@ class LedgerTest {
   void whatComesMeanwhileSharesOneForce() throws InterruptedException {
     long before = ledger.forced();
     ExecutorService eight = Executors.newFixedThreadPool(8);
-    String other = store.newSpace(store.newProject("Other").id(), "Room", shell()).id();
+    String other = Given.room(store);
     for (int i = 0; i < 160; i++) {
       String space = i % 2 == 0 ? room : other;
       String text = "n" + i;
@@ -147,10 +129,6 @@ class LedgerTest {
     eight.shutdown();
     assertThat(eight.awaitTermination(60, TimeUnit.SECONDS)).isTrue();
     assertThat(ledger.forced() - before).isLessThan(160);
-  }
-
-  private Shell shell() {
-    return store.space(room).shell();
   }
 
   @Test
