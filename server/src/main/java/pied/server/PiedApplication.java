@@ -30,17 +30,17 @@ public class PiedApplication {
     app.addListeners(
         (ApplicationListener<ApplicationEnvironmentPreparedEvent>)
             e -> prepare(e.getEnvironment()));
-    try {
-      app.run(args);
-    } catch (DataFolder.Unusable e) {
-      System.err.println("pied: " + e.getMessage());
-      System.exit(1);
-    }
+    app.run(args);
   }
 
   private static void prepare(Environment e) {
     DataFolder folder = new DataFolder(Path.of(e.getRequiredProperty("pied.data")));
-    folder.prepare(e.getProperty("pied.restore", ""));
+    try {
+      folder.prepare(e.getProperty("pied.restore", ""));
+    } catch (DataFolder.Unusable why) { // said here, before anything says it in its own way
+      System.err.println("pied: " + why.getMessage());
+      System.exit(1);
+    }
     // what a killed process leaves behind is found and taken away at the next start
     System.setProperty("java.io.tmpdir", folder.work().toString());
   }

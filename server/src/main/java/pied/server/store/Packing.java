@@ -17,10 +17,13 @@ final class Packing {
   /** Written in one go, bytes: so much is through in a few milliseconds. */
   private static final int STEP = 256 << 10;
 
+  /** Written in one go where one piece of the file is that large, bytes. */
+  private static final int LARGEST = 16 << 20;
+
   /** Moved in one go, bytes; what one step wrote has to go into it. */
   private static final int MOVED = 4 * STEP;
 
-  /** So often moving pieces may change nothing before it is given up. */
+  /** Moves beyond what is needed to move all that is alive twice. */
   private static final int VAIN = 12;
 
   /** Full enough, percent. */
@@ -49,14 +52,20 @@ final class Packing {
     // cut would make us need again
     store.setRetentionTime(0);
     try {
-      while (steps < MOST && goOn.getAsBoolean() && rewrite(store, file)) {
-        steps++;
+      // a piece of the file in which more is alive than one step writes is passed over by it
+      for (int write = STEP; write <= LARGEST && steps < MOST && goOn.getAsBoolean(); ) {
+        if (rewrite(store, file, write)) {
+          steps++;
+        } else {
+          write *= 4;
+        }
       }
-      int best = 0;
-      for (int vain = 0; vain < VAIN && best < FULL && goOn.getAsBoolean(); steps++) {
-        int now = move(store, file);
-        vain = now > best ? 0 : vain + 1;
-        best = Math.max(best, now);
+      long alive = file.size() / 100 * file.getFillRate();
+      for (long left = VAIN + 2 * alive / MOVED; left > 0 && goOn.getAsBoolean(); left--) {
+        steps++;
+        if (move(store, file) >= FULL) {
+          break;
+        }
       }
     } finally {
       store.setRetentionTime(usual);
@@ -65,10 +74,10 @@ final class Packing {
   }
 
   /** Writes anew what is alive in a few pieces of the file that are mostly dead. */
-  private static boolean rewrite(MVStore store, RandomAccessStore file) {
+  private static boolean rewrite(MVStore store, RandomAccessStore file, int write) {
     store.commit();
     file.sync();
-    boolean rewritten = store.compact(FULL, STEP);
+    boolean rewritten = store.compact(FULL, write);
     file.sync();
     if (file.getFillRate() < FULL / 2) {
       file.compactMoveChunks(FULL, MOVED, store);
