@@ -13,8 +13,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.slf4j.Logger;
@@ -57,6 +55,9 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   private static final int LONGEST = 1 << 20;
 
   private static final Pattern NUMBER = Pattern.compile("\"ask\":(\\d{1,15})\\D");
+
+  /** Something was put down, or given up. */
+  private static final Pattern DOWN = Pattern.compile("\\s*\\{\\s*\"ask\"\\s*:\\s*0\\s*}\\s*");
 
   /** One who has not been heard of for so long is not there, seconds. */
   private static final int DEAD = 45;
@@ -105,8 +106,10 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   private final class Talk {
     final String space;
     final Listener listener;
-    private final AtomicReference<String> asked = new AtomicReference<>();
-    private final AtomicBoolean busy = new AtomicBoolean();
+    private String asked;
+    private boolean downBefore;
+    private boolean downAfter;
+    private boolean busy;
     private final StringBuilder coming = new StringBuilder();
 
     Talk(String space, Listener listener) {
@@ -140,28 +143,57 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
       }
     }
 
-    /** Takes a question; one that has not been begun gives way to it. */
-    private void ask(String question) {
-      asked.set(question);
-      begin();
-    }
-
-    private void begin() {
-      if (asked.get() != null && busy.compareAndSet(false, true)) {
-        thinkers.execute(this::think);
+    /**
+     * Takes a question; one that has not been begun gives way to it. That something was put down is
+     * no question: what was asked before it is still answered.
+     */
+    private void ask(String text) {
+      synchronized (this) {
+        if (!DOWN.matcher(text).matches()) {
+          downBefore |= downAfter;
+          downAfter = false;
+          asked = text;
+        } else {
+          downAfter = true;
+        }
+        if (busy) {
+          return;
+        }
+        busy = true;
       }
+      thinkers.execute(this::think);
     }
 
     /** Answers the newest; then it is the turn of others. */
     private void think() {
-      String question = asked.getAndSet(null);
+      String question;
+      boolean before;
+      boolean after;
+      synchronized (this) {
+        question = asked;
+        before = downBefore;
+        after = downAfter;
+        asked = null;
+        downBefore = false;
+        downAfter = false;
+      }
       try {
+        if (before) {
+          others(this, List.of());
+        }
         if (question != null) {
           answer(this, question);
         }
+        if (after) {
+          others(this, List.of());
+        }
       } finally {
-        busy.set(false);
-        begin();
+        synchronized (this) {
+          busy = asked != null || downAfter;
+          if (busy) {
+            thinkers.execute(this::think);
+          }
+        }
       }
     }
   }

@@ -161,6 +161,15 @@ class LiveChannelTest {
   }
 
   @Test
+  void whatWasAskedBeforeOnePutDownIsStillAnswered() throws InterruptedException {
+    for (int i = 1; i <= 60; i++) {
+      own.say(carry(i, 3, 1));
+      own.say("{'ask':0}");
+      assertThat(own.next("answer").get("answer").asLong()).isEqualTo(i);
+    }
+  }
+
+  @Test
   void aHandFullOfPiecesIsAnswered() throws InterruptedException {
     List<Edit> many = new java.util.ArrayList<>();
     StringBuilder ids = new StringBuilder();
