@@ -128,11 +128,20 @@ public final class DataFolder {
         Path mark = folder.resolve(OPENED);
         if (!Files.exists(mark)) {
           Files.writeString(mark, LocalDate.now() + "\n");
+          // before anything is kept: a power cut must not make this look like a first start
+          force(mark, StandardOpenOption.WRITE);
+          force(folder, StandardOpenOption.READ);
         }
         Files.deleteIfExists(folder.resolve(OPENING));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void force(Path path, StandardOpenOption how) throws IOException {
+    try (FileChannel c = FileChannel.open(path, how)) {
+      c.force(true);
     }
   }
 
@@ -179,7 +188,7 @@ public final class DataFolder {
   private void look() throws IOException {
     boolean was = Files.exists(folder.resolve(OPENED));
     Path opening = folder.resolve(OPENING);
-    if (Files.exists(opening)) { // the very first start was interrupted: nothing was kept yet
+    if (!was && Files.exists(opening)) { // the very first start was interrupted: nothing was kept yet
       Files.deleteIfExists(store());
     } else if (!was && !Files.exists(store())) {
       Files.createFile(opening);

@@ -234,6 +234,9 @@ class DataFolderTest {
     f.opened();
     f.prepare("");
     assertThat(fresh.resolve(DataFolder.STORE)).exists();
+    Files.createFile(fresh.resolve("opening")); // it came back after a power cut
+    f.prepare("");
+    assertThat(fresh.resolve(DataFolder.STORE)).exists();
   }
 
   @Test
