@@ -188,7 +188,8 @@ public final class DataFolder {
   private void look() throws IOException {
     boolean was = Files.exists(folder.resolve(OPENED));
     Path opening = folder.resolve(OPENING);
-    if (!was && Files.exists(opening)) { // the very first start was interrupted: nothing was kept yet
+    if (!was
+        && Files.exists(opening)) { // the very first start was interrupted: nothing was kept yet
       Files.deleteIfExists(store());
     } else if (!was && !Files.exists(store())) {
       Files.createFile(opening);
