@@ -9,8 +9,10 @@ import java.util.concurrent.atomic.AtomicInteger;
 import pied.core.catalog.Catalog;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.Editor;
+import pied.core.edit.Edits;
 import pied.core.edit.NewShell;
+import pied.core.edit.Outcome;
+import pied.core.edit.place.Place;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.space.Opening;
@@ -40,9 +42,8 @@ public final class Rooms {
     return new Space(shell, List.of(), SHAPES);
   }
 
-  public Editor.Outcome apply(Edit... edits) {
-    Editor.Outcome o =
-        Editor.apply(space, List.of(edits), LengthUnit.M, () -> "n" + ids.incrementAndGet());
+  public Outcome apply(Edit... edits) {
+    Outcome o = Edits.apply(space, List.of(edits), LengthUnit.M, () -> "n" + ids.incrementAndGet());
     space = o.space();
     said.clear();
     said.addAll(o.said());
@@ -50,7 +51,7 @@ public final class Rooms {
   }
 
   /** Makes an edit as a script writes it. */
-  public Editor.Outcome json(String edit) {
+  public Outcome json(String edit) {
     try {
       return apply(new ObjectMapper().readValue(edit.replace('\'', '"'), Edit.class));
     } catch (JsonProcessingException e) {
@@ -64,7 +65,7 @@ public final class Rooms {
 
   public Piece put(String id, String article, double x, double z, double turn) {
     apply(
-        new Edit.Place(
+        new Place(
             id,
             article,
             null,

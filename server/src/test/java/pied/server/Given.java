@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
+import pied.core.edit.place.Place;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
 import pied.server.store.SpaceStore;
@@ -26,7 +27,7 @@ public final class Given {
   }
 
   public static Edit put(String id, String article, double x, double z) {
-    return new Edit.Place(
+    return new Place(
         id, article, null, new Edit.PlanPoint(Amount.of(x), Amount.of(z)), null, null, null, null);
   }
 

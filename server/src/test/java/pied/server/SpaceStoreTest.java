@@ -20,6 +20,8 @@ import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
+import pied.core.edit.keep.Remove;
+import pied.core.edit.turn.Turn;
 import pied.core.piece.Piece;
 import pied.server.api.Answers.Changed;
 import pied.server.api.Answers.EditRequest;
@@ -70,7 +72,7 @@ class SpaceStoreTest {
     for (int i = 0; i < 6; i++) {
       edit(null, put("s" + i, 0.5 + 5 * r.nextDouble(), 0.5 + 3 * r.nextDouble()));
       states.add(pieces());
-      edit(null, new Edit.Turn(List.of("s" + i), Amount.of(360 * r.nextDouble()), null));
+      edit(null, new Turn(List.of("s" + i), Amount.of(360 * r.nextDouble()), null));
       states.add(pieces());
     }
     for (int i = states.size() - 2; i >= 0; i--) {
@@ -113,7 +115,7 @@ class SpaceStoreTest {
       edit(null, put("s" + i, 0.6 + 0.8 * i, 1));
     }
     List<Piece> before = pieces();
-    edit(null, new Edit.Remove(List.of("s1", "s4")));
+    edit(null, new Remove(List.of("s1", "s4")));
     edit(null, put("late", 3, 3));
     store.undo(room, null);
     store.undo(room, null);
@@ -126,15 +128,15 @@ class SpaceStoreTest {
   @Test
   void whatChangesNothingIsNoStepAndLeavesRedoAsItIs() {
     edit(null, put("a", 1, 1));
-    edit(null, new Edit.Turn(List.of("a"), Amount.of(30), null));
+    edit(null, new Turn(List.of("a"), Amount.of(30), null));
     Changed undone = store.undo(room, null);
-    Changed same = edit("same", new Edit.Turn(List.of("a"), Amount.of(0), null));
+    Changed same = edit("same", new Turn(List.of("a"), Amount.of(0), null));
     assertThat(same.revision()).isEqualTo(undone.revision());
     assertThat(same.changed()).isEmpty();
     assertThat(same.canRedo()).isTrue();
     // asked again after all, it is still what was answered, and does nothing
     store.redo(room, null);
-    assertThat(edit("same", new Edit.Turn(List.of("a"), Amount.of(0), null))).isEqualTo(same);
+    assertThat(edit("same", new Turn(List.of("a"), Amount.of(0), null))).isEqualTo(same);
     assertThat(store.space(room).piece("a").turn()).isEqualTo(30);
   }
 
@@ -150,7 +152,7 @@ class SpaceStoreTest {
         });
     var threads = java.util.concurrent.Executors.newFixedThreadPool(8);
     for (int i = 0; i < 80; i++) {
-      threads.execute(() -> edit(null, new Edit.Turn(List.of("a"), null, Amount.of(3))));
+      threads.execute(() -> edit(null, new Turn(List.of("a"), null, Amount.of(3))));
     }
     threads.shutdown();
     assertThat(threads.awaitTermination(60, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
@@ -196,8 +198,7 @@ class SpaceStoreTest {
           .hasSize(2);
       List<java.util.concurrent.Future<Changed>> waiting = new ArrayList<>();
       for (int i = 0; i < 20; i++) {
-        waiting.add(
-            threads.submit(() -> edit(null, new Edit.Turn(List.of("a"), null, Amount.of(1)))));
+        waiting.add(threads.submit(() -> edit(null, new Turn(List.of("a"), null, Amount.of(1)))));
       }
       int busy = 0;
       for (var w : waiting) { // some wait, those beyond are told at once

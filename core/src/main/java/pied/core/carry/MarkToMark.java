@@ -30,6 +30,9 @@ final class MarkToMark {
   /** Something pointed at is looked for at least so near, metres. */
   private static final double LEAST = 0.05;
 
+  /** Edges no farther apart than this are as near, metres. */
+  private static final double SAME = 1e-9;
+
   private final Space space;
   private final Load load;
   private final Question q;
@@ -118,18 +121,28 @@ final class MarkToMark {
     return new Marks.Mark(met.point(), "the face of " + space.nameOf(b.id()), faces, edges);
   }
 
-  /** The point of an edge that is nearest to a point, seen from above if wanted; null for none. */
+  /**
+   * The point of an edge that is nearest to a point, seen from above if wanted; null for none. Of
+   * several over each other that is meant which has a face toward the point.
+   */
   private Marks.Mark onEdge(List<Body> bodies, Vec p, boolean flat) {
     Marks.Mark best = null;
     double least = within;
+    boolean looks = false;
     for (Body b : bodies) {
       for (Creases.Edge e : edges(b)) {
         Vec at = nearest(b.pose(), e, p, flat);
         Vec to = at.minus(p);
         double off = flat ? Math.hypot(to.x(), to.z()) : to.length();
-        if (off < least) {
+        if (off > least + SAME) {
+          continue;
+        }
+        Marks.Mark mark = mark(b, e, at);
+        boolean toward = mark.faces().stream().anyMatch(n -> n.dot(to) < 0);
+        if (off < least - SAME || toward && !looks) {
           least = off;
-          best = mark(b, e, at);
+          looks = toward;
+          best = mark;
         }
       }
     }

@@ -46,17 +46,17 @@ public record Amount(String text, double number) {
   }
 
   /** The length meant, metres, given the one that stands there. */
-  double length(LengthUnit unit, double current) {
+  public double length(LengthUnit unit, double current) {
     return finite(text == null ? number : Entry.length(text, unit).from(current));
   }
 
   /** The angle meant, degrees, given the one that stands there. */
-  double angle(double current) {
+  public double angle(double current) {
     return finite(text == null ? number : Entry.angle(text).from(current));
   }
 
   /** The whole number meant, given the one that stands there. */
-  int whole(int current) {
+  public int whole(int current) {
     double v = number;
     if (text != null) {
       try {

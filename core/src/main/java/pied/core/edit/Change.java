@@ -1,6 +1,8 @@
 package pied.core.edit;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -24,30 +26,35 @@ public record Change(
   /** The shell before and after. */
   public record Rebuilt(Shell before, Shell after) {}
 
-  /** What turns one space into another. */
-  public static Change between(Space before, Space after) {
+  /**
+   * What turns one space into another.
+   *
+   * @param touched ids of all pieces that may be others, or there in one of them only
+   */
+  public static Change between(Space before, Space after, Collection<String> touched) {
     List<Ordered> added = new ArrayList<>();
     List<Altered> altered = new ArrayList<>();
     List<Ordered> removed = new ArrayList<>();
-    for (Piece p : after.pieces()) {
-      if (!samePlace(before, after, p.id())) {
-        added.add(new Ordered(p, after.placeOf(p.id())));
-      } else if (!before.piece(p.id()).equals(p)) {
-        altered.add(new Altered(before.piece(p.id()), p));
+    for (String id : touched) {
+      boolean was = before.has(id);
+      boolean is = after.has(id);
+      boolean stayed = was && is && before.placeOf(id) == after.placeOf(id);
+      if (stayed && !before.piece(id).equals(after.piece(id))) {
+        altered.add(new Altered(before.piece(id), after.piece(id)));
+      }
+      if (is && !stayed) {
+        added.add(new Ordered(after.piece(id), after.placeOf(id)));
+      }
+      if (was && !stayed) {
+        removed.add(new Ordered(before.piece(id), before.placeOf(id)));
       }
     }
-    for (Piece p : before.pieces()) {
-      if (!samePlace(before, after, p.id())) {
-        removed.add(new Ordered(p, before.placeOf(p.id())));
-      }
-    }
+    added.sort(Comparator.comparingLong(Ordered::place));
+    altered.sort(Comparator.comparingLong(a -> before.placeOf(a.before.id())));
+    removed.sort(Comparator.comparingLong(Ordered::place));
     Rebuilt shell =
         before.shell().equals(after.shell()) ? null : new Rebuilt(before.shell(), after.shell());
     return new Change(added, altered, removed, shell);
-  }
-
-  private static boolean samePlace(Space before, Space after, String id) {
-    return before.has(id) && after.has(id) && before.placeOf(id) == after.placeOf(id);
   }
 
   /** Whether nothing is another afterwards. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
 import pied.core.Refusal;
+import pied.core.edit.shell.Build;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Outlines;
@@ -169,7 +170,7 @@ public record NewShell(
         null,
         new Stage(
             or(stage.level, 0.9, unit),
-            stage.rake == null ? 0 : ShellEditor.rake(stage.rake),
+            stage.rake == null ? 0 : Build.rake(stage.rake),
             apron,
             seats),
         Vec.ZERO,

@@ -4,7 +4,7 @@ import pied.core.solid.Vec;
 import pied.core.units.LengthUnit;
 
 /** Reads places as they are said: from a point of origin, on a stage in its words. */
-final class Places {
+public final class Places {
   private Places() {}
 
   /**
@@ -12,7 +12,7 @@ final class Places {
    *
    * @param now where it is, in the directions of the space
    */
-  static Vec read(Edit.Place3 to, Vec now, Vec origin, LengthUnit unit) {
+  public static Vec read(Edit.Place3 to, Vec now, Vec origin, LengthUnit unit) {
     Vec from = now.minus(origin);
     double x = to.x() == null ? from.x() : to.x().length(unit, from.x());
     double y = to.y() == null ? from.y() : to.y().length(unit, from.y());

@@ -51,6 +51,16 @@ public record Piece(
     return pose(at, turn, lean);
   }
 
+  /** Whether it is where another is, in the same size and shape. */
+  public boolean fills(Piece o) {
+    return this == o
+        || article.equals(o.article)
+            && size.equals(o.size)
+            && at.equals(o.at)
+            && turn == o.turn
+            && lean.equals(o.lean);
+  }
+
   /** The pose of something turned and leaning at a place. */
   public static Pose pose(Vec at, double turn, Lean lean) {
     return Pose.of(at, turn, lean.toward(), lean.by());

@@ -1,33 +1,49 @@
 package pied.core.solid;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Predicate;
 
-/** Everything solid in a space, with a tree over it. Immutable; safe for many threads. */
+/**
+ * Everything solid in a space, with a tree over it. Immutable; safe for many threads. Another with
+ * a few bodies taken out and put in costs as much as they are; what is asked is answered the same,
+ * whatever way it came about.
+ */
 public final class Bodies {
-  private final List<Body> bodies;
-  private final BoxTree tree;
+  private static final Comparator<Body> BY_ID = Comparator.comparing(Body::id);
+
+  private final BodyTree tree;
 
   public Bodies(List<Body> bodies) {
-    this.bodies = List.copyOf(bodies);
-    int n = this.bodies.size();
-    float[] items = new float[6 * n];
-    for (int i = 0; i < n; i++) {
-      Box b = this.bodies.get(i).box();
-      items[6 * i] = BoxTree.down(b.min().x());
-      items[6 * i + 1] = BoxTree.down(b.min().y());
-      items[6 * i + 2] = BoxTree.down(b.min().z());
-      items[6 * i + 3] = BoxTree.up(b.max().x());
-      items[6 * i + 4] = BoxTree.up(b.max().y());
-      items[6 * i + 5] = BoxTree.up(b.max().z());
-    }
-    tree = n == 0 ? null : new BoxTree(items, n, 2);
+    this(BodyTree.of(bodies));
   }
 
+  private Bodies(BodyTree tree) {
+    this.tree = tree;
+  }
+
+  /** All bodies, by their ids. */
   public List<Body> all() {
-    return bodies;
+    List<Body> all = new ArrayList<>();
+    tree.visit(node -> true, all::add);
+    all.sort(BY_ID);
+    return all;
+  }
+
+  public int size() {
+    return tree.size();
+  }
+
+  /** The body of this id, or null. */
+  public Body body(String id) {
+    return tree.body(id);
+  }
+
+  /** With some taken out, by id, and then others put in, in place of those of the same id. */
+  public Bodies with(Collection<String> out, Collection<Body> in) {
+    return new Bodies(tree.with(out, in));
   }
 
   /** What a moving mesh meets first: the body (null if none), and how. */
@@ -48,21 +64,19 @@ public final class Bodies {
     double[] leave = new double[1];
     record Candidate(Body body, double in) {}
     List<Candidate> candidates = new ArrayList<>();
-    visit(
+    double[] entered = new double[1];
+    tree.visit(
         node -> {
-          double in =
+          entered[0] =
               Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
-          return in <= far && leave[0] >= -Travel.TOUCH;
+          return entered[0] <= far && leave[0] >= -Travel.TOUCH;
         },
         body -> {
-          double in =
-              Travel.enters(
-                  moving, corners(body.box()), direction.x(), direction.y(), direction.z(), leave);
-          if (in <= far && leave[0] >= -Travel.TOUCH && counts.test(body)) {
-            candidates.add(new Candidate(body, in));
+          if (counts.test(body)) {
+            candidates.add(new Candidate(body, entered[0]));
           }
         });
-    candidates.sort(Comparator.comparingDouble(Candidate::in));
+    candidates.sort(Comparator.comparingDouble(Candidate::in).thenComparing(c -> c.body().id()));
     for (Candidate c : candidates) {
       double reach = Math.min(far, best.stop().distance());
       if (c.in() > reach) {
@@ -82,12 +96,23 @@ public final class Bodies {
   /** The bodies that count and share more than {@code depth} metres with the mesh. */
   public List<Body> overlapping(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
     List<Body> found = new ArrayList<>();
-    for (Body body : near(pose.box(mesh.box()))) {
+    for (Body body : touching(pose.box(mesh.box()))) {
       if (counts.test(body) && Nearness.overlap(mesh, pose, body.mesh(), body.pose(), depth)) {
         found.add(body);
       }
     }
+    found.sort(BY_ID);
     return found;
+  }
+
+  /** The first of these by its id, or null. */
+  public Body overlapped(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
+    for (Body body : near(pose.box(mesh.box()))) {
+      if (counts.test(body) && Nearness.overlap(mesh, pose, body.mesh(), body.pose(), depth)) {
+        return body;
+      }
+    }
+    return null;
   }
 
   /**
@@ -108,18 +133,16 @@ public final class Bodies {
     double[] moving = corners(box);
     double[] leave = new double[1];
     List<Body> ahead = new ArrayList<>();
-    visit(
+    tree.visit(
         node ->
             Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave) <= limit
                 && leave[0] > 0,
         body -> {
-          double in =
-              Travel.enters(
-                  moving, corners(body.box()), direction.x(), direction.y(), direction.z(), leave);
-          if (in <= limit && leave[0] > 0 && counts.test(body)) {
+          if (counts.test(body)) {
             ahead.add(body);
           }
         });
+    ahead.sort(BY_ID);
     return Travel.toFree(mesh, pose, ahead, direction, limit);
   }
 
@@ -133,12 +156,12 @@ public final class Bodies {
     RayMet[] met = new RayMet[1];
     double[] point = {from.x(), from.y(), from.z(), from.x(), from.y(), from.z()};
     double[] leave = new double[1];
-    visit(
+    double[] wide = new double[6];
+    tree.visit(
         node -> {
-          double[] wide = node.clone();
           for (int k = 0; k < 3; k++) {
-            wide[k] -= 1e-5;
-            wide[k + 3] += 1e-5;
+            wide[k] = node[k] - 1e-5;
+            wide[k + 3] = node[k + 3] + 1e-5;
           }
           double in =
               Travel.enters(point, wide, direction.x(), direction.y(), direction.z(), leave);
@@ -150,7 +173,12 @@ public final class Bodies {
           }
           Vec o = body.pose().unapply(from);
           Vec d = body.pose().undirect(direction);
-          if (body.mesh().tree().nearest(o.x(), o.y(), o.z(), d.x(), d.y(), d.z(), best[0], hit)) {
+          // one as near as the best is found too, and the first by its id is taken
+          double within = Math.nextUp(best[0]);
+          boolean hits =
+              body.mesh().tree().nearest(o.x(), o.y(), o.z(), d.x(), d.y(), d.z(), within, hit);
+          boolean tie = hits && met[0] != null && hit.distance == best[0];
+          if (hits && !(tie && met[0].body().id().compareTo(body.id()) < 0)) {
             best[0] = hit.distance;
             int[] c = body.mesh().corners();
             Vec a = body.mesh().vertex(c[3 * hit.triangle]);
@@ -170,11 +198,17 @@ public final class Bodies {
     return met[0];
   }
 
-  /** All bodies whose boxes share something with this one. */
+  /** All bodies whose boxes share something with this one, by their ids. */
   public List<Body> near(Box box) {
+    List<Body> found = touching(box);
+    found.sort(BY_ID);
+    return found;
+  }
+
+  private List<Body> touching(Box box) {
     double[] q = corners(box);
     List<Body> found = new ArrayList<>();
-    visit(
+    tree.visit(
         node ->
             node[0] <= q[3]
                 && node[3] >= q[0]
@@ -186,36 +220,9 @@ public final class Bodies {
     return found;
   }
 
-  private static double[] corners(Box b) {
+  static double[] corners(Box b) {
     return new double[] {
       b.min().x(), b.min().y(), b.min().z(), b.max().x(), b.max().y(), b.max().z()
     };
-  }
-
-  private void visit(Predicate<double[]> opens, java.util.function.Consumer<Body> at) {
-    if (tree == null) {
-      return;
-    }
-    int[] stack = new int[128];
-    double[] node = new double[6];
-    int top = 1;
-    while (top > 0) {
-      int n = stack[--top];
-      for (int k = 0; k < 6; k++) {
-        node[k] = tree.bounds[6 * n + k];
-      }
-      if (!opens.test(node)) {
-        continue;
-      }
-      if (tree.count[n] == 0) {
-        stack[top++] = tree.link[n];
-        stack[top++] = tree.link[n] + 1;
-      } else {
-        int first = ~tree.link[n];
-        for (int i = first; i < first + tree.count[n]; i++) {
-          at.accept(bodies.get(tree.order[i]));
-        }
-      }
-    }
   }
 }

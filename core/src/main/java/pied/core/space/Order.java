@@ -1,69 +1,83 @@
 package pied.core.space;
 
-import java.util.ArrayList;
+import io.vavr.collection.HashMap;
+import io.vavr.collection.TreeMap;
+import java.util.AbstractCollection;
 import java.util.Collection;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
+import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import pied.core.piece.Piece;
 
 /**
- * Pieces in their order; never changed once made. To put in or take out some costs as much as there
- * are.
+ * Pieces in their order; never changed once made. Another with some put in or taken out shares all
+ * the rest: each costs O(log n).
  *
- * @param pieces by id, in order
- * @param places by id
+ * @param byId pieces with their places
+ * @param byPlace ids
  * @param last the place behind which new ones go
  */
-record Order(Map<String, Piece> pieces, Map<String, Long> places, long last) {
-  static final Order EMPTY = new Order(Map.of(), Map.of(), 0);
+record Order(HashMap<String, Ordered> byId, TreeMap<Long, Piece> byPlace, long last) {
+  static final Order EMPTY = new Order(HashMap.empty(), TreeMap.empty(), 0);
+
+  Piece piece(String id) {
+    Ordered o = byId.getOrElse(id, null);
+    return o == null ? null : o.piece();
+  }
+
+  /** All pieces in their order. */
+  Collection<Piece> pieces() {
+    return new AbstractCollection<>() {
+      @Override
+      public Iterator<Piece> iterator() {
+        return byPlace.valuesIterator();
+      }
+
+      @Override
+      public int size() {
+        return byId.size();
+      }
+    };
+  }
 
   /** With some put in, each at its place. */
   Order with(List<Ordered> more) {
-    Map<String, Piece> next = new LinkedHashMap<>(pieces);
-    Map<String, Long> at = new HashMap<>(places);
+    HashMap<String, Ordered> ids = byId;
+    TreeMap<Long, Piece> places = byPlace;
     long end = last;
-    boolean sorted = true;
     for (Ordered o : more) {
       long place = o.place() == null ? end + 1 : o.place();
-      sorted &= place > end;
       end = Math.max(end, place);
-      next.put(o.piece().id(), o.piece());
-      at.put(o.piece().id(), place);
+      Ordered old = ids.getOrElse(o.piece().id(), null);
+      places = (old == null ? places : places.remove(old.place())).put(place, o.piece());
+      ids = ids.put(o.piece().id(), new Ordered(o.piece(), place));
     }
-    return new Order(sorted ? next : sorted(next, at), at, end);
-  }
-
-  private static Map<String, Piece> sorted(Map<String, Piece> all, Map<String, Long> at) {
-    List<Piece> list = new ArrayList<>(all.values());
-    list.sort(Comparator.comparingLong(p -> at.get(p.id())));
-    Map<String, Piece> sorted = new LinkedHashMap<>();
-    list.forEach(p -> sorted.put(p.id(), p));
-    return sorted;
+    return new Order(ids, places, end);
   }
 
   /** With some replaced, or put in behind all others. */
   Order replacing(Collection<Piece> changed) {
-    List<Ordered> more = new ArrayList<>();
-    Map<String, Piece> next = new LinkedHashMap<>(pieces);
+    HashMap<String, Ordered> ids = byId;
+    TreeMap<Long, Piece> places = byPlace;
+    long end = last;
     for (Piece p : changed) {
-      if (next.replace(p.id(), p) == null) {
-        more.add(new Ordered(p, null));
-      }
+      Ordered old = ids.getOrElse(p.id(), null);
+      long place = old == null ? ++end : old.place();
+      places = places.put(place, p);
+      ids = ids.put(p.id(), new Ordered(p, place));
     }
-    Order replaced = new Order(next, places, last);
-    return more.isEmpty() ? replaced : replaced.with(more);
+    return new Order(ids, places, end);
   }
 
-  Order without(Collection<String> ids) {
-    Map<String, Piece> next = new LinkedHashMap<>(pieces);
-    Map<String, Long> at = new HashMap<>(places);
-    Set<String> gone = Set.copyOf(ids);
-    next.keySet().removeAll(gone);
-    at.keySet().removeAll(gone);
-    return new Order(next, at, last);
+  Order without(Collection<String> gone) {
+    HashMap<String, Ordered> ids = byId;
+    TreeMap<Long, Piece> places = byPlace;
+    for (String id : gone) {
+      Ordered old = ids.getOrElse(id, null);
+      if (old != null) {
+        ids = ids.remove(id);
+        places = places.remove(old.place());
+      }
+    }
+    return new Order(ids, places, last);
   }
 }

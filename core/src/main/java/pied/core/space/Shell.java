@@ -188,6 +188,11 @@ public record Shell(
     return polygon(figure).getEnvelopeInternal();
   }
 
+  /** A figure of the plan (x, z) between corners. */
+  public static Polygon figure(List<Spot> corners) {
+    return polygon(corners);
+  }
+
   static Polygon polygon(List<Spot> corners) {
     Coordinate[] c = new Coordinate[corners.size() + 1];
     for (int i = 0; i < corners.size(); i++) {

@@ -2,7 +2,6 @@ package pied.core.space;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,32 +18,80 @@ import pied.core.piece.Shapes;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 
-/** One room with everything in it: an immutable value. */
+/**
+ * One room with everything in it: an immutable value. Another in which a few pieces are others
+ * shares all the rest with it: what is solid, and who carries whom, is kept up piece by piece.
+ */
 public final class Space {
   private static final int KEPT = 500;
 
   private final Shell shell;
   private final Order order;
-  private final Map<String, Piece> pieces;
+  private final Carriers carriers;
   private final Shapes shapes;
   private final List<Body> shellBodies;
   private volatile Bodies bodies;
-  private final Map<Object, Optional<Object>> kept = Kept.latest(KEPT);
+  private final Renewed renewed;
+  private volatile Map<Object, Optional<Object>> kept;
 
   public Space(Shell shell, Collection<Piece> pieces, Shapes shapes) {
     this(shell, shapes, pieces.stream().map(p -> new Ordered(p, null)).toList());
   }
 
   private Space(Shell shell, Shapes shapes, List<Ordered> pieces) {
-    this(shell, Order.EMPTY.with(pieces), shapes, ShellBodies.of(ShellCheck.checked(shell)));
+    this.shell = shell;
+    this.order = Order.EMPTY.with(pieces);
+    this.shapes = shapes;
+    this.shellBodies = ShellBodies.of(ShellCheck.checked(shell));
+    Carriers all = Carriers.NONE;
+    for (Piece p : order.pieces()) {
+      all = all.with(null, p);
+    }
+    carriers = all;
+    renewed = new Renewed();
   }
 
-  private Space(Shell shell, Order order, Shapes shapes, List<Body> shellBodies) {
-    this.shell = shell;
+  /** Another with some pieces put in, others, or taken out; and all else as it was. */
+  private Space(Space before, Order order, Collection<String> touched) {
+    this.shell = before.shell;
     this.order = order;
-    this.pieces = order.pieces();
-    this.shapes = shapes;
-    this.shellBodies = shellBodies;
+    this.shapes = before.shapes;
+    this.shellBodies = before.shellBodies;
+    Carriers next = before.carriers;
+    List<String> out = new ArrayList<>();
+    List<Body> in = new ArrayList<>();
+    Bodies old = before.bodies;
+    for (String id : touched) {
+      Piece was = before.order.piece(id);
+      Piece is = order.piece(id);
+      next = next.with(was, is);
+      if (old == null || was != null && is != null && is.fills(was)) {
+        continue;
+      }
+      if (is == null) {
+        out.add(id);
+      } else {
+        in.add(body(is));
+      }
+    }
+    carriers = next;
+    bodies = old == null || out.isEmpty() && in.isEmpty() ? old : old.with(out, in);
+    renewed = before.renewed.after(before, touched, order.byId().size());
+  }
+
+  /** The same pieces in another shell. */
+  private Space(Space before, Shell shell) {
+    this.shell = shell;
+    this.order = before.order;
+    this.carriers = before.carriers;
+    this.shapes = before.shapes;
+    this.shellBodies = ShellBodies.of(ShellCheck.checked(shell));
+    renewed = new Renewed();
+    if (before.bodies != null) {
+      Set<String> gone = new HashSet<>();
+      before.shellBodies.forEach(b -> gone.add(b.id()));
+      bodies = before.bodies.with(gone, shellBodies);
+    }
   }
 
   /** A space as it was, with the places of its pieces. */
@@ -62,16 +109,16 @@ public final class Space {
    * @throws Refusal if it cannot be built
    */
   public Space with(Shell other) {
-    return new Space(other, order, shapes, ShellBodies.of(ShellCheck.checked(other)));
+    return new Space(this, other);
   }
 
   /** All pieces in the order in which they came. */
   public Collection<Piece> pieces() {
-    return Collections.unmodifiableCollection(pieces.values());
+    return order.pieces();
   }
 
   public boolean has(String id) {
-    return pieces.containsKey(id);
+    return id != null && order.byId().containsKey(id);
   }
 
   /**
@@ -80,7 +127,7 @@ public final class Space {
    * @throws Refusal if there is none in this space
    */
   public Piece piece(String id) {
-    Piece p = id == null ? null : pieces.get(id);
+    Piece p = id == null ? null : order.piece(id);
     if (p == null) {
       String shown = id == null ? "" : id.length() > 40 ? id.substring(0, 40) + "…" : id;
       throw new Refusal("There is no piece “" + shown + "” in this space.");
@@ -98,7 +145,12 @@ public final class Space {
 
   /** This space with some pieces replaced, or put in behind all others. */
   public Space with(Collection<Piece> changed) {
-    return new Space(shell, order.replacing(changed), shapes, shellBodies);
+    if (changed.isEmpty()) {
+      return this;
+    }
+    Set<String> ids = new LinkedHashSet<>();
+    changed.forEach(p -> ids.add(p.id()));
+    return new Space(this, order.replacing(changed), ids);
   }
 
   public Space with(Piece changed) {
@@ -107,17 +159,19 @@ public final class Space {
 
   /** This space with some pieces put in, each at its place in the order. */
   public Space putting(List<Ordered> more) {
-    return more.isEmpty() ? this : new Space(shell, order.with(more), shapes, shellBodies);
+    return more.isEmpty()
+        ? this
+        : new Space(this, order.with(more), more.stream().map(o -> o.piece().id()).toList());
   }
 
   /** Where a piece is in the order of all: what came first has the least. */
   public long placeOf(String id) {
-    return order.places().get(id);
+    return order.byId().get(id).get().place();
   }
 
   /** This space without some pieces. */
   public Space without(Collection<String> ids) {
-    return ids.isEmpty() ? this : new Space(shell, order.without(ids), shapes, shellBodies);
+    return ids.isEmpty() ? this : new Space(this, order.without(ids), Set.copyOf(ids));
   }
 
   /**
@@ -126,7 +180,30 @@ public final class Space {
    */
   @SuppressWarnings("unchecked")
   public <T> T kept(Object key, Supplier<T> how) {
-    return (T) kept.computeIfAbsent(key, k -> Optional.ofNullable(how.get())).orElse(null);
+    Map<Object, Optional<Object>> own = kept;
+    if (own == null) {
+      synchronized (this) {
+        own = kept == null ? Kept.latest(KEPT) : kept;
+        kept = own;
+      }
+    }
+    return (T) own.computeIfAbsent(key, k -> Optional.ofNullable(how.get())).orElse(null);
+  }
+
+  /**
+   * Something made up of what is worked out for each piece, which depends on the shell, the piece,
+   * and what is solid near it. It is worked out for all the first time, and later only for what may
+   * have become another since.
+   *
+   * @param key the same for the same thing
+   */
+  public <T> Map<String, T> renewed(Object key, Each<T> each) {
+    return renewed.of(this, key, each);
+  }
+
+  /** What is worked out for a piece. */
+  public interface Each<T> {
+    T of(Space space, Piece piece);
   }
 
   /** The bodies of the shell alone. */
@@ -139,11 +216,15 @@ public final class Space {
     Bodies b = bodies;
     if (b == null) {
       List<Body> all = new ArrayList<>(shellBodies);
-      pieces.values().forEach(p -> all.add(new Body(p.id(), shapes.mesh(p), p.pose())));
+      order.pieces().forEach(p -> all.add(body(p)));
       b = new Bodies(all);
       bodies = b;
     }
     return b;
+  }
+
+  private Body body(Piece p) {
+    return new Body(p.id(), shapes.mesh(p), p.pose());
   }
 
   /** Ids of all pieces that stand on this one, and on those, and so on. */
@@ -153,18 +234,7 @@ public final class Space {
 
   /** Ids of all pieces carried by any of these, without these themselves. */
   public Set<String> carriedBy(Collection<String> ids) {
-    Set<String> found = new HashSet<>(ids);
-    boolean grown = true;
-    while (grown) {
-      grown = false;
-      for (Piece p : pieces.values()) {
-        if (p.on().kind() == On.Kind.piece && found.contains(p.on().id()) && found.add(p.id())) {
-          grown = true;
-        }
-      }
-    }
-    found.removeAll(Set.copyOf(ids));
-    return found;
+    return carriers.carriedBy(ids);
   }
 
   /** These pieces, and then all that is carried by any of them. */
@@ -176,10 +246,8 @@ public final class Space {
 
   /** How a body is called in a sentence: "wall B", "the floor", the name of a piece. */
   public String nameOf(String body) {
-    if (pieces.containsKey(body)) {
-      return pieces.get(body).name();
-    }
-    return shellName(body);
+    Piece p = order.piece(body);
+    return p != null ? p.name() : shellName(body);
   }
 
   /** How a carrier is called in a sentence. */

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Edit;
+import pied.core.edit.place.MoveTo;
 import pied.core.units.LengthUnit;
 
 class CaptionTest {
@@ -55,7 +56,7 @@ class CaptionTest {
   void saysSoWhereItOverlaps() {
     room.put("s", "sideboard", 3, 1);
     room.put("x", "stool", 3, 3);
-    room.apply(new Edit.MoveTo("x", new Edit.Place3(null, Rooms.typed("0"), Rooms.typed("1"))));
+    room.apply(new MoveTo("x", new Edit.Place3(null, Rooms.typed("0"), Rooms.typed("1"))));
     assertThat(sentence(phrases(LengthUnit.M, "x"))).contains("overlapping Oak sideboard");
   }
 

@@ -14,8 +14,8 @@ import net.jqwik.api.constraints.LongRange;
 import net.jqwik.api.statistics.Statistics;
 import pied.core.Rooms;
 import pied.core.check.Snag;
-import pied.core.edit.Edit;
-import pied.core.edit.Editor;
+import pied.core.edit.Outcome;
+import pied.core.edit.place.PutDown;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -98,9 +98,9 @@ class CarryPropertiesTest {
     for (int i = 0; i < 6; i++) {
       Question q = ask(room, r);
       var before = room.space;
-      Editor.Outcome done;
+      Outcome done;
       try {
-        done = room.apply(new Edit.PutDown(q, null));
+        done = room.apply(new PutDown(q, null));
         tried(true);
       } catch (pied.core.Refusal e) {
         tried(false);

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.carry.Question.Keep;
+import pied.core.edit.place.PutDown;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -365,7 +366,7 @@ class CarryingTest {
     Answer a = Carrying.answer(stage.space, q.asked(), LengthUnit.M);
     assertThat(a.on().kind()).isEqualTo(On.Kind.bar);
     Rooms after = stage;
-    after.apply(new pied.core.edit.Edit.PutDown(q.asked(), null));
+    after.apply(new PutDown(q.asked(), null));
     assertThat(after.space.nameOf(after.piece("s").on())).isEqualTo("the bar 1");
     // the bar taken away, it is carried by nothing, and can be moved like anything
     after.json("{'do':'removeParts','parts':['bar:bar 1']}");

@@ -14,6 +14,17 @@ import org.junit.jupiter.api.Test;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.check.Snag;
+import pied.core.edit.keep.Copy;
+import pied.core.edit.keep.Recolour;
+import pied.core.edit.keep.Remove;
+import pied.core.edit.keep.Rename;
+import pied.core.edit.place.MoveBy;
+import pied.core.edit.place.MoveTo;
+import pied.core.edit.place.Place;
+import pied.core.edit.place.SetDistance;
+import pied.core.edit.place.Settle;
+import pied.core.edit.size.Resize;
+import pied.core.edit.turn.Turn;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -63,7 +74,7 @@ class EditorTest {
     double board = 0.07 + 2 * (1.9 - 0.07 - 0.018) / 5 + 0.018; // third of five levels
     Vec aim = new Vec(3, board, 0.2);
     room.apply(
-        new Edit.Place(
+        new Place(
             "c",
             "cup-and-saucer",
             null,
@@ -95,7 +106,7 @@ class EditorTest {
     Piece lamp = room.put("l", "pendant-lamp", 3, 2);
     assertThat(lamp.at().y() + lamp.size().height()).isCloseTo(2.8, EXACT);
     assertThat(lamp.on()).isEqualTo(On.CEILING);
-    room.apply(new Edit.Resize(List.of("l"), new Edit.Measures(null, null, typed("1.1")), null));
+    room.apply(new Resize(List.of("l"), new Edit.Measures(null, null, typed("1.1")), null));
     assertThat(room.piece("l").at().y()).as("it holds at the top").isCloseTo(1.7, EXACT);
   }
 
@@ -106,9 +117,9 @@ class EditorTest {
     assertThat(reach("s", Side.left)).isCloseTo(3 - 0.8, EXACT);
     assertThat(reach("s", Side.right)).isCloseTo(6 - 3.8, EXACT);
     assertThat(reach("s", Side.under)).isCloseTo(0, EXACT);
-    room.apply(new Edit.SetDistance("s", Side.back, typed("35cm")));
+    room.apply(new SetDistance("s", Side.back, typed("35cm")));
     assertThat(reach("s", Side.back)).isCloseTo(0.35, EXACT);
-    room.apply(new Edit.SetDistance("s", Side.left, typed("+10cm")));
+    room.apply(new SetDistance("s", Side.left, typed("+10cm")));
     assertThat(reach("s", Side.left)).isCloseTo(2.3, EXACT);
   }
 
@@ -116,10 +127,10 @@ class EditorTest {
   void aDistanceThatDoesNotFitIsRefusedAndNothingChanges() {
     room.put("s", "sideboard", 3, 1);
     Space before = room.space;
-    assertThatThrownBy(() -> room.apply(new Edit.SetDistance("s", Side.back, typed("5"))))
+    assertThatThrownBy(() -> room.apply(new SetDistance("s", Side.back, typed("5"))))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Only 3.55 is free");
-    assertThatThrownBy(() -> room.apply(new Edit.SetDistance("s", Side.back, typed("-9"))))
+    assertThatThrownBy(() -> room.apply(new SetDistance("s", Side.back, typed("-9"))))
         .hasMessageContaining("0 or more");
     assertThat(room.space).isSameAs(before);
   }
@@ -128,14 +139,12 @@ class EditorTest {
   void sizesAreExactAndASideThatTouchesStays() {
     room.put("s", "sideboard", 3, 0.225);
     room.apply(
-        new Edit.Resize(
-            List.of("s"), new Edit.Measures(typed("1400 mm"), typed("0.5"), null), null));
+        new Resize(List.of("s"), new Edit.Measures(typed("1400 mm"), typed("0.5"), null), null));
     Piece p = room.piece("s");
     assertThat(p.size().width()).isCloseTo(1.4, EXACT);
     assertThat(p.at().x()).as("width grows from the middle").isCloseTo(3, EXACT);
     assertThat(reach("s", Side.back)).as("it stays at the wall").isCloseTo(0, EXACT);
-    room.apply(
-        new Edit.Resize(List.of("s"), new Edit.Measures(typed("+0.2"), null, null), Side.left));
+    room.apply(new Resize(List.of("s"), new Edit.Measures(typed("+0.2"), null, null), Side.left));
     assertThat(room.piece("s").at().x()).isCloseTo(3.1, EXACT);
   }
 
@@ -145,21 +154,19 @@ class EditorTest {
     assertThatThrownBy(
             () ->
                 room.apply(
-                    new Edit.Resize(
-                        List.of("s"), new Edit.Measures(Amount.of(-1), null, null), null)))
+                    new Resize(List.of("s"), new Edit.Measures(Amount.of(-1), null, null), null)))
         .hasMessageContaining("more than zero");
     assertThatThrownBy(
             () ->
                 room.apply(
-                    new Edit.Resize(
-                        List.of("s"), new Edit.Measures(typed("9 m"), null, null), null)))
+                    new Resize(List.of("s"), new Edit.Measures(typed("9 m"), null, null), null)))
         .hasMessageContaining("0.70 to 3.60 m wide");
   }
 
   @Test
   void roundThingsStayRound() {
     room.put("t", "cafe-table", 3, 2);
-    room.apply(new Edit.Resize(List.of("t"), new Edit.Measures(null, typed("0.9"), null), null));
+    room.apply(new Resize(List.of("t"), new Edit.Measures(null, typed("0.9"), null), null));
     assertThat(room.piece("t").size().width()).isCloseTo(0.9, EXACT);
   }
 
@@ -168,20 +175,20 @@ class EditorTest {
     room.put("s", "sideboard", 3, 1);
     room.put("l", "table-lamp", 3.4, 1);
     room.put("b", "bottle", 2.6, 1.1);
-    room.apply(new Edit.MoveBy(List.of("s"), by(0.5, 0, 0.7)));
+    room.apply(new MoveBy(List.of("s"), by(0.5, 0, 0.7)));
     assertThat(room.piece("l").at()).isEqualTo(new Vec(3.9, room.piece("l").at().y(), 1.7));
-    room.apply(new Edit.Turn(List.of("s"), typed("90"), null));
+    room.apply(new Turn(List.of("s"), typed("90"), null));
     assertThat(room.piece("l").at().x())
         .as("0.4 to its left is now 0.4 up the plan")
         .isCloseTo(3.5, EXACT);
     assertThat(room.piece("l").at().z()).isCloseTo(1.3, EXACT);
     assertThat(room.piece("l").turn()).isEqualTo(90);
-    room.apply(new Edit.Resize(List.of("s"), new Edit.Measures(null, null, typed("0.9")), null));
+    room.apply(new Resize(List.of("s"), new Edit.Measures(null, null, typed("0.9")), null));
     assertThat(room.piece("l").at().y())
         .as("higher, it lifts what stands on it")
         .isCloseTo(0.9, EXACT);
     assertThat(room.piece("b").at().y()).isCloseTo(0.9, EXACT);
-    room.apply(new Edit.Remove(List.of("s")));
+    room.apply(new Remove(List.of("s")));
     assertThat(room.piece("l").at().y()).as("removed, they settle on the floor").isZero();
     assertThat(room.piece("b").on()).isEqualTo(On.FLOOR);
     assertThat(Snag.of(room.space)).isEmpty();
@@ -191,7 +198,7 @@ class EditorTest {
   void movedOffItsCarrierItSettlesOnWhatIsBeneath() {
     room.put("s", "sideboard", 3, 1);
     room.put("l", "table-lamp", 3.4, 1);
-    room.apply(new Edit.MoveBy(List.of("l"), by(0, 0, 1)));
+    room.apply(new MoveBy(List.of("l"), by(0, 0, 1)));
     assertThat(room.piece("l").at()).isEqualTo(new Vec(3.4, 0, 2));
     assertThat(room.piece("l").on()).isEqualTo(On.FLOOR);
     assertThat(room.said).contains("Table lamp came to rest on the floor.");
@@ -201,7 +208,7 @@ class EditorTest {
   void carrierAndCarriedMovedTogetherMoveOnce() {
     room.put("s", "sideboard", 3, 1);
     room.put("l", "table-lamp", 3, 1);
-    room.apply(new Edit.MoveBy(List.of("l", "s"), by(1, 0, 0)));
+    room.apply(new MoveBy(List.of("l", "s"), by(1, 0, 0)));
     assertThat(room.piece("l").at().x()).isCloseTo(4, EXACT);
     assertThat(room.piece("s").at().x()).isCloseTo(4, EXACT);
   }
@@ -210,7 +217,7 @@ class EditorTest {
   void copyTakesAlongWhatStandsOnItAndNamesIt() {
     room.put("t", "cafe-table", 2, 2);
     room.put("c", "cup-and-saucer", 2, 2);
-    Editor.Outcome o = room.apply(new Edit.Copy(List.of("t"), by(2, 0, 0)));
+    Outcome o = room.apply(new Copy(List.of("t"), by(2, 0, 0)));
     assertThat(o.change().added()).hasSize(2);
     Piece table =
         o.change().changed().stream()
@@ -230,18 +237,15 @@ class EditorTest {
   @Test
   void namesAndColours() {
     room.put("s", "sideboard", 3, 1);
-    room.apply(
-        new Edit.Rename("s", "  By the window "),
-        new Edit.Recolour(List.of("s"), "doors", "#aabbcc"));
+    room.apply(new Rename("s", "  By the window "), new Recolour(List.of("s"), "doors", "#aabbcc"));
     assertThat(room.piece("s").name()).isEqualTo("By the window");
     assertThat(room.piece("s").finishes()).containsEntry("doors", "#AABBCC");
-    assertThatThrownBy(() -> room.apply(new Edit.Rename("s", "x".repeat(1_000_000))))
+    assertThatThrownBy(() -> room.apply(new Rename("s", "x".repeat(1_000_000))))
         .hasMessageContaining("up to 120 letters; this one has 1000000");
-    assertThatThrownBy(() -> room.apply(new Edit.Rename("s", " ")))
-        .hasMessageContaining("at least one");
-    assertThatThrownBy(() -> room.apply(new Edit.Recolour(List.of("s"), "doors", "red")))
+    assertThatThrownBy(() -> room.apply(new Rename("s", " "))).hasMessageContaining("at least one");
+    assertThatThrownBy(() -> room.apply(new Recolour(List.of("s"), "doors", "red")))
         .hasMessageContaining("#RRGGBB");
-    assertThatThrownBy(() -> room.apply(new Edit.Recolour(List.of("s"), "lid", "#112233")))
+    assertThatThrownBy(() -> room.apply(new Recolour(List.of("s"), "lid", "#112233")))
         .hasMessageContaining("it has carcass, doors, knobs");
   }
 
@@ -249,12 +253,12 @@ class EditorTest {
   void strangersAreRefused() {
     assertThatThrownBy(() -> room.put("x", "flying-carpet", 1, 1))
         .hasMessageContaining("“flying-carpet”");
-    assertThatThrownBy(() -> room.apply(new Edit.Remove(List.of("nobody"))))
+    assertThatThrownBy(() -> room.apply(new Remove(List.of("nobody"))))
         .hasMessageContaining("“nobody”");
     assertThatThrownBy(() -> room.put("x", "stool", 9, 9)).hasMessageContaining("inside the room");
     room.put("x", "stool", 1, 1);
     assertThatThrownBy(() -> room.put("x", "stool", 2, 2)).hasMessageContaining("already");
-    assertThatThrownBy(() -> room.apply(new Edit.Rename("x", "A"), new Edit.Rename("y", "B")))
+    assertThatThrownBy(() -> room.apply(new Rename("x", "A"), new Rename("y", "B")))
         .hasMessageStartingWith("Edit 2:");
     assertThat(room.piece("x").name()).as("all or nothing").isEqualTo("Stool");
   }
@@ -263,12 +267,12 @@ class EditorTest {
   void snagsNameWhatHoversOverlapsAndLiesOutside() {
     room.put("a", "sideboard", 3, 1);
     room.put("b", "stool", 3, 3);
-    room.apply(new Edit.MoveTo("b", new Edit.Place3(null, typed("0.5"), null)));
+    room.apply(new MoveTo("b", new Edit.Place3(null, typed("0.5"), null)));
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.hovers);
-    room.apply(new Edit.MoveTo("b", new Edit.Place3(null, typed("0"), typed("1"))));
+    room.apply(new MoveTo("b", new Edit.Place3(null, typed("0"), typed("1"))));
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.overlaps);
     assertThat(room.said).contains("Stool overlaps Oak sideboard.");
-    room.apply(new Edit.MoveTo("b", new Edit.Place3(typed("40"), null, null)));
+    room.apply(new MoveTo("b", new Edit.Place3(typed("40"), null, null)));
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.outside);
   }
 
@@ -277,7 +281,7 @@ class EditorTest {
     room.put("s", "sideboard", 3.1, 1.0 / 3, 37.3);
     room.put("l", "table-lamp", 3.1, 1.0 / 3);
     Space before = room.space;
-    Change change = room.apply(new Edit.Turn(List.of("s"), null, typed("11.1"))).change();
+    Change change = room.apply(new Turn(List.of("s"), null, typed("11.1"))).change();
     var json = new com.fasterxml.jackson.databind.ObjectMapper();
     Change read = json.readValue(json.writeValueAsString(change), Change.class);
     assertThat(read).isEqualTo(change);
@@ -290,10 +294,8 @@ class EditorTest {
     room.put("t", "long-table", 3, 2);
     room.put("a", "bottle", 3, 2);
     room.put("b", "bottle", 3.3, 2);
-    room.apply(
-        new Edit.MoveBy(List.of("a"), by(0, 0.4, 0)),
-        new Edit.MoveBy(List.of("b"), by(0, -0.01, 0)));
-    room.apply(new Edit.Settle(List.of("a", "b")));
+    room.apply(new MoveBy(List.of("a"), by(0, 0.4, 0)), new MoveBy(List.of("b"), by(0, -0.01, 0)));
+    room.apply(new Settle(List.of("a", "b")));
     assertThat(room.piece("a").at().y()).isCloseTo(0.74, EXACT);
     assertThat(room.piece("b").at().y()).isCloseTo(0.74, EXACT);
     assertThat(room.piece("a").on()).isEqualTo(On.piece("t"));
@@ -303,7 +305,7 @@ class EditorTest {
   void whatAnotherPieceOverlapsStillStandsWhereItStands() {
     room.put("b", "bottle", 3, 2);
     room.put("c", "cafe-table", 5, 3);
-    room.apply(new Edit.MoveTo("c", new Edit.Place3(Amount.of(3), Amount.of(0), Amount.of(2))));
+    room.apply(new MoveTo("c", new Edit.Place3(Amount.of(3), Amount.of(0), Amount.of(2))));
     assertThat(Snag.of(room.space))
         .extracting(Snag::kind)
         .as("they overlap; neither hovers")
@@ -326,9 +328,9 @@ class EditorTest {
     };
     for (int i = 0; i < 14; i++) {
       Space before = rooms.space;
-      Editor.Outcome o =
+      Outcome o =
           rooms.apply(
-              new Edit.Place(
+              new Place(
                   "p" + i,
                   articles[r.nextInt(articles.length)],
                   null,

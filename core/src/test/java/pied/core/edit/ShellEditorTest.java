@@ -13,6 +13,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.edit.place.MoveTo;
+import pied.core.edit.shell.Outline;
 import pied.core.piece.On;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
@@ -250,8 +252,7 @@ class ShellEditorTest {
     room.json("{'do':'datum','to':{'x':5.9,'z':3.85},'mark':true,'within':0.3}");
     assertThat(room.shell().datum()).isEqualTo(new Vec(6, 0, 4));
     assertThat(room.said).containsExactly("The datum is on the corner of walls B and C.");
-    room.apply(
-        new Edit.MoveTo("t", new Edit.Place3(Rooms.typed("=-2"), null, Rooms.typed("=-1.5"))));
+    room.apply(new MoveTo("t", new Edit.Place3(Rooms.typed("=-2"), null, Rooms.typed("=-1.5"))));
     assertThat(room.piece("t").at().x()).isCloseTo(4, EXACT);
     assertThat(room.piece("t").at().z()).isCloseTo(2.5, EXACT);
   }
@@ -309,7 +310,7 @@ class ShellEditorTest {
       double a = 2 * Math.PI * i / 5000;
       corners.add(Rooms.point(40 * Math.cos(a), 40 * Math.sin(a)));
     }
-    assertThatThrownBy(() -> room.apply(new ShellEdit.Outline(corners)))
+    assertThatThrownBy(() -> room.apply(new Outline(corners)))
         .hasMessage("The outline has 5000 corners; Pied builds up to 500.");
   }
 
@@ -321,7 +322,7 @@ class ShellEditorTest {
     room.put("t", "cafe-table", 2, 2.5);
     room.put("p", "picture-frame", 3, 0.05);
     room.put("l", "pendant-lamp", 2, 2.5);
-    Editor.Outcome out = room.json("{'do':'moveWall','wall':'A','by':'0.5'}");
+    Outcome out = room.json("{'do':'moveWall','wall':'A','by':'0.5'}");
     assertThat(room.piece("p").at().z())
         .as("the picture goes with its wall")
         .isCloseTo(-0.485, EXACT);
@@ -343,7 +344,7 @@ class ShellEditorTest {
     room.json("{'do':'removeParts','parts':['opening:d1']}");
     room.put("t", "cafe-table", 5, 2);
     room.put("c", "cup-and-saucer", 5, 2);
-    Editor.Outcome out = room.json("{'do':'wallLength','wall':'A','length':'4'}");
+    Outcome out = room.json("{'do':'wallLength','wall':'A','length':'4'}");
     assertThat(out.said()).anyMatch(s -> s.equals("Round café table is now outside."));
     assertThat(room.piece("t").on()).isEqualTo(On.NOTHING);
     assertThat(out.offers()).anyMatch(o -> o.words().equals("Bring it in"));

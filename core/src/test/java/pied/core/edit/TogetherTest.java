@@ -12,6 +12,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.check.Snag;
+import pied.core.edit.place.MoveBy;
+import pied.core.edit.place.Settle;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -188,7 +190,7 @@ class TogetherTest {
     }
     room.put("a", "stool", 4.5, 3);
     room.apply(
-        new Edit.MoveBy(
+        new MoveBy(
             List.of("a"), new Edit.Place3(Amount.of(-2.8), Amount.of(0.9), Amount.of(-1.9))));
     Piece high = room.piece("a");
     room.json("{'do':'settleOnto','pieces':['a']}");
@@ -207,9 +209,9 @@ class TogetherTest {
     Thread.sleep(2);
     assertThatThrownBy(
             () ->
-                Editor.apply(
+                Edits.apply(
                     room.space,
-                    List.of(new Edit.Settle(List.of("a"))),
+                    List.of(new Settle(List.of("a"))),
                     pied.core.units.LengthUnit.M,
                     () -> "x",
                     none))

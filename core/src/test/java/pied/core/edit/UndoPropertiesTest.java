@@ -1,5 +1,13 @@
 package pied.core.edit;
 
+import pied.core.edit.keep.Copy;
+import pied.core.edit.keep.Remove;
+import pied.core.edit.keep.Rename;
+import pied.core.edit.place.MoveBy;
+import pied.core.edit.place.Place;
+import pied.core.edit.turn.LeanOver;
+import pied.core.edit.turn.Turn;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -61,18 +69,18 @@ class UndoPropertiesTest {
     if (ids.size() < 3 || r.nextInt(4) == 0) {
       String article = ARTICLES.get(r.nextInt(ARTICLES.size()));
       Edit.PlanPoint at = new Edit.PlanPoint(amount(r, 1, 5), amount(r, 1, 3));
-      return new Edit.Place("p" + i, article, null, at, null, null, null, null);
+      return new Place("p" + i, article, null, at, null, null, null, null);
     }
     List<String> one = List.of(ids.get(r.nextInt(ids.size())));
     return switch (r.nextInt(7)) {
-      case 0 -> new Edit.Remove(one);
-      case 1 -> new Edit.Turn(one, null, amount(r, -400, 400));
-      case 2 -> new Edit.LeanOver(one, amount(r, -400, 400), amount(r, -20, 20), null);
+      case 0 -> new Remove(one);
+      case 1 -> new Turn(one, null, amount(r, -400, 400));
+      case 2 -> new LeanOver(one, amount(r, -400, 400), amount(r, -20, 20), null);
       case 3 ->
-          new Edit.MoveBy(one, new Edit.Place3(amount(r, -0.3, 0.3), null, amount(r, -0.3, 0.3)));
-      case 4 -> new Edit.Copy(one, null);
-      case 5 -> new Edit.Rename(one.get(0), "n" + i);
-      default -> new Edit.Remove(ids.subList(0, ids.size() / 2));
+          new MoveBy(one, new Edit.Place3(amount(r, -0.3, 0.3), null, amount(r, -0.3, 0.3)));
+      case 4 -> new Copy(one, null);
+      case 5 -> new Rename(one.get(0), "n" + i);
+      default -> new Remove(ids.subList(0, ids.size() / 2));
     };
   }
 

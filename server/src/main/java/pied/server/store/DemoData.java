@@ -13,7 +13,8 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import pied.core.edit.Edit;
-import pied.core.edit.Editor;
+import pied.core.edit.Edits;
+import pied.core.edit.Outcome;
 import pied.core.piece.Shapes;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -58,9 +59,8 @@ class DemoData implements ApplicationRunner {
 
   private SpaceStore.Furnished furnished(Demo demo) {
     Space bare = new Space(demo.shell(), List.of(), shapes);
-    Editor.Outcome out =
-        Editor.apply(
-            bare, demo.edits(), LengthUnit.M, () -> java.util.UUID.randomUUID().toString());
+    Outcome out =
+        Edits.apply(bare, demo.edits(), LengthUnit.M, () -> java.util.UUID.randomUUID().toString());
     out.said().forEach(s -> LOG.debug("demo: {}", s));
     return new SpaceStore.Furnished(demo.project(), demo.space(), out.space());
   }

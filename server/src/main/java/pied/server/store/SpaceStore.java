@@ -19,7 +19,8 @@ import pied.core.Refusal;
 import pied.core.Text;
 import pied.core.drawing.Elevations;
 import pied.core.edit.Change;
-import pied.core.edit.Editor;
+import pied.core.edit.Edits;
+import pied.core.edit.Outcome;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
@@ -270,23 +271,23 @@ public class SpaceStore {
         request.id(),
         request.revision(),
         head -> {
-          Editor.Outcome out = apply(head.space(), request);
+          Outcome out = apply(head.space(), request);
           return new OpenSpace.Step(
               out.space(), out.change(), out.said(), out.offers(), out.part(), null);
         });
   }
 
   /** What edits would lead to; nothing is stored. */
-  public Editor.Outcome trial(Space space, EditRequest request) {
+  public Outcome trial(Space space, EditRequest request) {
     return apply(space, request);
   }
 
-  private static Editor.Outcome apply(Space space, EditRequest request) {
+  private static Outcome apply(Space space, EditRequest request) {
     if (request.edits() == null || request.edits().stream().anyMatch(java.util.Objects::isNull)) {
       throw new Refusal("The request has no edits.");
     }
     LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
-    return Editor.apply(
+    return Edits.apply(
         space, request.edits(), unit, () -> UUID.randomUUID().toString(), Effort.seconds(LONGEST));
   }
 

@@ -21,7 +21,7 @@ import pied.core.catalog.Finish;
 import pied.core.check.Snag;
 import pied.core.drawing.ShellPlan;
 import pied.core.edit.Change;
-import pied.core.edit.Editor;
+import pied.core.edit.Outcome;
 import pied.core.measure.Reach;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -91,7 +91,7 @@ class SpaceController {
   @PostMapping("/spaces/{id}/trial")
   Trial trial(@PathVariable String id, @RequestBody EditRequest request) {
     OpenSpace.Seen now = store.seen(id);
-    Editor.Outcome out = store.trial(now.space(), request);
+    Outcome out = store.trial(now.space(), request);
     LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
     // in hand is what was put in, or else the first piece named; the rest goes along with it
     Piece hand =

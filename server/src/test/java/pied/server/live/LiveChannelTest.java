@@ -20,6 +20,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import pied.core.edit.Edit;
+import pied.core.edit.keep.Rename;
 import pied.server.Given;
 import pied.server.api.Answers.EditRequest;
 import pied.server.store.SpaceStore;
@@ -216,7 +217,7 @@ class LiveChannelTest {
                 null,
                 null,
                 "m",
-                ids.stream().map(id -> (Edit) new Edit.Rename(id, name + id)).toList()));
+                ids.stream().map(id -> (Edit) new Rename(id, name + id)).toList()));
         assertThat(edits).as("edits until he is sent away").isLessThan(1500);
       }
       // who listens has heard of every one

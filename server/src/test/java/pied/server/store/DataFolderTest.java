@@ -24,6 +24,7 @@ import org.springframework.boot.WebApplicationType;
 import org.springframework.context.ConfigurableApplicationContext;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
+import pied.core.edit.turn.Turn;
 import pied.core.piece.Piece;
 import pied.server.PiedApplication;
 import pied.server.api.Answers.EditRequest;
@@ -134,7 +135,7 @@ class DataFolderTest {
   }
 
   private static Edit turn(double to) {
-    return new Edit.Turn(List.of("stool"), Amount.of(to), null);
+    return new Turn(List.of("stool"), Amount.of(to), null);
   }
 
   @Test

@@ -32,6 +32,7 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
+import pied.core.edit.turn.Turn;
 import pied.server.Given;
 import pied.server.api.Answers.Changed;
 import pied.server.api.Answers.EditRequest;
@@ -78,7 +79,7 @@ class LedgerTest {
   }
 
   private Changed turn(String request) {
-    return edit(request, new Edit.Turn(List.of("s3"), null, Amount.of(7.3)));
+    return edit(request, new Turn(List.of("s3"), null, Amount.of(7.3)));
   }
 
   @Test
@@ -138,7 +139,7 @@ class LedgerTest {
     for (int cut = 0; cut < 12; cut++) {
       for (int i = 0; i < 5; i++) {
         String id = "s" + r.nextInt(12);
-        edit(null, new Edit.Turn(List.of(id), null, Amount.of(1 + r.nextInt(300))));
+        edit(null, new Turn(List.of(id), null, Amount.of(1 + r.nextInt(300))));
         acknowledged.put(id, store.space(room).piece(id).turn());
       }
       // something large that is not acknowledged may be under way too

@@ -1,9 +1,14 @@
-package pied.core.edit;
+package pied.core.edit.shell;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.Offer;
+import pied.core.edit.place.MoveBy;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
@@ -30,6 +35,7 @@ final class Following {
   private final Space before;
   private final Shell after;
   private final Map<String, String> renamed;
+  private final Map<On, Vec> known = new HashMap<>();
 
   Following(Space before, Shell after, Map<String, String> renamed) {
     this.before = before;
@@ -43,10 +49,17 @@ final class Following {
 
   /** How far the carrier of a piece has moved; zero if it has not, or is gone. */
   Vec carried(Piece p) {
+    boolean sided =
+        p.on().kind() == On.Kind.wall
+            && after.partitions().stream().anyMatch(x -> x.id().equals(p.on().id()));
+    return sided ? wall(p.on().id(), p) : known.computeIfAbsent(p.on(), on -> worked(p));
+  }
+
+  private Vec worked(Piece p) {
     String id = p.on().id();
     return switch (p.on().kind()) {
       case ceiling -> new Vec(0, after.height() - before.shell().height(), 0);
-      case wall -> wall(id, p);
+      case wall -> moved(id);
       case bar -> bar(id);
       case platform -> platform(id);
       default -> Vec.ZERO;
@@ -131,15 +144,6 @@ final class Following {
     return Vec.ZERO;
   }
 
-  /** Whether the surfaces one stands on are not all what they were. */
-  boolean floorChanged() {
-    Shell b = before.shell();
-    return !b.platforms().equals(after.platforms())
-        || !b.flights().equals(after.flights())
-        || !java.util.Objects.equals(b.stage(), after.stage())
-        || !b.outline().equals(after.outline());
-  }
-
   /** For each wall that moved: to move along what stood against it. */
   List<Offer> offers() {
     List<Offer> offers = new ArrayList<>();
@@ -152,7 +156,7 @@ final class Following {
     }
     moved.forEach(
         (wall, by) -> {
-          List<Piece> along = before.pieces().stream().filter(p -> against(p, wall)).toList();
+          List<Piece> along = against(wall);
           if (!along.isEmpty()) {
             String what =
                 along.size() == 1
@@ -162,7 +166,7 @@ final class Following {
                 new Offer(
                     "Move " + what + " along with wall " + nameNow(wall),
                     List.of(
-                        new Edit.MoveBy(
+                        new MoveBy(
                             along.stream().map(Piece::id).toList(),
                             new Edit.Place3(
                                 Amount.of(by.x()), Amount.of(by.y()), Amount.of(by.z()))))));
@@ -171,11 +175,16 @@ final class Following {
     return offers;
   }
 
-  private boolean against(Piece p, String wall) {
+  /** What stood against a wall, in the order of the pieces. */
+  private List<Piece> against(String wall) {
+    Wall w = before.shell().wall(wall);
+    return before.pieces().stream().filter(p -> against(p, w)).toList();
+  }
+
+  private boolean against(Piece p, Wall w) {
     if (p.on().kind() != On.Kind.floor && p.on().kind() != On.Kind.platform) {
       return false;
     }
-    Wall w = before.shell().wall(wall);
     double half = Math.hypot(p.size().width(), p.size().depth()) / 2;
     if (Math.abs(w.off(spot(p))) > half + 0.25) {
       return false;
@@ -189,8 +198,8 @@ final class Following {
                 w.inward().times(-1),
                 AGAINST,
                 b ->
-                    b.id().equals(ShellBodies.WALL + wall)
-                        || b.id().equals(ShellBodies.SKIRTING + wall));
+                    b.id().equals(ShellBodies.WALL + w.name())
+                        || b.id().equals(ShellBodies.SKIRTING + w.name()));
     return met.stop().meets();
   }
 }

@@ -1,4 +1,4 @@
-package pied.core.edit;
+package pied.core.edit.shell;
 
 import pied.core.solid.Vec;
 import pied.core.space.Flight;

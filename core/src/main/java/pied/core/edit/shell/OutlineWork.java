@@ -1,4 +1,4 @@
-package pied.core.edit;
+package pied.core.edit.shell;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -18,17 +18,14 @@ import pied.core.space.Wall;
  * Alters the outline of a shell. Openings stay at their places in the space; a wall keeps its name
  * unless corners come or go.
  */
-final class OutlineEditor {
+final class OutlineWork {
   private final Shell before;
   private final List<Spot> corners;
 
-  OutlineEditor(Shell before) {
+  OutlineWork(Shell before) {
     this.before = before;
     this.corners = new ArrayList<>(before.outline());
   }
-
-  /** The shell after, and what walls are called now that had other names. */
-  record Result(Shell shell, Map<String, String> renamed, List<String> said) {}
 
   private int n() {
     return corners.size();
@@ -56,18 +53,18 @@ final class OutlineEditor {
 
   // ---- what can be done
 
-  Result moveWall(String wall, double by) {
+  ShellWork.Result moveWall(String wall, double by) {
     offset(edge(before, wall), by);
     return kept();
   }
 
-  Result wallLength(String wall, double length, ShellEdit.End moves) {
+  ShellWork.Result wallLength(String wall, double length, WallLength.End moves) {
     int i = edge(before, wall);
     double delta = length - corner(i).distance(corner(i + 1));
     if (length <= 0) {
       throw new Refusal("A wall is longer than 0.");
     }
-    boolean end = moves != ShellEdit.End.start;
+    boolean end = moves != WallLength.End.start;
     int beyond = end ? i + 1 : i - 1;
     Vec way = direction(i).times(end ? 1 : -1);
     double across = way.dot(outward(beyond));
@@ -80,7 +77,7 @@ final class OutlineEditor {
     return kept();
   }
 
-  Result moveCorner(int corner, Spot to, boolean square) {
+  ShellWork.Result moveCorner(int corner, Spot to, boolean square) {
     check(corner);
     Spot from = corner(corner);
     if (!square) {
@@ -99,7 +96,7 @@ final class OutlineEditor {
     return kept();
   }
 
-  Result addCorner(String wall, Double at) {
+  ShellWork.Result addCorner(String wall, Double at) {
     int i = edge(before, wall);
     double length = corner(i).distance(corner(i + 1));
     double s = at == null ? length / 2 : at;
@@ -132,10 +129,11 @@ final class OutlineEditor {
                 + " is in the way of a corner there; move it or choose another place.");
       }
     }
-    return new Result(before.withOutline(corners, thick, openings), renamed, List.of());
+    return new ShellWork.Result(
+        before.withOutline(corners, thick, openings), renamed, List.of(), null);
   }
 
-  Result removeCorner(int corner) {
+  ShellWork.Result removeCorner(int corner) {
     check(corner);
     if (n() <= 3) {
       throw new Refusal("An outline has at least three corners.");
@@ -153,7 +151,7 @@ final class OutlineEditor {
     return refit(thick, renamed, true);
   }
 
-  Result replace(List<Spot> outline) {
+  ShellWork.Result replace(List<Spot> outline) {
     corners.clear();
     corners.addAll(outline);
     return refit(Map.copyOf(before.thicknesses()), Map.of(), true);
@@ -162,14 +160,15 @@ final class OutlineEditor {
   // ---- how
 
   /** The outline after, with every opening where it was in the space. */
-  private Result kept() {
+  private ShellWork.Result kept() {
     if (!Outlines.clockwise(corners).equals(corners)) {
       throw new Refusal("The walls would run through each other; move it less far.");
     }
     return refit(before.thicknesses(), Map.of(), false);
   }
 
-  private Result refit(Map<String, Double> thick, Map<String, String> renamed, boolean mayGo) {
+  private ShellWork.Result refit(
+      Map<String, Double> thick, Map<String, String> renamed, boolean mayGo) {
     Shell bare = before.withOutline(corners, thick, List.of());
     ShellCheck.outline(bare); // nothing below makes sense of corners on one place
     Map<String, Wall> now = new HashMap<>();
@@ -192,7 +191,7 @@ final class OutlineEditor {
         said.add("The " + o.words() + " of wall " + o.wall() + " no longer fits and was left out.");
       }
     }
-    return new Result(before.withOutline(corners, thick, openings), renamed, said);
+    return new ShellWork.Result(before.withOutline(corners, thick, openings), renamed, said, null);
   }
 
   /** A station without the dust of the arithmetic. */

@@ -1,4 +1,4 @@
-package pied.core.edit;
+package pied.core.edit.place;
 
 import java.util.List;
 import java.util.Set;

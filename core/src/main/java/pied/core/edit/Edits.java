@@ -1,0 +1,60 @@
+package pied.core.edit;
+
+import java.util.List;
+import java.util.function.Supplier;
+import pied.core.Effort;
+import pied.core.Refusal;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/**
+ * Makes edits: what comes out is a new space and what there is to say about it, or a {@link
+ * Refusal}, and then nothing has happened. It costs what the edits touch.
+ */
+public final class Edits {
+  /** Most edits of one request. */
+  public static final int MOST = 5_000;
+
+  private Edits() {}
+
+  /**
+   * Makes several edits as one.
+   *
+   * @param unit what a bare number in a typed text means
+   * @param newId makes ids for new pieces
+   * @throws Refusal if one of them cannot be done; it names which if there are several
+   */
+  public static Outcome apply(
+      Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId) {
+    return apply(space, edits, unit, newId, Effort.ANY);
+  }
+
+  /**
+   * The same, within a time.
+   *
+   * @throws Refusal also if the time is up
+   */
+  public static Outcome apply(
+      Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId, Effort effort) {
+    if (edits.isEmpty()) {
+      throw new Refusal("There is no edit in this request.");
+    }
+    if (edits.size() > MOST) {
+      throw new Refusal(
+          "A request may have up to "
+              + MOST
+              + " edits; this one has "
+              + edits.size()
+              + ". Send them in parts.");
+    }
+    Bench bench = new Bench(space, unit, newId, effort);
+    for (int i = 0; i < edits.size(); i++) {
+      try {
+        bench.make(edits.get(i));
+      } catch (Refusal e) {
+        throw edits.size() == 1 ? e : new Refusal("Edit " + (i + 1) + ": " + e.getMessage());
+      }
+    }
+    return bench.outcome();
+  }
+}

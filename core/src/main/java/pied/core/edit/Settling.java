@@ -1,0 +1,119 @@
+package pied.core.edit;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import pied.core.catalog.Article;
+import pied.core.catalog.Mounting;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.place.Target;
+import pied.core.solid.Body;
+import pied.core.solid.Vec;
+import pied.core.space.Spot;
+
+/** Lets pieces on the bench come to rest, and says what they overlap. */
+final class Settling {
+  /** What came farther down or up than this is said, metres. */
+  private static final double SAID = 0.001;
+
+  private final Bench bench;
+
+  Settling(Bench bench) {
+    this.bench = bench;
+  }
+
+  void settle(Collection<String> ids, boolean always) {
+    List<String> order = new ArrayList<>(ids);
+    order.sort(Comparator.comparingDouble(id -> bench.piece(id).at().y()));
+    for (String id : order) {
+      bench.effort().goOn();
+      Piece p = bench.piece(id);
+      Article article = bench.article(id);
+      Resting resting = Resting.of(bench.space(), p);
+      if (p.held() || article.mounting() != Mounting.STANDS) {
+        On touched = resting.carrier(p.pose());
+        boolean stays = !touched.equals(On.NOTHING);
+        if (!stays && article.mounting() != Mounting.STANDS) {
+          rehang(p, resting, article);
+          continue;
+        }
+        if (stays) {
+          bench.set(p.held() ? p : p.withOn(touched));
+          continue;
+        }
+      }
+      stand(p, resting, always);
+    }
+  }
+
+  private void stand(Piece p, Resting resting, boolean always) {
+    Rest rest = resting.settle(p.at(), p.turn());
+    if (rest.on().equals(On.NOTHING)) {
+      bench.say(p.name() + " is outside; there is no floor beneath it.");
+      bench.set(p.withOn(On.NOTHING));
+      return;
+    }
+    double by = rest.at().y() - p.at().y();
+    if (Math.abs(by) <= (always ? 0 : Resting.CONTACT)) {
+      bench.set(p.withOn(rest.on()));
+      return;
+    }
+    bench.shift(List.of(p.id()), new Vec(0, by, 0));
+    bench.set(bench.piece(p.id()).withOn(rest.on()));
+    if (Math.abs(by) > SAID) {
+      bench.say(p.name() + " came to rest on " + bench.space().nameOf(rest.on()) + ".");
+    }
+  }
+
+  private void rehang(Piece p, Resting resting, Article article) {
+    Spot under = new Spot(p.at().x(), p.at().z());
+    if (!bench.space().shell().holds(under)) {
+      bench.set(p.withOn(On.NOTHING));
+      return;
+    }
+    Rest rest = resting.at(new Target.OnPlan(under), p.turn());
+    Vec at = rest.at();
+    if (article.mounting() == Mounting.WALL) {
+      at = new Vec(at.x(), p.at().y(), at.z()); // back to the wall, at its own height
+    }
+    bench.set(p.withAt(at).withTurn(rest.turn()).withOn(rest.on()));
+    bench.say(p.name() + " went to " + bench.space().nameOf(rest.on()) + ".");
+  }
+
+  void carriers(Collection<String> ids) {
+    for (String id : ids) {
+      bench.effort().goOn();
+      Piece p = bench.piece(id);
+      On on = Resting.of(bench.space(), p).carrier(p.pose());
+      bench.set(p.withOn(on));
+      if (on.equals(On.NOTHING)) {
+        bench.say(p.name() + " touches nothing that could carry it.");
+      }
+    }
+  }
+
+  void sayOverlaps(Collection<String> ids) {
+    for (String id : ids) {
+      bench.effort().goOn();
+      Piece p = bench.piece(id);
+      Set<String> own = bench.space().withCarried(List.of(id));
+      Body met =
+          bench
+              .space()
+              .bodies()
+              .overlapped(
+                  bench.space().shapes().mesh(p),
+                  p.pose(),
+                  Resting.CONTACT,
+                  b -> !own.contains(b.id()));
+      if (met != null) {
+        bench.say(p.name() + " overlaps " + bench.space().nameOf(met.id()) + ".");
+      }
+    }
+  }
+}

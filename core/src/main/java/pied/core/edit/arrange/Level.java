@@ -1,0 +1,38 @@
+package pied.core.edit.arrange;
+
+import java.util.List;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.measure.Side;
+import pied.core.piece.Piece;
+import pied.core.place.Resting;
+import pied.core.solid.Vec;
+
+/**
+ * Brings pieces to the height of the lead, the last of them.
+ *
+ * @param side top, or under, which is to be level
+ */
+public record Level(List<String> pieces, Side side) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    if (ids.size() < 2 || side != Side.top && side != Side.under) {
+      throw new Refusal(
+          "Select several, the lead last, and say whether top or underside is meant.");
+    }
+    Piece lead = bench.piece(ids.get(ids.size() - 1));
+    for (String id : ids.subList(0, ids.size() - 1)) {
+      Piece p = bench.piece(id);
+      double y =
+          side == Side.under
+              ? lead.at().y()
+              : lead.at().y() + lead.size().height() - p.size().height();
+      bench.shift(List.of(id), new Vec(0, y - p.at().y(), 0));
+      Piece q = bench.piece(id);
+      bench.set(q.withOn(Resting.of(bench.space(), q).carrier(q.pose())));
+    }
+    bench.sayOverlaps(ids);
+  }
+}

@@ -1,0 +1,144 @@
+package pied.core.edit.arrange;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import pied.core.Refusal;
+import pied.core.catalog.Article;
+import pied.core.catalog.Mounting;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.solid.Mesh;
+import pied.core.solid.Vec;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+
+/**
+ * Lets pieces come to rest on one thing, wherever they are: kept apart from one another and moved
+ * sideways no more than needed.
+ *
+ * @param onto the piece that is to carry them; null for the floor
+ */
+public record SettleOnto(List<String> pieces, String onto) implements Edit {
+  /** Places are tried so far apart, metres. */
+  private static final double STEP = 0.02;
+
+  private static final int MOST_TRIED = 1500;
+
+  /** On the floor, places are tried so far apart as a share of how far away they are. */
+  private static final double COARSER = 0.15;
+
+  /** So far in from the edge of what carries it the middle of a piece has to be, metres. */
+  private static final double RIM = 0.01;
+
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    Piece carrier = onto == null ? null : bench.piece(onto);
+    if (carrier != null && !bench.article(onto).carries()) {
+      throw new Refusal("Nothing can stand on " + carrier.name() + ".");
+    }
+    List<String> own = new ArrayList<>(ids);
+    own.remove(onto);
+    Set<String> carried = bench.space().carriedBy(own);
+    if (onto != null && carried.contains(onto)) {
+      throw new Refusal(carrier.name() + " stands on one of them.");
+    }
+    own = new ArrayList<>(bench.tops(own));
+    own.sort(Comparator.comparingDouble(id -> -area(bench.piece(id))));
+    Set<String> waiting = new LinkedHashSet<>(own);
+    for (String id : own) {
+      waiting.remove(id);
+      if (!one(bench, bench.piece(id), carrier, waiting)) {
+        String on = carrier == null ? "the floor" : carrier.name();
+        bench.say(bench.piece(id).name() + " does not fit on " + on + ".");
+      }
+    }
+    bench.sayOverlaps(ids);
+  }
+
+  private static double area(Piece p) {
+    return p.size().width() * p.size().depth();
+  }
+
+  /** Whether there is a place for one more; it is at rest there then. */
+  private static boolean one(Bench bench, Piece p, Piece carrier, Set<String> waiting) {
+    Space space = bench.space();
+    Article article = space.article(p);
+    if (article.mounting() != Mounting.STANDS || carrier != null && !article.standsOnTops()) {
+      return false;
+    }
+    Set<String> ignored = new HashSet<>(space.withCarried(List.of(p.id())));
+    ignored.addAll(space.withCarried(waiting));
+    Resting resting = new Resting(space, article, p.size(), p.lean(), ignored);
+    On wanted = carrier == null ? On.FLOOR : On.piece(carrier.id());
+    Mesh mesh = space.shapes().mesh(p);
+    for (Vec from : places(space, p, carrier)) {
+      bench.effort().goOn();
+      Rest rest = resting.settle(from, p.turn(), b -> false);
+      boolean free =
+          rest.on().equals(wanted)
+              && space
+                      .bodies()
+                      .overlapped(
+                          mesh,
+                          Piece.pose(rest.at(), p.turn(), p.lean()),
+                          Resting.CONTACT,
+                          b -> !ignored.contains(b.id()))
+                  == null;
+      if (free) {
+        bench.shift(List.of(p.id()), rest.at().minus(p.at()));
+        bench.set(bench.piece(p.id()).withOn(rest.on()).withHeld(false));
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Where it might come down from, the nearest to where it is first. */
+  private static List<Vec> places(Space space, Piece p, Piece carrier) {
+    Vec middle = carrier == null ? p.at() : carrier.at();
+    Vec u = carrier == null ? new Vec(1, 0, 0) : carrier.pose().direct(new Vec(1, 0, 0));
+    Vec v = carrier == null ? new Vec(0, 0, 1) : carrier.pose().direct(new Vec(0, 0, 1));
+    double halfU = carrier == null ? 3 : Math.max(0, carrier.size().width() / 2 - RIM);
+    double halfV = carrier == null ? 3 : Math.max(0, carrier.size().depth() / 2 - RIM);
+    double y = carrier == null ? space.shell().height() : 0;
+    if (carrier != null) {
+      y = carrier.pose().box(space.shapes().mesh(carrier).box()).max().y() + 2 * Resting.CONTACT;
+    }
+    Vec off = p.at().minus(middle);
+    double a = clamp(off.dot(u), halfU);
+    double b = clamp(off.dot(v), halfV);
+    List<Vec> all = new ArrayList<>();
+    double most = Math.hypot(halfU, halfV) * 2;
+    double step = STEP;
+    for (double r = 0; r <= most && all.size() < MOST_TRIED; r += step) {
+      // a floor is wide: the farther away, the coarser, so that all of it is looked at
+      step = carrier == null ? Math.max(STEP, COARSER * r) : STEP;
+      int n = Math.max(1, (int) Math.round(2 * Math.PI * r / (1.5 * step)));
+      for (int i = 0; i < n; i++) {
+        double s = a + r * Math.cos(2 * Math.PI * i / n);
+        double t = b + r * Math.sin(2 * Math.PI * i / n);
+        if (Math.abs(s) <= halfU + 1e-12 && Math.abs(t) <= halfV + 1e-12) {
+          Vec at = middle.along(u, s).along(v, t);
+          double floor = carrier == null ? space.shell().floorAt(new Spot(at.x(), at.z())) : y;
+          if (!Double.isNaN(floor)) {
+            all.add(new Vec(at.x(), carrier == null ? floor + 2 * Resting.CONTACT : y, at.z()));
+          }
+        }
+      }
+    }
+    return all;
+  }
+
+  private static double clamp(double v, double half) {
+    return Math.max(-half, Math.min(half, v));
+  }
+}

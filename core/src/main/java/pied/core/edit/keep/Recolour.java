@@ -1,0 +1,28 @@
+package pied.core.edit.keep;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import pied.core.catalog.Article;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.piece.Piece;
+
+/** Gives a finish part of pieces a colour, or with null its own again. */
+public record Recolour(List<String> pieces, String part, String colour) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    bench.alter(bench.chosen(pieces), p -> one(p, bench.space().article(p)));
+  }
+
+  private Piece one(Piece p, Article article) {
+    Map<String, String> next = new HashMap<>(p.finishes());
+    if (colour == null) {
+      article.finish(part, "#000000"); // it must have that part
+      next.remove(part);
+    } else {
+      next.put(part, article.finish(part, colour));
+    }
+    return p.withFinishes(next);
+  }
+}

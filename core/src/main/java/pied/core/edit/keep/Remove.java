@@ -1,0 +1,21 @@
+package pied.core.edit.keep;
+
+import java.util.List;
+import java.util.Set;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+
+/** Removes pieces; what they carried comes to rest on what is beneath. */
+public record Remove(List<String> pieces) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    Set<String> gone = Set.copyOf(ids);
+    List<String> bereft =
+        bench.space().carriedBy(ids).stream()
+            .filter(id -> gone.contains(bench.piece(id).on().id()))
+            .toList();
+    bench.remove(ids);
+    bench.settle(bereft, true);
+  }
+}

@@ -1,0 +1,39 @@
+package pied.core.edit.place;
+
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.operation.distance.DistanceOp;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.piece.Piece;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.place.Target;
+import pied.core.space.Spot;
+
+/** Brings pieces that lie outside to the nearest free place inside. */
+public record BringIn(List<String> pieces) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    bench.chosen(pieces).forEach(id -> one(bench, bench.piece(id)));
+  }
+
+  private static void one(Bench bench, Piece p) {
+    double round = Math.hypot(p.size().width(), p.size().depth()) / 2;
+    Coordinate near = null;
+    for (double margin = round + 0.01; near == null; margin = margin > 0.02 ? margin / 2 : 0) {
+      var free = bench.space().shell().floor().buffer(-margin);
+      if (!free.isEmpty()) {
+        var here = free.getFactory().createPoint(new Coordinate(p.at().x(), p.at().z()));
+        near = DistanceOp.nearestPoints(free, here)[0];
+      }
+    }
+    Target target = new Target.OnPlan(new Spot(near.x, near.y));
+    Rest rest = Resting.of(bench.space(), p).at(target, p.turn());
+    List<String> own = List.of(p.id());
+    bench.shift(own, rest.at().minus(p.at()));
+    bench.set(bench.piece(p.id()).withTurn(rest.turn()).withOn(rest.on()));
+    bench.say(p.name() + " stands on " + bench.space().nameOf(rest.on()) + " again.");
+    bench.sayOverlaps(own);
+  }
+}

@@ -1,0 +1,43 @@
+package pied.core.edit.place;
+
+import static pied.core.edit.Bench.need;
+
+import java.util.List;
+import pied.core.catalog.Mounting;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.edit.Places;
+import pied.core.piece.Piece;
+import pied.core.solid.Vec;
+
+/**
+ * Moves pieces across (x), up (y) and deep (z); what they carry goes along.
+ *
+ * @param stops true: what stands stops at what is in the way; up and down it goes to the next
+ *     surface there is
+ */
+public record MoveBy(List<String> pieces, Place3 by, Boolean stops) implements Edit {
+  public MoveBy(List<String> pieces, Place3 by) {
+    this(pieces, by, null);
+  }
+
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    Piece lead = bench.piece(ids.get(ids.size() - 1));
+    Vec v = Places.read(need(by, "by"), Vec.ZERO, Vec.ZERO, bench.unit());
+    boolean stands = bench.article(lead.id()).mounting() == Mounting.STANDS;
+    boolean steps = Boolean.TRUE.equals(stops) && stands && !lead.held();
+    if (steps && v.length() > 0) {
+      new PutDown(Steps.to(bench.space(), ids, v), null).make(bench);
+      return;
+    }
+    bench.shift(ids, v);
+    if (v.y() == 0) {
+      bench.settle(bench.tops(ids), false);
+    } else {
+      bench.carriers(ids);
+    }
+    bench.sayOverlaps(ids);
+  }
+}

@@ -1,0 +1,85 @@
+package pied.core.edit.place;
+
+import static pied.core.edit.Bench.need;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import pied.core.Text;
+import pied.core.catalog.Article;
+import pied.core.catalog.Mounting;
+import pied.core.edit.Amount;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.edit.size.Resize;
+import pied.core.piece.Piece;
+import pied.core.place.Inset;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.place.Target;
+import pied.core.size.Size;
+import pied.core.space.Sound;
+import pied.core.space.Spot;
+
+/**
+ * Puts an article into the space, by its mounting, at a point of the plan or where a sight meets
+ * something.
+ *
+ * @param piece id for the new piece, or null to have one made
+ * @param turn degrees, or null for the usual
+ */
+public record Place(
+    String piece,
+    String article,
+    Measures size,
+    PlanPoint at,
+    Sight ray,
+    Amount turn,
+    String name,
+    Map<String, String> finishes)
+    implements Edit {
+  /** Set farther aside than this is said, metres. */
+  private static final double SAID = 0.005;
+
+  @Override
+  public void make(Bench bench) {
+    Article kind = bench.space().shapes().catalog().article(article);
+    Size measures = kind.size();
+    if (size != null) {
+      measures = Resize.measured(bench, measures, size, kind);
+      kind.check(kind.name(), measures);
+    }
+    Target target = target(bench);
+    if (kind.mounting() == Mounting.OPENING && size == null) {
+      var shell = bench.space().shell();
+      measures = Inset.size(shell, Inset.at(shell, target), kind);
+    }
+    Double wanted = turn == null ? null : turn.angle(0);
+    Rest rest = new Resting(bench.space(), kind, measures, Set.of()).at(target, wanted);
+    String called = name == null ? bench.freeName(kind.name()) : Text.name("A piece", name);
+    String id = piece == null ? bench.newId() : piece;
+    Map<String, String> own = finishes == null ? Map.of() : finishes;
+    own.forEach(kind::finish);
+    bench.put(
+        List.of(
+            new Piece(id, kind.id(), called, measures, rest.at(), 0, rest.on(), own)
+                .withTurn(rest.turn())));
+    if (rest.aside() > SAID) {
+      String aside = bench.unit().fine(rest.aside());
+      bench.say(called + " was set " + aside + " aside, where it is free.");
+    }
+    bench.sayOverlaps(List.of(id));
+  }
+
+  private Target target(Bench bench) {
+    if (ray != null) {
+      return new Target.Sight(
+          need(ray.from(), "ray.from"), Sound.sight(ray.from(), need(ray.along(), "ray.along")));
+    }
+    PlanPoint p = need(at, "at");
+    return new Target.OnPlan(
+        new Spot(
+            need(p.x(), "at.x").length(bench.unit(), 0),
+            need(p.z(), "at.z").length(bench.unit(), 0)));
+  }
+}

@@ -1,0 +1,69 @@
+package pied.core.edit.place;
+
+import static pied.core.edit.Bench.need;
+
+import java.util.List;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.Piece;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/** Moves one piece so that a side of it is so far from what is next that way. */
+public record SetDistance(String piece, Side side, Amount distance) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    Piece p = bench.chosen(piece);
+    Reach reach = Reach.of(bench.space(), p, need(side, "side"));
+    if (reach == null) {
+      throw new Refusal(
+          "For " + p.name() + " there is nothing " + side.words() + " to be at a distance from.");
+    }
+    LengthUnit unit = bench.unit();
+    double wanted = need(distance, "distance").length(unit, reach.distance());
+    if (wanted < 0) {
+      throw new Refusal(
+          "A distance is 0 or more; "
+              + unit.fine(wanted)
+              + " would push "
+              + p.name()
+              + " into "
+              + reach.toName()
+              + ".");
+    }
+    double by = reach.distance() - wanted;
+    if (by < 0) {
+      fits(bench.space(), p, reach, wanted, unit);
+    }
+    List<String> own = List.of(p.id());
+    bench.shift(own, p.pose().direct(side.outward()).times(by));
+    if (side == Side.top || side == Side.under) {
+      bench.carriers(own);
+    } else {
+      bench.settle(own, false);
+    }
+    bench.sayOverlaps(own);
+  }
+
+  /** Whether there is room behind it to go back so far. */
+  private void fits(Space space, Piece p, Reach reach, double wanted, LengthUnit unit) {
+    Reach behind = Reach.of(space, p, side.opposite());
+    double back = wanted - reach.distance();
+    if (behind != null && behind.distance() >= 0 && behind.distance() < back - 1e-9) {
+      throw new Refusal(
+          "Only "
+              + unit.fine(reach.distance() + behind.distance())
+              + " is free between "
+              + reach.toName()
+              + " and "
+              + behind.toName()
+              + "; "
+              + unit.fine(wanted)
+              + " does not fit.");
+    }
+  }
+}

@@ -1,0 +1,183 @@
+package pied.core.edit.shell;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Offer;
+import pied.core.edit.place.BringIn;
+import pied.core.edit.turn.FloorLean;
+import pied.core.piece.Lean;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.place.Inset;
+import pied.core.place.Rest;
+import pied.core.place.Resting;
+import pied.core.size.Size;
+import pied.core.solid.Body;
+import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.Shell;
+import pied.core.space.ShellBodies;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+
+/**
+ * Puts another shell onto the bench and lets the pieces follow: those it concerns, and no others. A
+ * piece is concerned if its carrier is another body now, or the floor or ceiling is another where
+ * it is.
+ */
+final class Followers {
+  /** Most pieces named in one sentence. */
+  private static final int NAMED = 4;
+
+  private final Bench bench;
+  private final Space before;
+  private final ShellWork.Result done;
+  private final Following following;
+  private final Ground ground;
+  private final Set<String> altered;
+  private final List<String> settling = new ArrayList<>();
+
+  Followers(Bench bench, ShellWork.Result done) {
+    this.bench = bench;
+    this.done = done;
+    before = bench.space();
+    bench.rebuild(done.shell(), done.part());
+    following = new Following(before, done.shell(), done.renamed());
+    ground = new Ground(before.shell(), done.shell());
+    altered = altered(before.shellBodies(), bench.space().shellBodies());
+  }
+
+  /** Parts that are other bodies now, came or went. */
+  private static Set<String> altered(List<Body> old, List<Body> now) {
+    Set<Body.Solid> same = new HashSet<>();
+    old.forEach(b -> same.add(b.solid()));
+    Set<String> ids = new HashSet<>();
+    old.forEach(b -> ids.add(b.id()));
+    for (Body b : now) {
+      if (same.contains(b.solid())) {
+        ids.remove(b.id());
+      } else {
+        ids.add(b.id());
+      }
+    }
+    return ids;
+  }
+
+  void follow() {
+    done.said().forEach(bench::say);
+    for (Piece p : before.pieces()) {
+      switch (p.on().kind()) {
+        case opening -> inset(p);
+        case floor, platform -> stands(p);
+        case wall, ceiling, bar, nothing -> hangs(p);
+        case piece -> {} // goes where its carrier goes
+      }
+    }
+    settle();
+    following.offers().forEach(bench::offer);
+  }
+
+  private void stands(Piece p) {
+    Vec by = following.carried(p);
+    boolean moves = !by.equals(Vec.ZERO);
+    if (!moves && !ground.isAnother(before.bodies().body(p.id()).box())) {
+      return;
+    }
+    bench.follows(p.id());
+    if (moves) {
+      bench.shift(List.of(p.id()), by);
+    }
+    if (!p.lean().equals(Lean.NONE) && FloorLean.same(p.lean(), FloorLean.of(before, p))) {
+      Piece now = bench.piece(p.id());
+      bench.set(now.withLean(FloorLean.of(bench.space(), now)));
+    }
+    settling.add(p.id());
+  }
+
+  private void hangs(Piece p) {
+    On on = p.on();
+    String wall = on.kind() == On.Kind.wall ? following.nameNow(on.id()) : null;
+    Vec by = following.carried(p);
+    boolean concerned =
+        !by.equals(Vec.ZERO)
+            || switch (on.kind()) {
+              case wall -> !wall.equals(on.id()) || altered.contains(ShellBodies.WALL + on.id());
+              case bar -> altered.contains(ShellBodies.BAR + on.id());
+              case ceiling -> ground.isAnother(before.bodies().body(p.id()).box());
+              default -> true;
+            };
+    if (!concerned) {
+      return;
+    }
+    bench.follows(p.id());
+    if (wall != null) {
+      bench.set(p.withOn(On.wall(wall)));
+    }
+    bench.shift(List.of(p.id()), by);
+    Piece now = bench.piece(p.id());
+    On touched = Resting.of(bench.space(), now).carrier(now.pose());
+    if (!touched.equals(now.on())) {
+      bench.set(now.withOn(touched));
+      if (touched.equals(On.NOTHING)) {
+        bench.say(p.name() + " touches nothing that could carry it.");
+      }
+    }
+  }
+
+  /** What sits in an opening goes with it, and fills it again if it did before. */
+  private void inset(Piece p) {
+    Shell shell = bench.space().shell();
+    Opening was = before.shell().opening(p.on().id());
+    Opening now = shell.opening(p.on().id());
+    if (was != null && was.equals(now) && !altered.contains(ShellBodies.WALL + now.wall())) {
+      return;
+    }
+    bench.follows(p.id());
+    if (was == null || now == null || now.kind() != Opening.Kind.opening) {
+      bench.set(p.withOn(On.NOTHING));
+      bench.say(p.name() + " has lost its opening.");
+      return;
+    }
+    Rest rest = Inset.rest(shell, now);
+    boolean turned = p.turn() != Inset.rest(before.shell(), was).turn();
+    bench.set(p.withAt(rest.at()).withTurn(rest.turn() + (turned ? 180 : 0)));
+    boolean filled = p.size().width() == was.width() && p.size().height() == was.height();
+    if (filled && (was.width() != now.width() || was.height() != now.height())) {
+      try {
+        Size size = Inset.size(shell, now, bench.space().article(p));
+        bench.set(bench.piece(p.id()).withSize(size));
+      } catch (Refusal e) {
+        bench.say(e.getMessage());
+      }
+    }
+  }
+
+  /** Lets pieces come to rest on another floor; those left outside are named together. */
+  private void settle() {
+    List<String> outside = new ArrayList<>();
+    List<String> inside = new ArrayList<>();
+    for (String id : settling) {
+      Piece p = bench.piece(id);
+      boolean in = bench.space().shell().holds(new Spot(p.at().x(), p.at().z()));
+      (in ? inside : outside).add(id);
+      if (!in) {
+        bench.set(p.withOn(On.NOTHING));
+      }
+    }
+    bench.settle(inside, false);
+    if (outside.isEmpty()) {
+      return;
+    }
+    List<String> names = outside.stream().map(id -> bench.piece(id).name()).toList();
+    String some = String.join(", ", names.subList(0, Math.min(NAMED, names.size())));
+    String more = names.size() > NAMED ? " and " + (names.size() - NAMED) + " more" : "";
+    bench.say(some + more + (names.size() == 1 ? " is" : " are") + " now outside.");
+    bench.offer(
+        new Offer(
+            outside.size() == 1 ? "Bring it in" : "Bring them in", List.of(new BringIn(outside))));
+  }
+}

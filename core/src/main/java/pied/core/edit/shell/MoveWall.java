@@ -1,0 +1,14 @@
+package pied.core.edit.shell;
+
+import static pied.core.edit.Bench.need;
+
+import pied.core.edit.Amount;
+
+/** Moves a wall out, or with a minus in; its neighbours grow or shrink. */
+public record MoveWall(String wall, Amount by) implements ShellEdit {
+  @Override
+  public ShellWork.Result rebuild(ShellWork w) {
+    double out = w.length(need(by, "by"), 0); // a typed minus means here what it says
+    return w.outline().moveWall(need(wall, "wall"), out).of("wall:" + wall);
+  }
+}

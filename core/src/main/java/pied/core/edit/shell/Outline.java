@@ -1,0 +1,20 @@
+package pied.core.edit.shell;
+
+import static pied.core.edit.Bench.need;
+
+import java.util.List;
+import java.util.Map;
+import pied.core.space.Outlines;
+import pied.core.space.ShellCheck;
+import pied.core.space.Spot;
+
+/** Another outline; openings stay where they still fit. */
+public record Outline(List<PlanPoint> corners) implements ShellEdit {
+  @Override
+  public ShellWork.Result rebuild(ShellWork w) {
+    List<Spot> figure = need(corners, "corners").stream().map(p -> w.spot(p, null)).toList();
+    // counted before anything is computed from them
+    ShellCheck.outline(w.shell().withOutline(figure, Map.of(), List.of()));
+    return w.outline().replace(Outlines.clockwise(figure));
+  }
+}

@@ -1,0 +1,28 @@
+package pied.core.edit.shell;
+
+import static pied.core.edit.Bench.need;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import pied.core.Refusal;
+import pied.core.catalog.Finish;
+import pied.core.space.Shell;
+import pied.core.space.ShellBodies;
+
+/** Gives a part of the shell a colour, or with null its usual one again. */
+public record Paint(String part, String colour) implements ShellEdit {
+  @Override
+  public ShellWork.Result rebuild(ShellWork w) {
+    Shell shell = w.shell();
+    Map<String, String> next = new LinkedHashMap<>(shell.finishes());
+    if (!ShellBodies.colours(shell).containsKey(need(part, "part"))) {
+      throw new Refusal("The shell has no part “" + part + "” to colour.");
+    }
+    if (colour == null) {
+      next.remove(part);
+    } else {
+      next.put(part, Finish.colour(colour));
+    }
+    return w.done(shell.withFinishes(next), null);
+  }
+}

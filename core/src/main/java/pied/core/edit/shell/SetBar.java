@@ -1,0 +1,37 @@
+package pied.core.edit.shell;
+
+import org.locationtech.jts.geom.Envelope;
+import pied.core.edit.Amount;
+import pied.core.space.Bar;
+import pied.core.space.Shell;
+import pied.core.space.Spot;
+
+/**
+ * A bar to hang things from.
+ *
+ * @param at its middle
+ * @param to its middle read from the datum, instead; its height is the trim
+ */
+public record SetBar(String part, PlanPoint at, Place3 to, Amount trim, Amount length)
+    implements ShellEdit {
+  @Override
+  public ShellWork.Result rebuild(ShellWork w) {
+    Shell shell = w.shell();
+    Bar now = part == null ? null : ShellWork.find(shell.bars(), Bar::id, part);
+    Envelope box = shell.within().getEnvelopeInternal();
+    Spot middle =
+        now == null
+            ? new Spot((box.getMinX() + box.getMaxX()) / 2, (box.getMinY() + box.getMaxY()) / 2)
+            : new Spot(now.x(), now.z());
+    Spot place = w.place(to, at, middle, "at");
+    double usual = Math.max(0.3, box.getWidth() - 1);
+    Bar next =
+        new Bar(
+            now != null ? now.id() : shell.freeId("bar"),
+            now == null ? middle.x() : place.x(), // a new one hangs in the middle of the space
+            place.z(),
+            w.length(trim, now == null ? Math.max(0.5, shell.height() - 0.5) : now.trim()),
+            w.length(length, now == null ? usual : now.length()));
+    return w.done(shell.withBars(ShellWork.put(shell.bars(), Bar::id, next)), "bar:" + next.id());
+  }
+}

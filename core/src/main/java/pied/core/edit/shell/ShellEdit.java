@@ -1,0 +1,23 @@
+package pied.core.edit.shell;
+
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+
+/**
+ * Something done to the shell of a space. A part without an id is a new one; what is missing stays,
+ * or is as usual. Points and heights are those of the space, not read from the datum.
+ */
+public interface ShellEdit extends Edit {
+  /**
+   * The shell after.
+   *
+   * @throws pied.core.Refusal if it cannot be done
+   */
+  ShellWork.Result rebuild(ShellWork work);
+
+  @Override
+  default void make(Bench bench) {
+    ShellWork.Result done = rebuild(new ShellWork(bench.space(), bench.unit()));
+    new Followers(bench, done).follow();
+  }
+}

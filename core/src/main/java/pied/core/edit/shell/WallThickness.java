@@ -1,0 +1,30 @@
+package pied.core.edit.shell;
+
+import static pied.core.edit.Bench.need;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.space.Shell;
+
+/** Gives one wall its own thickness; 0 takes the wall away and leaves the edge open. */
+public record WallThickness(String wall, Amount thickness) implements ShellEdit {
+  @Override
+  public ShellWork.Result rebuild(ShellWork w) {
+    Shell shell = w.shell();
+    OutlineWork.edge(shell, need(wall, "wall"));
+    double now = shell.thicknesses().getOrDefault(wall, shell.thickness());
+    double t = w.length(need(thickness, "thickness"), now);
+    if (t == 0 && shell.openings().stream().anyMatch(o -> o.wall().equals(wall))) {
+      throw new Refusal("There are openings in wall " + wall + "; take them away first.");
+    }
+    Map<String, Double> next = new LinkedHashMap<>(shell.thicknesses());
+    if (t == shell.thickness()) {
+      next.remove(wall); // as the others
+    } else {
+      next.put(wall, t);
+    }
+    return w.done(shell.withOutline(shell.outline(), next, shell.openings()), "wall:" + wall);
+  }
+}

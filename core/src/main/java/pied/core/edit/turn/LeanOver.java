@@ -1,0 +1,41 @@
+package pied.core.edit.turn;
+
+import java.util.List;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.piece.Lean;
+import pied.core.piece.Piece;
+
+/**
+ * Leans pieces over.
+ *
+ * @param toward direction from a piece's own front, degrees; null for the one it has
+ * @param by degrees out of the upright; null for what it has
+ * @param withFloor true: so that it stands square on the floor beneath, be it raked
+ */
+public record LeanOver(List<String> pieces, Amount toward, Amount by, Boolean withFloor)
+    implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    for (String id : ids) {
+      Piece p = bench.piece(id);
+      boolean square = Boolean.TRUE.equals(withFloor);
+      bench.set(p.withLean(square ? FloorLean.of(bench.space(), p) : lean(p.lean())));
+    }
+    bench.settle(bench.tops(ids), true);
+    bench.settle(bench.space().carriedBy(ids), true);
+    bench.sayOverlaps(ids);
+  }
+
+  private Lean lean(Lean now) {
+    double wanted = by == null ? now.by() : by.angle(now.by());
+    if (!(Math.abs(wanted) <= 180)) {
+      throw new Refusal("A piece leans up to 180°.");
+    }
+    double way = toward == null ? now.toward() : toward.angle(now.toward());
+    return wanted < 0 ? new Lean(way + 180, -wanted) : new Lean(way, wanted);
+  }
+}
