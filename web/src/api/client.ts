@@ -96,7 +96,7 @@ export const api = {
   reach: (id: string, piece: string, unit: string) =>
     call<T.ReachAnswer>(`/spaces/${id}/pieces/${piece}/reach` + query({ unit })).then((a) => a.reach),
   snags: (id: string) => call<T.Snags>(`/spaces/${id}/snags`),
-  schedule: (id: string, unit: string) => call<T.Schedule>(`/spaces/${id}/schedule` + query({ unit })),
+  schedule: (id: string, unit: string) => call<T.ScheduleView>(`/spaces/${id}/schedule` + query({ unit })),
   caption: (id: string, pieces: string[], part: string | null, unit: string) =>
     call<T.CaptionView>(`/spaces/${id}/caption`, { pieces, part, unit }),
   lines: (article: string, size: T.Size, from: "plan" | number, turn = 0, lean: T.Lean = UPRIGHT) =>

@@ -23,9 +23,15 @@ import java.util.stream.IntStream;
 public final class EditFigures {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final HttpClient HTTP = HttpClient.newHttpClient();
-  private static final int GROUP = 8;
-  private static final double PITCH = 1.9;
+  static final int GROUP = 8;
+  static final double PITCH = 1.75;
+
+  /** Free room at the foot of the plan, into which pieces are copied, metres. */
+  static final double FREE = 8;
+
   private static final int AT_ONCE = 400;
+
+  private static final int WARM = 400;
 
   /** Most time that the repetitions of one kind may take together, seconds. */
   private static final int PATIENCE = 20;
@@ -71,7 +77,7 @@ public final class EditFigures {
     return id;
   }
 
-  private static int side(int n) {
+  static int side(int n) {
     return (int) Math.ceil(Math.sqrt((n + GROUP - 1) / GROUP));
   }
 
@@ -79,24 +85,46 @@ public final class EditFigures {
     double w = side(n) * PITCH + 1;
     String body =
         String.format(
-            Locale.ROOT, "{\"name\":\"%s\",\"width\":%f,\"depth\":%f,\"height\":3}", name, w, w);
+            Locale.ROOT,
+            "{\"name\":\"%s\",\"width\":%f,\"depth\":%f,\"height\":3}",
+            name,
+            w,
+            w + FREE);
     return post(api + "/projects/" + project + "/spaces", body).get("id").asText();
   }
 
-  private static String place(int i, int n) {
-    int group = i / GROUP;
+  /** The article of a piece, and where it goes: across and deep, metres. */
+  static String article(int i) {
     int k = i % GROUP;
-    double x = 0.5 + PITCH * (group % side(n) + 0.5);
-    double z = 0.5 + PITCH * (group / side(n) + 0.5);
-    double a = Math.PI * (k < 4 ? 2 * k / 3.0 : k / 2.0);
-    double r = k == 0 ? 0 : k < 4 ? 0.15 : 0.62;
+    return k == 0 ? "cafe-table" : k < 4 ? "cup-and-saucer" : "stool";
+  }
+
+  static double x(int i, int n) {
+    return 0.5 + PITCH * (i / GROUP % side(n) + 0.5) + out(i) * Math.cos(angle(i));
+  }
+
+  static double z(int i, int n) {
+    return 0.5 + PITCH * (i / GROUP / side(n) + 0.5) + out(i) * Math.sin(angle(i));
+  }
+
+  private static double out(int i) {
+    int k = i % GROUP;
+    return k == 0 ? 0 : k < 4 ? 0.15 : 0.62;
+  }
+
+  private static double angle(int i) {
+    int k = i % GROUP;
+    return Math.PI * (k < 4 ? 2 * k / 3.0 : k / 2.0);
+  }
+
+  private static String place(int i, int n) {
     return String.format(
         Locale.ROOT,
         "{\"do\":\"place\",\"piece\":\"p%d\",\"article\":\"%s\",\"at\":{\"x\":%.3f,\"z\":%.3f}}",
         i,
-        k == 0 ? "cafe-table" : k < 4 ? "cup-and-saucer" : "stool",
-        x + r * Math.cos(a),
-        z + r * Math.sin(a));
+        article(i),
+        x(i, n),
+        z(i, n));
   }
 
   private interface Deed {
@@ -110,7 +138,7 @@ public final class EditFigures {
     int copied = Math.min(AT_ONCE, pieces / 4) / GROUP * GROUP;
     post(to + "/edits", edit("turn", quoted(stool), "\"by\":1")); // read and warmed
     times("first snags", 1, i -> get(to + "/snags"));
-    for (int i = 0; i < 60; i++) {
+    for (int i = 0; i < WARM; i++) {
       post(to + "/edits", edit("moveBy", quoted(stool), by(0.01 * (1 - 2 * (i % 2)))));
     }
     times(
@@ -152,7 +180,8 @@ public final class EditFigures {
             post(
                 to + "/trial",
                 "{\"edits\":[{\"do\":\"moveWall\",\"wall\":\"B\",\"by\":" + -0.01 * i + "}]}"));
-    String copy = edit("copy", ids(0, copied), "\"by\":{\"x\":0,\"y\":1.2,\"z\":0}");
+    String copy =
+        edit("copy", ids(0, copied), "\"by\":{\"x\":0,\"y\":0,\"z\":" + side(pieces) * PITCH + "}");
     times("copy " + copied, 2, i -> post(to + "/edits", copy));
     times("undo of that", 2, i -> post(to + "/undo", "{}"));
     times(

@@ -34,6 +34,11 @@ public final class Kept {
         .asMap();
   }
 
+  /** A map that holds on to what belongs to a key as long as somebody else holds the key itself. */
+  public static <K, V> Map<K, V> weakly() {
+    return Caffeine.newBuilder().weakKeys().executor(Runnable::run).<K, V>build().asMap();
+  }
+
   /**
    * A small map that lets go of what was used longest ago. Safe for threads.
    *

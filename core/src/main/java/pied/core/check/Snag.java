@@ -1,22 +1,22 @@
 package pied.core.check;
 
-import java.util.ArrayList;
 import java.util.List;
-import pied.core.catalog.Mounting;
+import java.util.Map;
+import pied.core.Nullable;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
-import pied.core.place.Support;
-import pied.core.solid.Body;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 
 /**
  * Something wrong with a piece.
  *
  * @param words a sentence that says what
+ * @param amount by how much, metres; null where that says nothing
+ * @param remedy what puts it right; null for nothing simple
  */
-public record Snag(String piece, Kind kind, String words) {
+public record Snag(
+    String piece, Kind kind, String words, @Nullable Double amount, @Nullable Remedy remedy) {
   /** Sorts of snags. */
   public enum Kind {
     hovers,
@@ -25,54 +25,33 @@ public record Snag(String piece, Kind kind, String words) {
     unstable
   }
 
-  /** All snags of a space, in the order of its pieces; two that overlap are named once. */
-  public static List<Snag> of(Space space) {
-    List<Snag> snags = new ArrayList<>();
-    for (Piece p : space.pieces()) {
-      On on = Resting.of(space, p).carrier(p.pose());
-      boolean inWall = on.kind() == On.Kind.opening;
-      if (!inWall && !space.shell().holds(new Spot(p.at().x(), p.at().z()))
-          || p.at().y() + p.size().height() < 0
-          || p.at().y() > space.shell().height()) {
-        snags.add(new Snag(p.id(), Kind.outside, p.name() + " is outside the room."));
-        continue;
-      }
-      if (on.equals(On.NOTHING)) {
-        snags.add(new Snag(p.id(), Kind.hovers, p.name() + hovering(space.article(p).mounting())));
-      }
-      boolean raised = on.kind() == On.Kind.piece || on.kind() == On.Kind.platform;
-      boolean free = space.article(p).mounting() == Mounting.STANDS && !p.held();
-      if (free && raised && !Support.stable(space, p)) {
-        snags.add(
-            new Snag(
-                p.id(),
-                Kind.unstable,
-                p.name() + " would tip off " + space.nameOf(on) + ": its middle is not over it."));
-      }
-      for (Body other :
-          space
-              .bodies()
-              .overlapping(
-                  space.shapes().mesh(p),
-                  p.pose(),
-                  Resting.CONTACT,
-                  b ->
-                      !b.id().equals(p.id())
-                          && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0))) {
-        snags.add(
-            new Snag(
-                p.id(), Kind.overlaps, p.name() + " overlaps " + space.nameOf(other.id()) + "."));
-      }
-    }
-    return snags;
+  private static final Outside OUTSIDE = new Outside();
+  private static final List<Check> INSIDE =
+      List.of(new Hovering(), new Unsteady(), new Overlapping());
+
+  /** One look at a piece; what it finds depends on what is within a millimetre of it, no more. */
+  interface Check {
+    /**
+     * @param on what truly carries the piece, whatever is written down
+     */
+    List<Snag> of(Space space, Piece piece, On on);
   }
 
-  private static String hovering(Mounting mounting) {
-    return switch (mounting) {
-      case STANDS -> " stands on nothing.";
-      case WALL -> " does not touch a wall.";
-      case HANGS -> " does not reach the ceiling.";
-      case OPENING -> " does not sit in an opening.";
-    };
+  /**
+   * All snags of a space, in the order of its pieces; two that overlap are named once. After an
+   * edit only what is near to what it touched is looked at again.
+   */
+  public static List<Snag> of(Space space) {
+    Map<String, List<Snag>> all = space.renewed(Snag.class, Snag::of);
+    return all.values().stream().flatMap(List::stream).toList();
+  }
+
+  /** The snags of one piece. */
+  static List<Snag> of(Space space, Piece piece) {
+    On on = Resting.of(space, piece).carrier(piece.pose());
+    List<Snag> outside = OUTSIDE.of(space, piece, on);
+    return outside.isEmpty()
+        ? INSIDE.stream().flatMap(c -> c.of(space, piece, on).stream()).toList()
+        : outside;
   }
 }

@@ -389,23 +389,7 @@ public final class Resting {
       return Sound.there(space, held) ? held : On.NOTHING;
     }
     if (article.mounting() == Mounting.STANDS) {
-      // what it overlaps hides what it stands on, and is looked past
-      Set<String> through = new HashSet<>();
-      while (true) {
-        Bodies.Met met =
-            bodies.travel(
-                mesh,
-                pose,
-                Vec.DOWN,
-                CONTACT,
-                b -> surfaces.mayCarry(b) && !through.contains(b.id()));
-        if (met.stop().meets()) {
-          return Surfaces.on(met.body());
-        }
-        if (!met.stop().overlapping() || !through.add(met.body().id())) {
-          return On.NOTHING;
-        }
-      }
+      return under(pose);
     }
     if (article.mounting() == Mounting.OPENING) {
       Opening o = Inset.around(space.shell(), pose);
@@ -434,5 +418,70 @@ public final class Resting {
     return id.equals(ShellBodies.CEILING)
         ? On.CEILING
         : On.bar(id.substring(ShellBodies.BAR.length()));
+  }
+
+  /** What it stands on; what it overlaps hides that, and is looked past. */
+  private On under(Pose pose) {
+    Body flat = flatUnder(pose);
+    if (flat != null) {
+      return Surfaces.on(flat);
+    }
+    Set<String> through = new HashSet<>();
+    while (true) {
+      Bodies.Met met =
+          bodies.travel(
+              mesh,
+              pose,
+              Vec.DOWN,
+              CONTACT,
+              b -> surfaces.mayCarry(b) && !through.contains(b.id()));
+      if (met.stop().meets()) {
+        return Surfaces.on(met.body());
+      }
+      if (!met.stop().overlapping() || !through.add(met.body().id())) {
+        return On.NOTHING;
+      }
+    }
+  }
+
+  /**
+   * The only thing that could carry it, if a level face of it lies on a level top of that and the
+   * rest of that is lower: most stand so, and it is seen at once. Null for all else.
+   */
+  private Body flatUnder(Pose pose) {
+    Box box = pose.box(mesh.box());
+    if (!Flats.upright(pose)) {
+      return null;
+    }
+    Vec low = new Vec(box.min().x(), box.min().y() - CONTACT, box.min().z());
+    Body only = null;
+    for (Body b : bodies.near(new Box(low, box.max()))) {
+      if (surfaces.mayCarry(b)) {
+        if (only != null) {
+          return null;
+        }
+        only = b;
+      }
+    }
+    boolean lower =
+        only != null
+            && only.box().max().y() <= box.min().y() + Travel.TOUCH
+            && Flats.upright(only.pose());
+    return lower && flat(pose, only) ? only : null;
+  }
+
+  private boolean flat(Pose pose, Body body) {
+    double up = pose.at().y() - body.pose().at().y();
+    for (Flats.Flat under : Flats.of(mesh).down()) {
+      for (Flats.Flat top : Flats.of(body.mesh()).up()) {
+        double gap = under.y() + up - top.y();
+        if (gap <= CONTACT
+            && gap >= -Travel.TOUCH
+            && top.ready().intersects(Flats.from(pose, body.pose()).transform(under.core()))) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 }

@@ -4,8 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import pied.core.piece.Piece;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
@@ -25,72 +26,96 @@ public final class Support {
   /** So far beyond the hull the middle may lie before it counts, metres. */
   private static final double SLACK = 1e-4;
 
-  private static final GeometryFactory PLANE = new GeometryFactory();
-
   private Support() {}
 
   /**
-   * Whether a standing piece rests securely; also where it touches in points that are not found.
+   * How far the middle of a standing piece lies beside what it stands on, metres; 0 if it rests
+   * securely, and where it touches in points that are not found.
    */
-  public static boolean stable(Space space, Piece p) {
-    Geometry hull = hull(space, p);
-    if (hull.isEmpty()) {
-      return true; // it touches on round faces, of which there is nothing flat to be found
+  public static double beside(Space space, Piece p) {
+    List<Contact> contacts = contacts(space, p);
+    if (contacts.isEmpty()) {
+      return 0; // it touches on round faces, of which there is nothing flat to be found
     }
-    Vec m = middle(space.shapes().mesh(p), p.pose());
-    return hull.distance(PLANE.createPoint(new Coordinate(m.x(), m.z()))) <= SLACK;
+    Flats own = own(space, p);
+    boolean one = contacts.size() == 1 && contacts.get(0).whole;
+    Geometry hull = one ? contacts.get(0).under.hull() : hull(contacts);
+    Vec m = one ? own.middle() : pose(p).apply(own.middle());
+    double off = hull.distance(Flats.PLANE.createPoint(new Coordinate(m.x(), m.z())));
+    return off <= SLACK ? 0 : off;
   }
 
   /** The support polygon on the plan (x, z); empty if no flat contact is found. */
   public static Geometry hull(Space space, Piece p) {
-    Mesh mesh = space.shapes().mesh(p);
-    List<Geometry> touched = new ArrayList<>();
-    Box box = p.pose().box(mesh.box());
-    List<Face> own = faces(mesh, p.pose(), -1, box.min().y() + mesh.box().size().length());
-    Vec a = new Vec(NEAR, NEAR, NEAR);
-    for (Body body : space.bodies().near(new Box(box.min().minus(a), box.max().plus(a)))) {
-      if (body.id().equals(p.id())) {
-        continue;
-      }
-      for (Face top : faces(body.mesh(), body.pose(), 1, 1e9)) {
-        for (Face under : own) {
-          if (Math.abs(top.y - under.y) < NEAR && top.area.getEnvelope().intersects(under.area)) {
-            touched.add(top.area.intersection(under.area));
-          }
-        }
-      }
-    }
-    return touched.isEmpty() ? PLANE.createPolygon() : UnaryUnionOp.union(touched).convexHull();
+    return hull(contacts(space, p));
   }
 
-  private record Face(double y, Geometry area) {}
+  private static Geometry hull(List<Contact> contacts) {
+    return Flats.PLANE.buildGeometry(contacts.stream().map(Contact::shared).toList()).convexHull();
+  }
 
-  /** Level faces that look up (1) or down (-1), as figures of the plan. */
-  private static List<Face> faces(Mesh m, Pose pose, int way, double most) {
-    List<Face> all = new ArrayList<>();
-    for (int t = 0; t < m.triangles(); t++) {
-      Vec a = pose.apply(m.vertex(m.corners()[3 * t]));
-      Vec b = pose.apply(m.vertex(m.corners()[3 * t + 1]));
-      Vec c = pose.apply(m.vertex(m.corners()[3 * t + 2]));
-      Vec n = b.minus(a).cross(c.minus(a));
-      double l = n.length();
-      if (l > 1e-12 && n.y() * way > 0.999 * l && a.y() < most) {
-        Coordinate first = at(a);
-        all.add(
-            new Face(
-                (a.y() + b.y() + c.y()) / 3,
-                PLANE.createPolygon(new Coordinate[] {first, at(b), at(c), first})));
+  /**
+   * Where a level face of a piece meets one of a body beneath it.
+   *
+   * @param under the face of the piece
+   * @param foot that face in the directions of the body
+   * @param whole whether all of it lies on that body
+   */
+  private record Contact(
+      Flats.Flat under, Geometry foot, boolean whole, Flats.Flat top, Pose body) {
+    /** The figure of the plan that both have in common. */
+    Geometry shared() {
+      Geometry both =
+          whole ? foot : OverlayNGRobust.overlay(foot, top.area(), OverlayNG.INTERSECTION);
+      return Flats.from(body, Pose.HERE).transform(both);
+    }
+  }
+
+  /** The directions its level faces are given in: its own if it stands upright. */
+  private static Pose pose(Piece p) {
+    return Flats.upright(p.pose()) ? p.pose() : Pose.HERE;
+  }
+
+  private static Flats own(Space space, Piece p) {
+    Mesh mesh = space.shapes().mesh(p);
+    return Flats.upright(p.pose()) ? Flats.of(mesh) : Flats.of(mesh, p.pose());
+  }
+
+  private static List<Contact> contacts(Space space, Piece p) {
+    Box box = p.pose().box(space.shapes().mesh(p).box());
+    Vec a = new Vec(NEAR, NEAR, NEAR);
+    List<Contact> all = new ArrayList<>();
+    Flats own = null;
+    for (Body body : space.bodies().near(new Box(box.min().minus(a), box.max().plus(a)))) {
+      if (!body.id().equals(p.id())) {
+        own = own == null ? own(space, p) : own;
+        touching(own, pose(p), body, all);
       }
     }
     return all;
   }
 
-  private static Coordinate at(Vec v) {
-    return new Coordinate(v.x(), v.z());
+  private static void touching(Flats own, Pose from, Body body, List<Contact> all) {
+    boolean upright = Flats.upright(body.pose());
+    Flats other = upright ? Flats.of(body.mesh()) : Flats.of(body.mesh(), body.pose());
+    Pose to = upright ? body.pose() : Pose.HERE;
+    double up = from.at().y() - to.at().y();
+    AffineTransformation there = null;
+    for (Flats.Flat under : own.down()) {
+      for (Flats.Flat top : other.up()) {
+        if (Math.abs(under.y() + up - top.y()) < NEAR) {
+          there = there == null ? Flats.from(from, to) : there;
+          Geometry foot = there.transform(under.area());
+          if (top.ready().intersects(foot)) {
+            all.add(new Contact(under, foot, top.ready().covers(foot), top, to));
+          }
+        }
+      }
+    }
   }
 
   /** The middle of the mass of a closed mesh of one material; of an open one, of its box. */
-  static Vec middle(Mesh m, Pose pose) {
+  static Vec middle(Mesh m) {
     double six = 0;
     Vec sum = Vec.ZERO;
     for (int t = 0; t < m.corners().length; t += 3) {
@@ -101,6 +126,6 @@ public final class Support {
       six += v;
       sum = sum.plus(a.plus(b).plus(c).times(v / 4));
     }
-    return pose.apply(six > 1e-12 ? sum.times(1 / six) : m.box().centre());
+    return six > 1e-12 ? sum.times(1 / six) : m.box().centre();
   }
 }

@@ -1,5 +1,7 @@
 package pied.core.size;
 
+import pied.core.units.LengthUnit;
+
 /**
  * The finished outside size of a piece, metres: along its own x (width), z (depth) and y (height).
  */
@@ -13,5 +15,10 @@ public record Size(double width, double depth, double height) {
     return Math.abs(width - o.width) < 1e-7
         && Math.abs(depth - o.depth) < 1e-7
         && Math.abs(height - o.height) < 1e-7;
+  }
+
+  /** As it is written on cards and in the schedule: width × depth × height. */
+  public String text(LengthUnit u) {
+    return u.fine(width) + " × " + u.fine(depth) + " × " + u.fine(height);
   }
 }

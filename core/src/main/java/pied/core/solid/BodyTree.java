@@ -100,7 +100,7 @@ final class BodyTree {
       return EMPTY;
     }
     return anew
-        ? new BodyTree(built(next.values().asJava()), next, 0)
+        ? new BodyTree(built(next.values().toJavaList()), next, 0)
         : new BodyTree(top, next, sum);
   }
 

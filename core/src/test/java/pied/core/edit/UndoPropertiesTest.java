@@ -1,13 +1,5 @@
 package pied.core.edit;
 
-import pied.core.edit.keep.Copy;
-import pied.core.edit.keep.Remove;
-import pied.core.edit.keep.Rename;
-import pied.core.edit.place.MoveBy;
-import pied.core.edit.place.Place;
-import pied.core.edit.turn.LeanOver;
-import pied.core.edit.turn.Turn;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -19,6 +11,13 @@ import net.jqwik.api.Property;
 import net.jqwik.api.Tag;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.edit.keep.Copy;
+import pied.core.edit.keep.Remove;
+import pied.core.edit.keep.Rename;
+import pied.core.edit.place.MoveBy;
+import pied.core.edit.place.Place;
+import pied.core.edit.turn.LeanOver;
+import pied.core.edit.turn.Turn;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
@@ -76,8 +75,7 @@ class UndoPropertiesTest {
       case 0 -> new Remove(one);
       case 1 -> new Turn(one, null, amount(r, -400, 400));
       case 2 -> new LeanOver(one, amount(r, -400, 400), amount(r, -20, 20), null);
-      case 3 ->
-          new MoveBy(one, new Edit.Place3(amount(r, -0.3, 0.3), null, amount(r, -0.3, 0.3)));
+      case 3 -> new MoveBy(one, new Edit.Place3(amount(r, -0.3, 0.3), null, amount(r, -0.3, 0.3)));
       case 4 -> new Copy(one, null);
       case 5 -> new Rename(one.get(0), "n" + i);
       default -> new Remove(ids.subList(0, ids.size() / 2));

@@ -19,6 +19,7 @@ import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
 import pied.core.model.Arrival;
 import pied.core.piece.Piece;
+import pied.core.schedule.Schedule;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
@@ -322,12 +323,8 @@ public final class Answers {
   /** The caption. */
   public record CaptionView(long revision, List<pied.core.caption.Phrase> phrases) {}
 
-  /** A line of the schedule. */
-  public record ScheduleRow(
-      String id, String name, String article, String kind, String size, String on) {}
-
   /** All pieces of a space. */
-  public record Schedule(long revision, List<ScheduleRow> rows) {}
+  public record ScheduleView(long revision, List<Schedule.Row> rows) {}
 
   /** A line drawing of a shape. */
   public record Drawing(pied.core.drawing.LineDrawing lines) {}

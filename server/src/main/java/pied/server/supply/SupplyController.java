@@ -23,7 +23,6 @@ import pied.server.api.Answers.SignIn;
 import pied.server.api.Answers.SupplierView;
 import pied.server.api.Answers.WareCard;
 import pied.server.api.Answers.WarePage;
-import pied.server.web.SizeText;
 
 /** An outside supplier's library: sign in, look, fetch. */
 @RestController
@@ -90,7 +89,7 @@ class SupplyController {
                         w.name(),
                         w.kind(),
                         w.size(),
-                        SizeText.of(w.size(), u),
+                        w.size().text(u),
                         w.mounting(),
                         w.weight(),
                         w.price(),

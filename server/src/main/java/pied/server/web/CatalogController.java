@@ -102,7 +102,7 @@ class CatalogController {
         a.mounting(),
         a.standsOn(),
         a.size(),
-        SizeText.of(a.size(), u),
+        a.size().text(u),
         a.sizing().words(),
         a.weight(),
         a.light(),

@@ -59,7 +59,7 @@ class ImportController {
         arrival.read().model().parts().size(),
         arrival.guess(),
         size,
-        SizeText.of(size, LengthUnit.of(unit)),
+        size.text(LengthUnit.of(unit)),
         arrival.said());
   }
 
@@ -100,7 +100,7 @@ class ImportController {
       t = t.withUnit(t.unit() * factor);
       now = Arrival.size(arrival.mesh(t));
     }
-    return new TakenSize(now, SizeText.of(now, u), t.unit());
+    return new TakenSize(now, now.text(u), t.unit());
   }
 
   private static double known(String typed, LengthUnit u) {

@@ -1,6 +1,5 @@
 package pied.server.web;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -23,8 +22,8 @@ import pied.core.drawing.ShellPlan;
 import pied.core.edit.Change;
 import pied.core.edit.Outcome;
 import pied.core.measure.Reach;
-import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.schedule.Schedule;
 import pied.core.space.Ordered;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
@@ -38,8 +37,7 @@ import pied.server.api.Answers.NewSpace;
 import pied.server.api.Answers.ProjectView;
 import pied.server.api.Answers.ReachAnswer;
 import pied.server.api.Answers.ReachView;
-import pied.server.api.Answers.Schedule;
-import pied.server.api.Answers.ScheduleRow;
+import pied.server.api.Answers.ScheduleView;
 import pied.server.api.Answers.Snags;
 import pied.server.api.Answers.SpaceName;
 import pied.server.api.Answers.SpaceView;
@@ -157,31 +155,9 @@ class SpaceController {
 
   /** The list of all pieces, always that of the moment. */
   @GetMapping("/spaces/{id}/schedule")
-  Schedule schedule(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
-    LengthUnit u = LengthUnit.of(unit);
+  ScheduleView schedule(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
     OpenSpace.Seen now = store.seen(id);
-    Space space = now.space();
-    List<ScheduleRow> rows =
-        space.pieces().stream()
-            .map(
-                p ->
-                    new ScheduleRow(
-                        p.id(),
-                        p.name(),
-                        p.article(),
-                        space.article(p).kind(),
-                        SizeText.of(p.size(), u),
-                        p.on().kind() == On.Kind.piece ? p.on().id() : ""))
-            .sorted(Comparator.comparing(r -> inOrder(r.name())))
-            .toList();
-    return new Schedule(now.revision(), rows);
-  }
-
-  /** Names sort by their numbers: "Stool 2" before "Stool 10". */
-  private static String inOrder(String name) {
-    return java.util.regex.Pattern.compile("\\d+")
-        .matcher(name.toLowerCase(java.util.Locale.ROOT))
-        .replaceAll(m -> String.format("%9s", m.group()));
+    return new ScheduleView(now.revision(), Schedule.of(now.space(), LengthUnit.of(unit)));
   }
 
   /** How the finish parts of everything in a space look unless changed. */

@@ -1,0 +1,159 @@
+package pied.bench;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.IntFunction;
+import java.util.stream.IntStream;
+import pied.core.catalog.Catalog;
+import pied.core.check.Snag;
+import pied.core.drawing.ShellPlan;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.Edits;
+import pied.core.edit.Outcome;
+import pied.core.edit.keep.Copy;
+import pied.core.edit.keep.Remove;
+import pied.core.edit.place.MoveBy;
+import pied.core.edit.place.Place;
+import pied.core.edit.shell.MoveWall;
+import pied.core.edit.size.Resize;
+import pied.core.edit.turn.Turn;
+import pied.core.piece.Shapes;
+import pied.core.schedule.Schedule;
+import pied.core.space.Outlines;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/**
+ * Takes the figures of edits in core, without server or store: {@code CoreEditFigures N...}. The
+ * room is that of {@link EditFigures}: round tables with three cups each and four stools about
+ * them.
+ */
+public final class CoreEditFigures {
+  private static final int WARM = 300;
+
+  private Space space;
+  private final int pieces;
+
+  private CoreEditFigures(int pieces) {
+    this.pieces = pieces;
+  }
+
+  public static void main(String[] args) {
+    Shapes shapes = new Shapes(Catalog.shipped());
+    for (String n : args) {
+      new CoreEditFigures(Integer.parseInt(n)).measure(shapes);
+    }
+  }
+
+  private Outcome make(Edit... edits) {
+    return Edits.apply(space, List.of(edits), LengthUnit.M, () -> UUID.randomUUID().toString());
+  }
+
+  private void measure(Shapes shapes) {
+    double w = EditFigures.side(pieces) * EditFigures.PITCH + 1;
+    Shell shell =
+        new Shell(Outlines.rectangle(w, w + EditFigures.FREE), 3, 0.2, List.of(), Map.of());
+    space = new Space(shell, List.of(), shapes);
+    int most = Math.min(pieces, Edits.MOST);
+    for (int from = 0; from < pieces; from += most) {
+      Edit[] all =
+          IntStream.range(from, Math.min(pieces, from + most))
+              .mapToObj(this::place)
+              .toArray(Edit[]::new);
+      long t = System.nanoTime();
+      space = make(all).space();
+      tell("place " + all.length, new double[] {(System.nanoTime() - t) / 1e6});
+    }
+    List<String> stool = List.of("p" + (4 + EditFigures.GROUP * (pieces / EditFigures.GROUP / 2)));
+    tell("first snags", times(1, i -> Snag.of(space)));
+    times(WARM, i -> step(move(stool, i)));
+    tell("move", times(300, i -> step(move(stool, i))));
+    tell("turn", times(100, i -> step(new Turn(List.of("p1"), null, Amount.of(i % 2 * 2 - 1)))));
+    tell(
+        "size",
+        times(
+            100,
+            i ->
+                step(
+                    new Resize(
+                        List.of("p0"),
+                        new Edit.Measures(Amount.of(0.6 + 0.1 * (i % 2)), null, null),
+                        null))));
+    Outcome moved = make(move(stool, 0));
+    tell("undo", times(100, i -> moved.change().reversed().apply(moved.space())));
+    tell("snags after a move", after(stool, () -> Snag.of(space)));
+    tell("plan after a move", after(stool, () -> ShellPlan.of(space, "Room", LengthUnit.M)));
+    tell("schedule after a move", after(stool, () -> Schedule.of(space, LengthUnit.M)));
+    tell("a wall dragged", times(40, i -> make(new MoveWall("B", Amount.of(-0.01 * i)))));
+    List<String> all = ids(pieces);
+    List<String> some = ids(Math.min(400, pieces / 4) / EditFigures.GROUP * EditFigures.GROUP);
+    Edit.Place3 foot =
+        new Edit.Place3(null, null, Amount.of(EditFigures.side(pieces) * EditFigures.PITCH));
+    tell("copy " + some.size(), times(5, i -> make(new Copy(some, foot))));
+    tell("remove " + some.size(), times(5, i -> make(new Remove(some))));
+    tell("move all", times(5, i -> make(move(all, i))));
+    Outcome whole = make(move(all, 0));
+    tell("undo of that", times(5, i -> whole.change().reversed().apply(whole.space())));
+  }
+
+  private Edit place(int i) {
+    return new Place(
+        "p" + i,
+        EditFigures.article(i),
+        null,
+        new Edit.PlanPoint(
+            Amount.of(EditFigures.x(i, pieces)), Amount.of(EditFigures.z(i, pieces))),
+        null,
+        null,
+        null,
+        null);
+  }
+
+  private static Edit move(List<String> ids, int i) {
+    return new MoveBy(ids, new Edit.Place3(Amount.of(0.01 * (1 - 2 * (i % 2))), null, null));
+  }
+
+  private static List<String> ids(int n) {
+    return IntStream.range(0, n).mapToObj(i -> "p" + i).toList();
+  }
+
+  private Object step(Edit edit) {
+    space = make(edit).space();
+    return space;
+  }
+
+  private double[] after(List<String> moved, Runnable asked) {
+    List<Double> ms = new ArrayList<>();
+    for (int i = 0; i < 40; i++) {
+      step(move(moved, i));
+      long t = System.nanoTime();
+      asked.run();
+      ms.add((System.nanoTime() - t) / 1e6);
+    }
+    return ms.stream().mapToDouble(d -> d).toArray();
+  }
+
+  private static double[] times(int n, IntFunction<Object> deed) {
+    double[] ms = new double[n];
+    for (int i = 0; i < n; i++) {
+      long t = System.nanoTime();
+      deed.apply(i);
+      ms[i] = (System.nanoTime() - t) / 1e6;
+    }
+    return ms;
+  }
+
+  private void tell(String what, double[] ms) {
+    Arrays.sort(ms);
+    String bench = "core-edits-" + pieces + ": " + what;
+    Figures.figure(bench, "p50", "ms", ms[ms.length / 2]);
+    if (ms.length >= 20) {
+      Figures.figure(bench, "p99", "ms", ms[(int) (ms.length * 0.99)]);
+    }
+  }
+}

@@ -1,0 +1,34 @@
+package pied.core.check;
+
+import java.util.List;
+import pied.core.catalog.Mounting;
+import pied.core.edit.place.Settle;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.space.Space;
+
+/** What touches nothing that could carry it. */
+final class Hovering implements Snag.Check {
+  @Override
+  public List<Snag> of(Space space, Piece p, On on) {
+    if (!on.equals(On.NOTHING)) {
+      return List.of();
+    }
+    Mounting mounting = space.article(p).mounting();
+    Remedy remedy =
+        mounting == Mounting.OPENING
+            ? null
+            : new Remedy("Let it come to rest", List.of(new Settle(List.of(p.id()))));
+    String words = p.name() + words(mounting);
+    return List.of(new Snag(p.id(), Snag.Kind.hovers, words, null, remedy));
+  }
+
+  private static String words(Mounting mounting) {
+    return switch (mounting) {
+      case STANDS -> " stands on nothing.";
+      case WALL -> " does not touch a wall.";
+      case HANGS -> " does not reach the ceiling.";
+      case OPENING -> " does not sit in an opening.";
+    };
+  }
+}

@@ -1,0 +1,31 @@
+package pied.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.place.Resting;
+import pied.core.solid.Body;
+import pied.core.space.Space;
+
+/** What shares room with something else; of two pieces the one whose id comes first says so. */
+final class Overlapping implements Snag.Check {
+  @Override
+  public List<Snag> of(Space space, Piece p, On on) {
+    List<Snag> snags = new ArrayList<>();
+    for (Body other :
+        space
+            .bodies()
+            .overlapping(
+                space.shapes().mesh(p),
+                p.pose(),
+                Resting.CONTACT,
+                b ->
+                    !b.id().equals(p.id())
+                        && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0))) {
+      String words = p.name() + " overlaps " + space.nameOf(other.id()) + ".";
+      snags.add(new Snag(p.id(), Snag.Kind.overlaps, words, null, null));
+    }
+    return snags;
+  }
+}
