@@ -109,7 +109,9 @@ public final class Figures {
 
   private static void travel(List<Body> list) {
     Bodies bodies = new Bodies(list);
-    list.forEach(b -> b.mesh().tree());
+    long t0 = System.nanoTime();
+    list.forEach(b -> b.mesh().ready());
+    figure("travel", "ready", "ms/mesh", (System.nanoTime() - t0) / 1e6 / list.size());
     List<Vec> directions = directions();
     Random random = new Random(5);
     double[] one = new double[0];

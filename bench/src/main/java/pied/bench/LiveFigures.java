@@ -78,33 +78,53 @@ public final class LiveFigures {
     String room = "{\"name\":\"Room\",\"width\":9,\"depth\":7,\"height\":3}";
     String id = post(url + "/api/projects/" + project + "/spaces", room).get("id").asText();
     List<String> edits = new ArrayList<>();
-    place(edits, "stool", 4.5, 1);
-    for (int i = 0; i < 4; i++) {
-      place(edits, "sideboard", 1.2 + 2.1 * i, 0.3);
-    }
-    for (int i = 0; i < 6; i++) {
-      double x = 1.5 + 3 * (i % 3);
-      double z = 2.6 + 2.8 * (i / 3);
-      place(edits, "cafe-table", x, z);
-      place(edits, "cup-and-saucer", x + 0.15, z);
-      for (int k = 0; k < 4; k++) {
-        double a = k * Math.PI / 2;
-        place(edits, "dining-chair", x + 0.65 * Math.cos(a), z + 0.65 * Math.sin(a));
-      }
+    for (Placed p : placed()) {
+      edits.add(
+          String.format(
+              Locale.ROOT,
+              "{\"do\":\"place\",\"piece\":\"%s\",\"article\":\"%s\",\"at\":{\"x\":%.3f,\"z\":%.3f}}",
+              p.id(),
+              p.article(),
+              p.x(),
+              p.z()));
     }
     post(url + "/api/spaces/" + id + "/edits", "{\"edits\":[" + String.join(",", edits) + "]}");
     return id;
   }
 
-  private static void place(List<String> edits, String article, double x, double z) {
-    edits.add(
-        String.format(
-            Locale.ROOT,
-            "{\"do\":\"place\",\"piece\":\"p%d\",\"article\":\"%s\",\"at\":{\"x\":%.3f,\"z\":%.3f}}",
-            edits.size(),
-            article,
-            x,
-            z));
+  /** What stands in the tea room, and where. */
+  record Placed(String id, String article, double x, double z) {}
+
+  static List<Placed> placed() {
+    List<Placed> all = new ArrayList<>();
+    add(all, "stool", 4.5, 1);
+    for (int i = 0; i < 4; i++) {
+      add(all, "sideboard", 1.2 + 2.1 * i, 0.3);
+    }
+    for (int i = 0; i < 6; i++) {
+      double x = 1.5 + 3 * (i % 3);
+      double z = 2.6 + 2.8 * (i / 3);
+      add(all, "cafe-table", x, z);
+      add(all, "cup-and-saucer", x + 0.15, z);
+      for (int k = 0; k < 4; k++) {
+        double a = k * Math.PI / 2;
+        add(all, "dining-chair", x + 0.65 * Math.cos(a), z + 0.65 * Math.sin(a));
+      }
+    }
+    return all;
+  }
+
+  private static void add(List<Placed> all, String article, double x, double z) {
+    all.add(new Placed("p" + all.size(), article, x, z));
+  }
+
+  /** Where the pointer is at an event. */
+  static double x(int tick) {
+    return 4.5 + 3.5 * Math.sin(tick * 0.013);
+  }
+
+  static double z(int tick) {
+    return 3.5 + 2.5 * Math.cos(tick * 0.017);
   }
 
   /** One who carries. */
@@ -147,16 +167,14 @@ public final class LiveFigures {
       sent = System.nanoTime();
       onTheirWay++;
       most = Math.max(most, onTheirWay);
-      double x = 4.5 + 3.5 * Math.sin(tick * 0.013);
-      double z = 3.5 + 2.5 * Math.cos(tick * 0.017);
       String q =
           String.format(
               Locale.ROOT,
               "{\"ask\":%d,\"unit\":\"m\",\"carry\":{\"pieces\":[\"p0\"],\"near\":0.1,"
                   + "\"at\":{\"x\":%.4f,\"z\":%.4f}}}",
               asked,
-              x,
-              z);
+              x(tick),
+              z(tick));
       later(() -> socket.sendText(q, true));
     }
 

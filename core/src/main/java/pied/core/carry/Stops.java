@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.solid.Bodies;
@@ -43,6 +44,12 @@ final class Stops {
   private static final double OPPOSITE = 0.9;
 
   private static final int WAYS = 8;
+
+  /**
+   * A way that is so many times longer than the best, seen by the boxes, is not looked at: what one
+   * question costs is bounded, and the answer is the best of those that looked likely.
+   */
+  private static final double HOPELESS = 1.6;
 
   /** Directions that differ by less are one: the cosine of the angle between. */
   private static final double SAME = 1 - 1e-9;
@@ -132,15 +139,31 @@ final class Stops {
       only.forEach(attempt);
       return best[0];
     }
-    for (int i = 0; i < WAYS; i++) {
-      attempt.accept(heading(2 * Math.PI * i / WAYS));
-    }
+    // those that look the shortest first; the others are given up as soon as they are longer
+    List<Piece> pieces = at.apply(Vec.ZERO);
+    record Likely(Vec way, double far) {}
+    IntStream.range(0, WAYS)
+        .mapToObj(i -> heading(2 * Math.PI * i / WAYS))
+        .map(way -> new Likely(way, clear(pieces, way, except, rests)))
+        .sorted(Comparator.comparingDouble(Likely::far))
+        .filter(l -> l.far < HOPELESS * nearest[0])
+        .forEach(l -> attempt.accept(l.way));
     if (best[0].free) { // and a little to both sides of the best
       double a = Math.atan2(best[0].by.z(), best[0].by.x());
       attempt.accept(heading(a + Math.PI / WAYS));
       attempt.accept(heading(a - Math.PI / WAYS));
     }
     return best[0];
+  }
+
+  /** About how far it is that way until all are free. */
+  private double clear(List<Piece> pieces, Vec way, Body except, String rests) {
+    double most = 0;
+    for (Piece p : pieces) {
+      Box box = p.pose().box(mesh(p).box());
+      most = Math.max(most, bodies.clear(box, way, b -> counts(b, p, except, rests), FAR));
+    }
+    return most;
   }
 
   private static Vec heading(double a) {
@@ -193,8 +216,12 @@ final class Stops {
     // the boxes tell which way is likely the shortest; those after it are soon given up
     ways.sort(Comparator.comparingDouble(d -> clear(box, hit.body.box(), d) * weight(d)));
     for (Vec d : ways) {
+      if (clear(box, hit.body.box(), d) * weight(d) > HOPELESS * best) {
+        break;
+      }
       double limit = best / weight(d);
-      double t = Travel.toFree(mesh(hit.piece), hit.piece.pose(), List.of(hit.body), d, limit);
+      Mesh own = mesh(hit.piece);
+      double t = Travel.toFree(own, hit.piece.pose(), hit.body.mesh(), hit.body.pose(), d, limit);
       if (t < limit && t > 0 && inside(box.centre().along(d, t))) {
         best = t * weight(d);
         way = d.times(t);

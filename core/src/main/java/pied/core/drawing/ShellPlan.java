@@ -351,7 +351,7 @@ public record ShellPlan(
           .pieces()
           .forEach(
               p -> {
-                var b = p.pose().box(space.shapes().mesh(p).box());
+                var b = space.bodies().body(p.id()).box();
                 taken.add(new Envelope(b.min().x(), b.max().x(), b.min().z(), b.max().z()));
               });
       for (Bar b : shell.bars()) {
@@ -390,9 +390,9 @@ public record ShellPlan(
         double dx = Math.max(0, Math.max(t.getMinX() - c.x, c.x - t.getMaxX()));
         double dz = Math.max(0, Math.max(t.getMinY() - c.y, c.y - t.getMaxY()));
         room = Math.min(room, Math.max(dx / 2, dz));
-      }
-      if (room <= least) {
-        return least;
+        if (room <= least) {
+          return least;
+        }
       }
       double fits = 0;
       for (int i = 0; i < 7; i++) {

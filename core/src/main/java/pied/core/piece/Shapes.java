@@ -29,10 +29,15 @@ public final class Shapes {
     return catalog.article(p.article());
   }
 
-  /** The mesh of an article at a size, in its own frame. */
+  /** The mesh of an article at a size, in its own frame, made ready for all questions. */
   public Mesh mesh(String article, Size size) {
-    return meshes.computeIfAbsent(
-        new Key(article, size), k -> catalog.article(article).recipe().build(size));
+    return meshes.computeIfAbsent(new Key(article, size), this::built);
+  }
+
+  private Mesh built(Key key) {
+    Mesh mesh = catalog.article(key.article).recipe().build(key.size);
+    mesh.ready();
+    return mesh;
   }
 
   public Mesh mesh(Piece p) {

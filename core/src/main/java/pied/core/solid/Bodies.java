@@ -14,6 +14,9 @@ import java.util.function.Predicate;
 public final class Bodies {
   private static final Comparator<Body> BY_ID = Comparator.comparing(Body::id);
 
+  private static final Comparator<Ahead> NEAREST =
+      Comparator.comparingDouble(Ahead::in).thenComparing(a -> a.body().id());
+
   private final BodyTree tree;
 
   public Bodies(List<Body> bodies) {
@@ -62,8 +65,7 @@ public final class Bodies {
     Box box = pose.box(mesh.box());
     double[] moving = corners(box);
     double[] leave = new double[1];
-    record Candidate(Body body, double in) {}
-    List<Candidate> candidates = new ArrayList<>();
+    List<Ahead> candidates = new ArrayList<>();
     double[] entered = new double[1];
     tree.visit(
         node -> {
@@ -73,11 +75,11 @@ public final class Bodies {
         },
         body -> {
           if (counts.test(body)) {
-            candidates.add(new Candidate(body, entered[0]));
+            candidates.add(new Ahead(body, entered[0]));
           }
         });
-    candidates.sort(Comparator.comparingDouble(Candidate::in).thenComparing(c -> c.body().id()));
-    for (Candidate c : candidates) {
+    candidates.sort(NEAREST);
+    for (Ahead c : candidates) {
       double reach = Math.min(far, best.stop().distance());
       if (c.in() > reach) {
         break;
@@ -129,22 +131,63 @@ public final class Bodies {
    * @param limit what is farther than this is of no interest: then some distance beyond it, metres
    */
   public double toFree(Mesh mesh, Pose pose, Vec direction, Predicate<Body> counts, double limit) {
-    Box box = pose.box(mesh.box());
-    double[] moving = corners(box);
+    double[] moving = corners(pose.box(mesh.box()));
     double[] leave = new double[1];
-    List<Body> ahead = new ArrayList<>();
+    double[] entered = new double[1];
+    List<Ahead> ahead = new ArrayList<>();
     tree.visit(
-        node ->
-            Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave) <= limit
-                && leave[0] > 0,
+        node -> {
+          entered[0] =
+              Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
+          return entered[0] <= limit && leave[0] > 0;
+        },
         body -> {
           if (counts.test(body)) {
-            ahead.add(body);
+            ahead.add(new Ahead(body, entered[0]));
           }
         });
-    ahead.sort(BY_ID);
+    ahead.sort(NEAREST);
     return Travel.toFree(mesh, pose, ahead, direction, limit);
   }
+
+  /**
+   * How far a box must move along the direction until it shares nothing with the box of any body
+   * that counts, metres: about what the mesh in it would have to, and quickly found.
+   */
+  public double clear(Box box, Vec direction, Predicate<Body> counts, double limit) {
+    double[] moving = corners(box);
+    double[] leave = new double[1];
+    double[] entered = new double[1];
+    record Stretch(double from, double to) {}
+    List<Stretch> blocked = new ArrayList<>();
+    tree.visit(
+        node -> {
+          entered[0] =
+              Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
+          return entered[0] <= limit && leave[0] > 0;
+        },
+        body -> {
+          if (counts.test(body)) {
+            blocked.add(new Stretch(entered[0], leave[0]));
+          }
+        });
+    blocked.sort(Comparator.comparingDouble(Stretch::from));
+    double at = 0;
+    for (Stretch s : blocked) {
+      if (s.from > at) {
+        break;
+      }
+      at = Math.max(at, s.to);
+    }
+    return at;
+  }
+
+  /**
+   * A body on the way.
+   *
+   * @param in how far one can go at least before one shares anything with it, metres
+   */
+  record Ahead(Body body, double in) {}
 
   /** What a ray meets first: the body, how far along, and the outward normal there. */
   public record RayMet(Body body, double distance, Vec point, Vec normal) {}

@@ -1,11 +1,7 @@
 package pied.core.solid;
 
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.function.IntUnaryOperator;
 import pied.core.Nullable;
 
 /**
@@ -252,8 +248,22 @@ public final class Mesh {
   }
 
   /** Whether it is closed and every connected piece of it has its outside outward. */
+  /**
+   * Works out all that is asked of a mesh again and again, which is otherwise done when it is first
+   * asked.
+   */
+  public void ready() {
+    tree().split();
+    topology();
+  }
+
   boolean isOutward() {
     return topology().outward;
+  }
+
+  /** Whether a point may be so far inside at all: whether it is inside the box of a part. */
+  boolean mayHold(Vec p, double depth) {
+    return topology().mayHold(p.x(), p.y(), p.z(), depth);
   }
 
   /** Every place where the mesh has a corner, once. */
@@ -280,17 +290,7 @@ public final class Mesh {
    * that a crease in the shading is not a gap.
    */
   public int[] welded() {
-    int n = xyz.length / 3;
-    int[] first = new int[n];
-    Map<Long, Integer> seen = new HashMap<>(n * 2);
-    for (int v = 0; v < n; v++) {
-      long key = Math.round(xyz[3 * v] * 1e5);
-      key = key * 4_000_037L + Math.round(xyz[3 * v + 1] * 1e5);
-      key = key * 4_000_037L + Math.round(xyz[3 * v + 2] * 1e5);
-      Integer before = seen.putIfAbsent(key, v);
-      first[v] = before == null ? v : before;
-    }
-    return first;
+    return Topology.welded(xyz);
   }
 
   private Topology topology() {
@@ -300,65 +300,5 @@ public final class Mesh {
       topology = t;
     }
     return t;
-  }
-
-  private static final class Topology {
-    final boolean closed;
-    final boolean outward;
-    final int[] representatives;
-    final int[] places;
-
-    Topology(Mesh m) {
-      int[] weld = m.welded();
-      places = Arrays.stream(m.corners).map(c -> weld[c]).distinct().toArray();
-      int[] root = new int[weld.length];
-      for (int i = 0; i < root.length; i++) {
-        root[i] = i;
-      }
-      Map<Long, Integer> edges = new HashMap<>(m.corners.length * 2);
-      for (int t = 0; t < m.corners.length; t += 3) {
-        for (int k = 0; k < 3; k++) {
-          int a = weld[m.corners[t + k]];
-          int b = weld[m.corners[t + (k + 1) % 3]];
-          if (a == b) {
-            continue;
-          }
-          root[find(root, a)] = find(root, b);
-          edges.merge(((long) Math.min(a, b) << 32) | Math.max(a, b), a < b ? 1 : -1, Integer::sum);
-        }
-      }
-      closed = edges.values().stream().allMatch(n -> n == 0);
-      boolean[] taken = new boolean[root.length];
-      int[] found = new int[root.length];
-      int n = 0;
-      for (int c : m.corners) {
-        int r = find(root, weld[c]);
-        if (!taken[r]) {
-          taken[r] = true;
-          found[n++] = c;
-        }
-      }
-      representatives = Arrays.copyOf(found, n);
-      outward = closed && allOutward(m, c -> find(root, weld[c]));
-    }
-
-    private static boolean allOutward(Mesh m, IntUnaryOperator part) {
-      Map<Integer, Double> six = new HashMap<>();
-      for (int t = 0; t < m.corners.length; t += 3) {
-        Vec a = m.vertex(m.corners[t]);
-        Vec b = m.vertex(m.corners[t + 1]);
-        Vec c = m.vertex(m.corners[t + 2]);
-        six.merge(part.applyAsInt(m.corners[t]), a.dot(b.cross(c)), Double::sum);
-      }
-      return six.values().stream().allMatch(v -> v > 0);
-    }
-
-    private static int find(int[] root, int a) {
-      while (root[a] != a) {
-        root[a] = root[root[a]];
-        a = root[a];
-      }
-      return a;
-    }
   }
 }

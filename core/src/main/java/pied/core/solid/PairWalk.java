@@ -1,5 +1,7 @@
 package pied.core.solid;
 
+import java.util.PriorityQueue;
+
 /**
  * The common walk down two mesh trees at once: pairs of boxes that may matter are opened, nearest
  * first, until pairs of triangles remain. Everything happens in the frame of the second mesh.
@@ -20,6 +22,11 @@ abstract class PairWalk {
   private int[] stackB = new int[256];
   private double[] stackKey = new double[256];
   private int top;
+
+  private PriorityQueue<Waiting> waiting;
+
+  /** The least key of triangles of two leaves that do not matter yet. */
+  private double later;
 
   /**
    * Two directions at right angles to the way of a sweep, or null; and both boxes seen along it.
@@ -124,17 +131,39 @@ abstract class PairWalk {
   /** Two triangles whose boxes matter; {@link #pair} holds them. Returns false to end the walk. */
   abstract boolean triangles(int a, int b);
 
+  /**
+   * Whether pairs that do not matter yet may later, since the bound grows. Then they wait, the
+   * first of them first, and the walk can go on from where it ended.
+   */
+  boolean grows() {
+    return false;
+  }
+
+  /** Until when the boxes keyed last matter; those that matter longer are opened first. */
+  double last() {
+    return 0;
+  }
+
   void run() {
+    begin();
+    go();
+  }
+
+  final void begin() {
     top = 0;
     loadA(0);
     loadB(0);
     double k = keyed();
-    if (k > bound()) {
-      return;
-    }
     facing = across != null && onlyFacing(k);
-    push(0, 0, k);
-    while (top > 0) {
+    offer(0, 0, k);
+  }
+
+  /** Goes on until nothing is left within the bound. */
+  final void go() {
+    while (true) {
+      if (top == 0 && !taken()) {
+        return;
+      }
       top--;
       if (stackKey[top] > bound()) {
         continue;
@@ -144,8 +173,12 @@ abstract class PairWalk {
       boolean leafA = ta.count[a] > 0;
       boolean leafB = tb.count[b] > 0;
       if (leafA && leafB) {
+        later = Double.POSITIVE_INFINITY;
         if (!leaves(a, b)) {
           return;
+        }
+        if (later < Double.POSITIVE_INFINITY) {
+          offer(a, b, later);
         }
       } else if (leafB || !leafA && volumeA(a) >= volumeB(b)) {
         loadB(b);
@@ -157,37 +190,64 @@ abstract class PairWalk {
     }
   }
 
+  /** Takes what has waited and matters by now; false if nothing does. */
+  private boolean taken() {
+    if (waiting == null) {
+      return false;
+    }
+    while (!waiting.isEmpty() && waiting.peek().key <= bound()) {
+      Waiting w = waiting.poll();
+      push(w.a, w.b, w.key);
+    }
+    return top > 0;
+  }
+
+  private void offer(int a, int b, double key) {
+    if (key <= bound()) {
+      push(a, b, key);
+    } else if (key < Double.POSITIVE_INFINITY && grows()) {
+      waiting = waiting == null ? new PriorityQueue<>() : waiting;
+      waiting.add(new Waiting(a, b, key));
+    }
+  }
+
+  private record Waiting(int a, int b, double key) implements Comparable<Waiting> {
+    @Override
+    public int compareTo(Waiting o) {
+      return Double.compare(key, o.key);
+    }
+  }
+
+  /** Some triangles of the leaves at hand matter from this key on. */
+  final void later(double key) {
+    later = Math.min(later, key);
+  }
+
   private void open(int a, int b, boolean first) {
     double k0;
     double k1;
+    double last0;
     if (first) {
       loadA(a);
       k0 = keyed();
+      last0 = last();
       loadA(a + 1);
       k1 = keyed();
     } else {
       loadB(b);
       k0 = keyed();
+      last0 = last();
       loadB(b + 1);
       k1 = keyed();
     }
     int a1 = first ? a + 1 : a;
     int b1 = first ? b : b + 1;
-    double limit = bound();
-    if (k0 <= k1) {
-      if (k1 <= limit) {
-        push(a1, b1, k1);
-      }
-      if (k0 <= limit) {
-        push(a, b, k0);
-      }
+    if (grows() ? last0 >= last() : k0 <= k1) {
+      offer(a1, b1, k1);
+      offer(a, b, k0);
     } else {
-      if (k0 <= limit) {
-        push(a, b, k0);
-      }
-      if (k1 <= limit) {
-        push(a1, b1, k1);
-      }
+      offer(a, b, k0);
+      offer(a1, b1, k1);
     }
   }
 
@@ -205,7 +265,9 @@ abstract class PairWalk {
         shadow(shadowA, pair.shadowA, pair.a);
       }
       loadB(b);
-      if (keyed() > bound()) {
+      double whole = keyed();
+      if (whole > bound()) {
+        later(whole);
         continue;
       }
       for (int j = fb; j < fb + tb.count[b]; j++) {
@@ -218,7 +280,9 @@ abstract class PairWalk {
         if (across != null) {
           shadow(shadowB, pair.shadowB, pair.b);
         }
-        if (keyed() > bound()) {
+        double k = keyed();
+        if (k > bound()) {
+          later(k);
           continue;
         }
         pair.edges();

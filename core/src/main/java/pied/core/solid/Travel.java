@@ -65,29 +65,42 @@ public final class Travel {
    * the shelf.
    */
   public static double toFree(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction) {
-    return toFree(a, pa, List.of(new Body("", b, pb)), direction);
-  }
-
-  /** As {@link #toFree(Mesh, Pose, Mesh, Pose, Vec)}, free of all of several bodies at once. */
-  public static double toFree(Mesh a, Pose pa, List<Body> bodies, Vec direction) {
-    return toFree(a, pa, bodies, direction, FAR);
+    return toFree(a, pa, b, pb, direction, FAR);
   }
 
   /**
-   * As {@link #toFree(Mesh, Pose, List, Vec)}.
+   * As {@link #toFree(Mesh, Pose, Mesh, Pose, Vec)}.
    *
    * @param limit what is farther than this is of no interest: then some distance beyond it
    */
-  public static double toFree(Mesh a, Pose pa, List<Body> bodies, Vec direction, double limit) {
+  public static double toFree(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
+    Body body = new Body("", b, pb);
+    return toFree(a, pa, List.of(new Bodies.Ahead(body, 0)), direction, limit);
+  }
+
+  /**
+   * As {@link #toFree(Mesh, Pose, Mesh, Pose, Vec)}, free of all of several bodies at once.
+   *
+   * @param ahead the bodies, sorted by how soon they are come to
+   * @param limit what is farther than this is of no interest: then some distance beyond it
+   */
+  static double toFree(Mesh a, Pose pa, List<Bodies.Ahead> ahead, Vec direction, double limit) {
     double at = 0;
+    List<Reached> walks = new ArrayList<>();
     boolean grown = true;
     while (grown) {
       grown = false;
-      for (Body body : bodies) {
-        Reached walk = new Reached(a, pa, body.mesh(), body.pose(), direction, at, limit);
-        walk.run();
-        grown |= walk.reached > at;
-        at = walk.reached;
+      for (int i = 0; i < ahead.size(); i++) {
+        if (ahead.get(i).in() > at + 2 * TOUCH) {
+          break; // there is a gap before it, and before all others
+        }
+        if (i == walks.size()) {
+          Body body = ahead.get(i).body();
+          walks.add(new Reached(a, pa, body.mesh(), body.pose(), direction, limit));
+        }
+        double next = walks.get(i).from(at);
+        grown |= next > at;
+        at = next;
         if (at > limit) {
           return at;
         }
@@ -95,6 +108,7 @@ public final class Travel {
     }
     double free = at;
     Pose there = pa.moved(direction.times(free));
+    List<Body> bodies = ahead.stream().map(Bodies.Ahead::body).toList();
     if (bodies.stream().noneMatch(o -> sunk(a, there, o.mesh(), o.pose()))) {
       return free;
     }
@@ -151,7 +165,7 @@ public final class Travel {
     Pose rel = pi.within(po);
     for (int v : vertices) {
       Vec p = rel.apply(inner.vertex(v));
-      if (outer.box().holds(p, -TOUCH) && outer.tree().winding(p) > 0 && clear(outer, p)) {
+      if (outer.mayHold(p, TOUCH) && outer.tree().winding(p) > 0 && clear(outer, p)) {
         return true;
       }
     }
@@ -297,7 +311,7 @@ public final class Travel {
     final double limit;
     double reached;
 
-    Reached(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double start, double limit) {
+    Reached(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
       super(a, pa, b, pb);
       this.limit = limit;
       Vec d = pb.undirect(direction);
@@ -305,7 +319,24 @@ public final class Travel {
       dy = d.y();
       dz = d.z();
       sweeping(dx, dy, dz);
-      reached = start;
+      begin();
+    }
+
+    /** How far it overlaps without a gap, from where it is known to by others. */
+    double from(double at) {
+      reached = Math.max(reached, at);
+      go();
+      return reached;
+    }
+
+    @Override
+    boolean grows() {
+      return true;
+    }
+
+    @Override
+    double last() {
+      return leave[0];
     }
 
     @Override
@@ -324,9 +355,12 @@ public final class Travel {
     boolean triangles(int a, int b) {
       if (pair.sweep(dx, dy, dz, GRAZE)
           && pair.out > reached + TOUCH
-          && pair.out - pair.in > TOUCH
-          && pair.in < bound()) {
-        reached = pair.out;
+          && pair.out - pair.in > TOUCH) {
+        if (pair.in < bound()) {
+          reached = pair.out;
+        } else {
+          later(pair.in);
+        }
       }
       return reached <= limit;
     }
