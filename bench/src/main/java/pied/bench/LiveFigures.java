@@ -26,7 +26,7 @@ public final class LiveFigures {
   private static final int CLIENTS = 10;
   private static final int PER_SECOND = 120;
   private static final int SECONDS = 12;
-  private static final int WARM = 5;
+  private static final int WARM = 30;
 
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final HttpClient HTTP = HttpClient.newHttpClient();

@@ -34,6 +34,7 @@ import pied.core.carry.Carrying;
 import pied.core.carry.Question;
 import pied.core.piece.Piece;
 import pied.core.units.LengthUnit;
+import pied.server.Leisure;
 import pied.server.api.Answers.Carried;
 import pied.server.api.Answers.CarryAnswer;
 import pied.server.api.Answers.Changed;
@@ -63,6 +64,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   private static final int DEAD = 45;
 
   private final SpaceStore store;
+  private final Leisure leisure;
   private final ObjectMapper json;
   private final Map<String, Set<Talk>> looking = new ConcurrentHashMap<>();
   private final Map<String, Talk> talks = new ConcurrentHashMap<>();
@@ -70,8 +72,9 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
       Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), named("carry"));
   private final ExecutorService teller = Executors.newSingleThreadExecutor(named("teller"));
 
-  LiveChannel(SpaceStore store, ObjectMapper json) {
+  LiveChannel(SpaceStore store, ObjectMapper json, Leisure leisure) {
     this.store = store;
+    this.leisure = leisure;
     this.json = json;
     store.listen((space, changed) -> teller.execute(() -> tell(space, changed)));
     store.watched(space -> looking.containsKey(space));
@@ -217,6 +220,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   }
 
   private void answer(Talk talk, String text) {
+    leisure.worked();
     long number = 0;
     long revision = 0;
     CarryAnswer answer;

@@ -11,6 +11,7 @@ import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
 import pied.core.piece.Shapes;
 import pied.core.size.Size;
+import pied.server.Leisure;
 
 /** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
 @Component
@@ -21,16 +22,17 @@ class Drawings {
   private record Key(String article, Size size, Eye eye) {}
 
   private final Shapes shapes;
-  private final long leisure;
+  private final Leisure leisure;
+  private final long after;
   private final Map<Key, LineDrawing> made = Kept.room(SHARE, LineDrawing::bytes);
 
   /**
-   * @param leisure seconds until the cards are drawn: start and those who came to work go first;
-   *     negative for never
+   * @param after seconds until the cards are drawn; negative for never
    */
-  Drawings(Shapes shapes, @Value("${pied.cards.after:20}") long leisure) {
+  Drawings(Shapes shapes, Leisure leisure, @Value("${pied.cards.after:20}") long after) {
     this.shapes = shapes;
     this.leisure = leisure;
+    this.after = after;
   }
 
   /** The lines of an article at a size; the eye is given in the article's own directions. */
@@ -46,19 +48,20 @@ class Drawings {
 
   @EventListener(ApplicationReadyEvent.class)
   void drawCards() {
-    if (leisure < 0) {
+    if (after < 0) {
       return;
     }
     Thread t =
         new Thread(
             () -> {
               try {
-                Thread.sleep(1000 * leisure);
+                Thread.sleep(1000 * after);
+                for (Article a : shapes.catalog().all()) {
+                  leisure.await(); // those who work go first
+                  lines(a.id(), a.size(), Eye.FRONT);
+                }
               } catch (InterruptedException e) {
-                return;
-              }
-              for (Article a : shapes.catalog().all()) {
-                lines(a.id(), a.size(), Eye.FRONT);
+                Thread.currentThread().interrupt();
               }
             },
             "cards");

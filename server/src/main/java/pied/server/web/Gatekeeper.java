@@ -17,6 +17,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import pied.server.Leisure;
 
 /**
  * Lets only this machine's own pages in: the Host must be a name of the loopback address, the
@@ -31,8 +32,15 @@ class Gatekeeper extends OncePerRequestFilter {
   static final String NONCE = "pied.nonce";
 
   private static final Set<String> OWN = Set.of("127.0.0.1", "localhost", "[::1]");
+  private static final String HEALTH = "/api/health";
   private static final String LIVE = "/api/live/";
   private static final SecureRandom RANDOM = new SecureRandom();
+
+  private final Leisure leisure;
+
+  Gatekeeper(Leisure leisure) {
+    this.leisure = leisure;
+  }
 
   @Override
   protected void doFilterInternal(
@@ -58,6 +66,9 @@ class Gatekeeper extends OncePerRequestFilter {
     } else if (request.getRequestURI().startsWith(LIVE)) {
       chain.doFilter(new Plain(request), response);
     } else {
+      if (!request.getRequestURI().startsWith(HEALTH)) {
+        leisure.worked();
+      }
       chain.doFilter(request, response);
     }
   }
