@@ -1,5 +1,6 @@
 package pied.core.solid;
 
+import java.util.Arrays;
 import org.joml.Matrix3d;
 import org.joml.Quaterniondc;
 
@@ -138,5 +139,19 @@ public final class Pose {
             Math.abs(m10) * h.x() + Math.abs(m11) * h.y() + Math.abs(m12) * h.z(),
             Math.abs(m20) * h.x() + Math.abs(m21) * h.y() + Math.abs(m22) * h.z());
     return new Box(c.minus(e), c.plus(e));
+  }
+
+  private double[] numbers() {
+    return new double[] {m00, m01, m02, m10, m11, m12, m20, m21, m22};
+  }
+
+  @Override
+  public boolean equals(Object o) {
+    return o instanceof Pose p && p.at.equals(at) && Arrays.equals(p.numbers(), numbers());
+  }
+
+  @Override
+  public int hashCode() {
+    return 31 * at.hashCode() + Arrays.hashCode(numbers());
   }
 }

@@ -238,6 +238,10 @@ class LiveChannelTest {
       assertThat(lost.closed.get(20, TimeUnit.SECONDS)).isEqualTo(1008);
     }
     room = there;
+    // who was sent away hears of it before the server has put it all away
+    for (int i = 0; i < 200 && channel.company()[0] != before; i++) {
+      Thread.sleep(50);
+    }
     assertThat(channel.company()[0]).isEqualTo(before);
   }
 
