@@ -31,7 +31,7 @@ public final class EditFigures {
 
   private static final int AT_ONCE = 400;
 
-  private static final int WARM = 400;
+  private static final int WARM = 1500;
 
   /** Most time that the repetitions of one kind may take together, seconds. */
   private static final int PATIENCE = 20;
@@ -182,11 +182,8 @@ public final class EditFigures {
                 "{\"edits\":[{\"do\":\"moveWall\",\"wall\":\"B\",\"by\":" + -0.01 * i + "}]}"));
     String copy =
         edit("copy", ids(0, copied), "\"by\":{\"x\":0,\"y\":0,\"z\":" + side(pieces) * PITCH + "}");
-    times("copy " + copied, 2, i -> post(to + "/edits", copy));
-    times("undo of that", 2, i -> post(to + "/undo", "{}"));
-    times(
-        "move all", 2, i -> post(to + "/edits", edit("moveBy", all, by(0.01 * (1 - 2 * (i % 2))))));
-    times("undo of that", 2, i -> post(to + "/undo", "{}"));
+    undone("copy " + copied, copy);
+    undone("move all", edit("moveBy", all, by(0.01)));
     String api = to.substring(0, to.indexOf("/spaces/"));
     String project = post(api + "/projects", "{\"name\":\"Measured\"}").get("id").asText();
     String empty = room(api, project, "Placed", pieces);
@@ -196,6 +193,22 @@ public final class EditFigures {
             .mapToObj(i -> place(i, pieces))
             .collect(Collectors.joining(",", "{\"edits\":[", "]}"));
     times("place " + most, 1, i -> post(api + "/spaces/" + empty + "/edits", whole));
+  }
+
+  /** An edit and its undo, in turns. */
+  private void undone(String what, String edit) throws Exception {
+    double[] there = new double[6];
+    double[] back = new double[there.length];
+    for (int i = 0; i < there.length; i++) {
+      long t = System.nanoTime();
+      post(to + "/edits", edit);
+      there[i] = (System.nanoTime() - t) / 1e6;
+      t = System.nanoTime();
+      post(to + "/undo", "{}");
+      back[i] = (System.nanoTime() - t) / 1e6;
+    }
+    tell(what, there);
+    tell("undo of " + what, back);
   }
 
   /** What is asked after a move, without the move. */
