@@ -11,6 +11,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
+import pied.core.solid.Box;
+import pied.core.solid.Vec;
 import pied.core.space.Auditorium;
 import pied.core.space.Bar;
 import pied.core.space.Column;
@@ -365,6 +367,9 @@ public record ShellPlan(
           Coordinate c =
               new Coordinate(
                   e.getMinX() + e.getWidth() * i / 24, e.getMinY() + e.getHeight() * k / 24);
+          if (best > 0 && crowded(c, best)) {
+            continue;
+          }
           double room = room(walls, taken, c, best);
           if (room > best + 1e-6) {
             best = room;
@@ -375,6 +380,15 @@ public record ShellPlan(
       double wide = 4 * Math.max(best, 0.01);
       String text = title + "\n" + unit.area(shell.area());
       labels.add(new Label("space", text, at.x, at.y, "middle", wide));
+    }
+
+    /** Whether a piece is within so much room about a point. */
+    private boolean crowded(Coordinate c, double room) {
+      Box box =
+          new Box(
+              new Vec(c.x - 2 * room, 0, c.y - room),
+              new Vec(c.x + 2 * room, shell.height(), c.y + room));
+      return space.bodies().any(box, b -> space.has(b.id()));
     }
 
     /**

@@ -248,18 +248,27 @@ public final class Bodies {
     return found;
   }
 
+  /** Whether the box of any body that counts shares something with this one. */
+  public boolean any(Box box, Predicate<Body> counts) {
+    double[] q = corners(box);
+    boolean[] found = {false};
+    tree.visit(node -> !found[0] && shares(node, q), body -> found[0] = counts.test(body));
+    return found[0];
+  }
+
+  private static boolean shares(double[] a, double[] b) {
+    return a[0] <= b[3]
+        && a[3] >= b[0]
+        && a[1] <= b[4]
+        && a[4] >= b[1]
+        && a[2] <= b[5]
+        && a[5] >= b[2];
+  }
+
   private List<Body> touching(Box box) {
     double[] q = corners(box);
     List<Body> found = new ArrayList<>();
-    tree.visit(
-        node ->
-            node[0] <= q[3]
-                && node[3] >= q[0]
-                && node[1] <= q[4]
-                && node[4] >= q[1]
-                && node[2] <= q[5]
-                && node[5] >= q[2],
-        found::add);
+    tree.visit(node -> shares(node, q), found::add);
     return found;
   }
 
