@@ -7,7 +7,7 @@ import { useEffect, useRef } from "react";
 import type { Group, OrthographicCamera } from "three";
 import type { ArticleCard } from "../api/types.gen";
 import { useShape } from "../drawings/shapes";
-import { mountingWords } from "./Catalog";
+import { mountingWords } from "./mounting";
 
 /** An article looked at closely before it is placed: turning, with its measures and what it asks for. */
 export function Preview({ article, anchor }: { article: ArticleCard; anchor: HTMLElement }) {

@@ -1,13 +1,8 @@
 package pied.core.carry;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Predicate;
-import java.util.function.Supplier;
 import pied.core.Nullable;
 import pied.core.Refusal;
-import pied.core.carry.Answer.Snap;
 import pied.core.carry.Question.Keep;
 import pied.core.catalog.Mounting;
 import pied.core.measure.Reach;
@@ -21,8 +16,6 @@ import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.Sound;
 import pied.core.space.Space;
-import pied.core.space.Spot;
-import pied.core.space.Wall;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
 
@@ -31,8 +24,6 @@ import pied.core.units.LengthUnit;
  * stopped by what is in the way. Nothing is changed by asking.
  */
 public final class Carrying {
-  private static final double FAR = 1e4;
-
   /** The slot of the measure that is an angle. */
   static final String TURN = "turn";
 
@@ -49,6 +40,8 @@ public final class Carrying {
   private final Resting resting;
   private final Aiming aiming;
   private final Distances distances;
+  private final Ways ways;
+  private final Holding holding;
 
   /** How far it is turned, degrees; and whether a number says where it goes. */
   private final double by;
@@ -63,7 +56,6 @@ public final class Carrying {
   private String stopped = "";
   private String exact = "";
   private String refused = "";
-  private final List<Snaps.Held> found = new ArrayList<>();
 
   private Carrying(Space space, Question q, LengthUnit unit) {
     this.space = space;
@@ -78,6 +70,8 @@ public final class Carrying {
     resting = new Resting(space, load.article(), lead.size(), lead.lean(), load.own());
     aiming = new Aiming(space, load, q, unit, resting);
     distances = new Distances(space, load.own());
+    ways = new Ways(space, q, load);
+    holding = new Holding(space, q, load, unit, distances, ways, this::placed);
   }
 
   /**
@@ -117,7 +111,7 @@ public final class Carrying {
     Piece lead = pieces.get(pieces.size() - 1);
     distances.at(pieces);
     double turned = q.against() != null ? by : lead.turn();
-    Vec way = way();
+    Vec way = ways.way(now);
     Told told = Told.of(load, lead, distances, way, turns() ? turned : Double.NaN, unit);
     return new Answer(
         pieces,
@@ -130,7 +124,7 @@ public final class Carrying {
         way,
         by,
         told.measures(),
-        snaps(told.reaches()),
+        holding.said(told.reaches(), exact),
         stopped,
         refused);
   }
@@ -189,31 +183,8 @@ public final class Carrying {
 
   // ---- keeping to a direction
 
-  private @Nullable Vec kept() {
-    if (q.keep() == null || load.fresh()) {
-      return null;
-    }
-    Wall wall = wallBy(load.lead().at());
-    return switch (q.keep()) {
-      case across -> new Vec(1, 0, 0);
-      case deep -> new Vec(0, 0, 1);
-      case height -> Vec.UP;
-      case along -> wall == null ? new Vec(1, 0, 0) : wall.along();
-      case away -> wall == null ? new Vec(0, 0, 1) : wall.inward();
-    };
-  }
-
-  private @Nullable Wall wallBy(Vec p) {
-    Spot here = new Spot(p.x(), p.z());
-    Wall best = null;
-    for (Wall w : space.shell().faces()) {
-      best = best == null || w.distance(here) < best.distance(here) ? w : best;
-    }
-    return best;
-  }
-
   private void keep() {
-    Vec way = kept();
+    Vec way = ways.kept();
     if (way == null) {
       return;
     }
@@ -243,7 +214,7 @@ public final class Carrying {
     Vec at = now.at();
     double h = load.lead().size().height();
     switch (t.slot()) {
-      case "moved" -> moved(t.way() == null ? way() : t.way(), entry.from(0));
+      case "moved" -> moved(t.way() == null ? ways.way(now) : t.way(), entry.from(0));
       case "underside" -> now = now.at(at.x(), entry.from(at.y()), at.z());
       case "upperside" -> now = now.at(at.x(), entry.from(at.y() + h) - h, at.z());
       default -> aside(t.slot(), entry);
@@ -307,13 +278,15 @@ public final class Carrying {
     if (stops) {
       push(under);
     }
-    hold(stops, under);
+    now =
+        holding.hold(
+            now, exactly, at -> !stops || stops().isFree(placed(at.at()), under, load.lead().id()));
     Vec held = now.at();
     if (rests && !rest(!stops) && stops) {
       aside();
     }
     if (level(now.at().minus(held)).length() > 3 * Resting.CONTACT) {
-      found.removeIf(h -> h.low() == null); // the lines it was held in are left
+      holding.leaveLines();
     }
   }
 
@@ -344,7 +317,7 @@ public final class Carrying {
 
   private Stops stops() {
     Vec motion = load.fresh() ? Vec.ZERO : level(now.at().minus(load.lead().at()));
-    return new Stops(space, load.own(), motion, ways());
+    return new Stops(space, load.own(), motion, pushes());
   }
 
   private static Vec level(Vec v) {
@@ -352,12 +325,12 @@ public final class Carrying {
   }
 
   /** The directions in which it may be pushed; null for any that is level. */
-  private @Nullable List<Vec> ways() {
+  private @Nullable List<Vec> pushes() {
     if (load.onWall()) {
       Vec t = now.right();
       return List.of(t, t.times(-1), Vec.UP, Vec.DOWN);
     }
-    Vec kept = kept();
+    Vec kept = ways.kept();
     return kept == null || q.keep() == Keep.height ? null : List.of(kept, kept.times(-1));
   }
 
@@ -380,131 +353,5 @@ public final class Carrying {
       place = "on " + space.nameOf(rest.on());
     }
     return true;
-  }
-
-  // ---- holding
-
-  /**
-   * @param stops whether nothing may hold it where it would overlap something
-   * @param under what it may overlap, since it will rest on it
-   */
-  private void hold(boolean stops, @Nullable Body under) {
-    boolean fits = load.article().mounting() != Mounting.OPENING;
-    boolean raising = q.keep() == Keep.height && !load.onWall();
-    if (q.near() == 0 || exactly || !fits || raising) {
-      return;
-    }
-    Vec kept = kept();
-    Vec u = now.right();
-    Vec v = now.front();
-    boolean level = now.lean().by() == 0;
-    boolean alongU = kept == null || Math.abs(kept.dot(u)) > 1 - 1e-9;
-    boolean alongV = kept == null || Math.abs(kept.dot(v)) > 1 - 1e-9;
-    double width = load.lead().size().width() / 2;
-    double depth = load.lead().size().depth() / 2;
-    Predicate<Stance> free = s -> !stops || stops().isFree(placed(s.at()), under, load.lead().id());
-    Supplier<Snaps.Held> sideways =
-        () -> held(u, snaps().best(u, width, level ? Side.left : null, Side.right), free);
-    Snaps.Held wide = alongU ? sideways.get() : null;
-    Snaps.Held deep = null;
-    if (alongV && !load.onWall()) {
-      deep = held(v, snaps().best(v, depth, level ? Side.back : null, Side.front), free);
-      if (alongU && deep != null && Math.abs(deep.by()) > 1e-9) {
-        // what is round is elsewhere now to what is beside it
-        Snaps.Held again = sideways.get();
-        wide = again == null ? wide : again;
-      }
-    }
-    Snaps.Held high = null;
-    if (load.onWall() && (kept == null || q.keep() == Keep.height)) {
-      double usual = load.article().usualHeight(load.lead().size().height());
-      high = held(Vec.UP, snaps().upward(usual), free);
-    }
-    for (Snaps.Held h : new Snaps.Held[] {wide, deep, high}) {
-      if (h != null) {
-        found.add(h);
-      }
-    }
-  }
-
-  /** It is held so, if there is something to hold it and room for it there. */
-  private @Nullable Snaps.Held held(Vec axis, @Nullable Snaps.Held by, Predicate<Stance> free) {
-    if (by == null) {
-      return null;
-    }
-    Stance there = now.moved(axis.times(by.by()));
-    if (Math.abs(by.by()) > 1e-9 && !free.test(there)) {
-      return null;
-    }
-    now = there;
-    return by;
-  }
-
-  private Snaps snaps() {
-    List<Piece> all = placed(now.at());
-    distances.at(all);
-    return new Snaps(space, all.get(all.size() - 1), load.own(), q.near(), unit, distances);
-  }
-
-  /**
-   * What held it and still is so: stopping may have come in between, or one hold undone another.
-   */
-  private List<Snap> snaps(Map<Side, Double> reaches) {
-    List<Snaps.Held> all =
-        found.stream().filter(h -> so(h, h.low(), reaches) && so(h, h.high(), reaches)).toList();
-    List<Snap> said = new ArrayList<>();
-    if (all.size() == 2 && all.stream().allMatch(h -> h.wall() != null)) {
-      List<String> walls = all.stream().map(Snaps.Held::wall).distinct().sorted().toList();
-      String words =
-          walls.size() == 1
-              ? "against " + space.wallName(walls.get(0))
-              : "in the corner of walls " + walls.get(0) + " and " + walls.get(1);
-      said.add(new Snap(words, null, null));
-    } else {
-      for (Snaps.Held h : all) {
-        if (said.stream().noneMatch(other -> other.words().equals(h.words()))) {
-          said.add(new Snap(h.words(), h.from(), h.to()));
-        }
-      }
-    }
-    if (!exact.isEmpty()) {
-      said.add(new Snap(exact, null, null));
-    }
-    return said;
-  }
-
-  private static boolean so(Snaps.Held h, @Nullable Side side, Map<Side, Double> reaches) {
-    return side == null || Math.abs(reaches.getOrDefault(side, FAR) - h.gap()) < Resting.CONTACT;
-  }
-
-  // ---- what is told
-
-  /**
-   * The direction in which it is moved, the nearest of the room's and its own; null if it is not.
-   */
-  private @Nullable Vec way() {
-    Vec moved = now.at().minus(load.lead().at());
-    if (load.fresh() || moved.length() < 1e-6) {
-      return null;
-    }
-    List<Vec> ways = new ArrayList<>();
-    Vec kept = kept();
-    if (kept != null) {
-      ways.add(kept);
-    } else {
-      ways.addAll(List.of(new Vec(1, 0, 0), new Vec(0, 0, 1), Vec.UP));
-      Wall wall = wallBy(load.lead().at());
-      if (wall != null) {
-        ways.addAll(List.of(wall.along(), wall.inward()));
-      }
-    }
-    Vec best = null;
-    for (Vec w : ways) {
-      for (double sign : new double[] {1, -1}) {
-        Vec d = w.times(sign);
-        best = best == null || moved.dot(d) > moved.dot(best) + 1e-9 ? d : best;
-      }
-    }
-    return best;
   }
 }

@@ -1,7 +1,10 @@
 package pied.core.drawing;
 
+import java.util.ArrayList;
 import java.util.List;
 import pied.core.solid.Vec;
+import pied.core.space.Shell;
+import pied.core.space.Wall;
 
 /**
  * What one sees looking level at a wall, or into a space that is cut open: lines, nearest bodies
@@ -39,7 +42,27 @@ public record Elevation(
     /** To the left of the plan, cut along it. */
     left,
     /** To the right of the plan, cut along it. */
-    right
+    right;
+
+    /** Against which direction one looks into a space that is cut. */
+    Vec toEye() {
+      return switch (this) {
+        case back -> new Vec(0, 0, 1);
+        case front -> new Vec(0, 0, -1);
+        case left -> new Vec(1, 0, 0);
+        default -> new Vec(-1, 0, 0);
+      };
+    }
+
+    /** Where one looks, in words. */
+    String words(boolean stage) {
+      return switch (this) {
+        case back -> stage ? "upstage" : "to the back";
+        case front -> stage ? "downstage" : "to the front";
+        case left -> stage ? "to stage right" : "to the left";
+        default -> stage ? "to stage left" : "to the right";
+      };
+    }
   }
 
   /**
@@ -49,5 +72,24 @@ public record Elevation(
    * @param at for a wall: how far before it one stands; else where the cut goes, across or deep in
    *     the space. Metres; null for the usual
    */
-  public record Look(Way way, String wall, Double at) {}
+  public record Look(Way way, String wall, Double at) {
+    /**
+     * The looks that a space offers: at every wall, and on a stage into it from the front.
+     *
+     * @return at most so many as one can choose from
+     */
+    public static List<Look> offered(Shell shell) {
+      List<Look> all = new ArrayList<>();
+      if (shell.stage() != null) {
+        all.add(new Look(Way.back, null, null));
+      }
+      for (Wall w : shell.walls()) {
+        if (!w.open() && all.size() < 24) {
+          all.add(new Look(Way.wall, w.name(), null));
+        }
+      }
+      shell.partitions().stream().limit(8).forEach(p -> all.add(new Look(Way.wall, p.id(), null)));
+      return all;
+    }
+  }
 }

@@ -49,27 +49,6 @@ public final class Elevations {
   private final Map<Key, Shape> kept = Kept.room(SHARE, Shape::bytes);
 
   /**
-   * The looks that a space offers: at every wall, and on a stage into it from the front.
-   *
-   * @return at most so many as one can choose from
-   */
-  public static List<Elevation.Look> offered(Shell shell) {
-    List<Elevation.Look> all = new ArrayList<>();
-    if (shell.stage() != null) {
-      all.add(new Elevation.Look(Elevation.Way.back, null, null));
-    }
-    for (Wall w : shell.walls()) {
-      if (!w.open() && all.size() < 24) {
-        all.add(new Elevation.Look(Elevation.Way.wall, w.name(), null));
-      }
-    }
-    shell.partitions().stream()
-        .limit(8)
-        .forEach(p -> all.add(new Elevation.Look(Elevation.Way.wall, p.id(), null)));
-    return all;
-  }
-
-  /**
    * Draws what is seen.
    *
    * @throws Refusal if there is no such wall, or the cut lies outside the space
@@ -144,13 +123,7 @@ public final class Elevations {
       wall = null;
       ground = Double.NEGATIVE_INFINITY;
       boolean along = asked.way() == Elevation.Way.left || asked.way() == Elevation.Way.right;
-      Vec toEye =
-          switch (asked.way()) {
-            case back -> new Vec(0, 0, 1);
-            case front -> new Vec(0, 0, -1);
-            case left -> new Vec(1, 0, 0);
-            default -> new Vec(-1, 0, 0);
-          };
+      Vec toEye = asked.way().toEye();
       double least = along ? floor.getMinX() : floor.getMinY();
       double most = along ? floor.getMaxX() : floor.getMaxY();
       // a stage is looked into from just behind its setting line
@@ -183,16 +156,7 @@ public final class Elevations {
               + unit.fine(at)
               + (along ? " across" : " deep")
               + ", looking "
-              + words(asked.way(), shell.stage() != null);
-    }
-
-    private static String words(Elevation.Way way, boolean stage) {
-      return switch (way) {
-        case back -> stage ? "upstage" : "to the back";
-        case front -> stage ? "downstage" : "to the front";
-        case left -> stage ? "to stage right" : "to the left";
-        default -> stage ? "to stage left" : "to the right";
-      };
+              + asked.way().words(shell.stage() != null);
     }
 
     /** How deep the space is before a wall, metres. */
@@ -239,7 +203,8 @@ public final class Elevations {
       openings(outlines);
       List<Label> labels = new ArrayList<>();
       List<Dimension> dimensions = new ArrayList<>();
-      measures(labels, dimensions);
+      new ElevationMeasures(shell, section ? null : wall, eye, frame, unit, labels, dimensions)
+          .add();
       return new Elevation(
           title,
           look,
@@ -366,13 +331,9 @@ public final class Elevations {
       if (a > 0 && b > 0) {
         return null;
       }
-      Vec from = a > 0 ? between(e, a / (a - b)) : e.from();
-      Vec to = b > 0 ? between(e, a / (a - b)) : e.to();
+      Vec from = a > 0 ? e.at(a / (a - b)) : e.from();
+      Vec to = b > 0 ? e.at(a / (a - b)) : e.to();
       return new SeenEdges.Edge(from, to, e.lift());
-    }
-
-    private static Vec between(SeenEdges.Edge e, double t) {
-      return e.from().plus(e.to().minus(e.from()).times(t));
     }
 
     private boolean open(Vec p, List<Seen> before) {
@@ -421,77 +382,6 @@ public final class Elevations {
         rings.add(moved);
       }
       return rings;
-    }
-
-    // ---- measures
-
-    private void measures(List<Label> labels, List<Dimension> out) {
-      double h = shell.height();
-      if (section) {
-        double left = frame.getMinX();
-        vertical(
-            out,
-            left,
-            0,
-            h,
-            1,
-            shell.stage() == null ? "Height of the ceiling" : "Height to the grid",
-            Map.of("do", "build"),
-            "height");
-        for (var p : shell.platforms()) {
-          double start = p.outline().stream().mapToDouble(c -> eye.u(c.at(0))).min().orElse(0);
-          labels.add(new Label("note", "+" + unit.text(p.height()), start, -p.height(), "start"));
-        }
-        double beside = 0;
-        for (var b : shell.bars()) { // seen one behind the other, their names stand side by side
-          boolean across = eye.right().x() != 0;
-          double u = eye.u(new Vec(b.x(), 0, b.z())) - (across ? b.length() / 2 - beside : 0);
-          labels.add(
-              new Label(
-                  "note",
-                  b.id() + " at " + unit.text(b.trim()),
-                  u,
-                  -b.trim() - 0.03,
-                  across ? "start" : "middle"));
-          beside += b.length() / Math.max(3, shell.bars().size());
-        }
-        return;
-      }
-      boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(wall.name()));
-      vertical(
-          out,
-          frame.getMinX(),
-          Math.max(0, wall.base()),
-          wall.height(),
-          1,
-          partition ? "Height of the " + wall.name() : "Height of the ceiling",
-          partition ? Map.of("do", "partition", "part", wall.name()) : Map.of("do", "build"),
-          "height");
-      new ShellPlan.Chains(shell, unit, out).below(wall, frame.getMaxY());
-      for (Opening o : shell.openings()) {
-        if (!o.wall().equals(wall.name())) {
-          continue;
-        }
-        Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
-        double u = o.from() + o.width() / 2;
-        vertical(out, u, o.sill(), o.head(), 0, "Height of the " + o.words(), edit, "height");
-        if (o.sill() > 0) {
-          vertical(out, u, 0, o.sill(), 0, "Sill of the " + o.words(), edit, "sill");
-        }
-      }
-    }
-
-    private void vertical(
-        List<Dimension> out,
-        double u,
-        double from,
-        double to,
-        int level,
-        String label,
-        Map<String, Object> edit,
-        String slot) {
-      out.add(
-          new Dimension(u, -from, u, -to, -1, 0, level, unit.fine(to - from), label, edit, slot));
     }
   }
 }

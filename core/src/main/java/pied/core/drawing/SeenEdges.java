@@ -24,7 +24,12 @@ final class SeenEdges {
    *
    * @param lift from the surface toward where one sees it, of length 1
    */
-  record Edge(Vec from, Vec to, Vec lift) {}
+  record Edge(Vec from, Vec to, Vec lift) {
+    /** The point a share of the way along. */
+    Vec at(double t) {
+      return from.plus(to.minus(from).times(t));
+    }
+  }
 
   /** All edges that face the eye, be they hidden or not. */
   static List<Edge> facing(Mesh mesh, Eye eye) {

@@ -3,16 +3,11 @@ package pied.core.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.geom.prep.PreparedGeometry;
-import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
-import pied.core.solid.Box;
-import pied.core.solid.Vec;
 import pied.core.space.Auditorium;
 import pied.core.space.Bar;
 import pied.core.space.Column;
@@ -82,7 +77,7 @@ public record ShellPlan(
       if (walls.size() <= 40) {
         walls.forEach(w -> new Chains(shell, unit, dimensions).along(w));
       }
-      name();
+      labels.add(new SpaceLabel(space, title, unit).find());
       Envelope e = shell.floor().getEnvelopeInternal();
       for (Wall w : walls) {
         e.expandToInclude(w.outerFrom().x(), w.outerFrom().z());
@@ -343,84 +338,6 @@ public record ShellPlan(
           new Label("note", b.id() + " at " + unit.text(b.trim()), b.x() + h, b.z() - 0.05, "end"));
     }
 
-    /** The name goes where most room is left between the pieces. */
-    private void name() {
-      Geometry free = shell.within();
-      PreparedGeometry walls = PreparedGeometryFactory.prepare(free);
-      Envelope e = free.getEnvelopeInternal();
-      List<Envelope> taken = new ArrayList<>();
-      space
-          .pieces()
-          .forEach(
-              p -> {
-                var b = space.bodies().body(p.id()).box();
-                taken.add(new Envelope(b.min().x(), b.max().x(), b.min().z(), b.max().z()));
-              });
-      for (Bar b : shell.bars()) {
-        double h = b.length() / 2;
-        taken.add(new Envelope(b.x() - h, b.x() + h, b.z() - 0.2, b.z() + 0.1));
-      }
-      double best = -1;
-      Coordinate at = free.getInteriorPoint().getCoordinate();
-      for (int i = 1; i < 24; i++) {
-        for (int k = 1; k < 24; k++) {
-          Coordinate c =
-              new Coordinate(
-                  e.getMinX() + e.getWidth() * i / 24, e.getMinY() + e.getHeight() * k / 24);
-          if (best > 0 && crowded(c, best)) {
-            continue;
-          }
-          double room = room(walls, taken, c, best);
-          if (room > best + 1e-6) {
-            best = room;
-            at = c;
-          }
-        }
-      }
-      double wide = 4 * Math.max(best, 0.01);
-      String text = title + "\n" + unit.area(shell.area());
-      labels.add(new Label("space", text, at.x, at.y, "middle", wide));
-    }
-
-    /** Whether a piece is within so much room about a point. */
-    private boolean crowded(Coordinate c, double room) {
-      Box box =
-          new Box(
-              new Vec(c.x - 2 * room, 0, c.y - room),
-              new Vec(c.x + 2 * room, shell.height(), c.y + room));
-      return space.bodies().any(box, b -> space.has(b.id()));
-    }
-
-    /**
-     * How much room there is for a line of text about a point: half the height of the free space,
-     * which is to be twice as wide.
-     *
-     * @param least less is of no interest
-     */
-    private static double room(
-        PreparedGeometry walls, List<Envelope> taken, Coordinate c, double least) {
-      double room = 2;
-      for (Envelope t : taken) {
-        double dx = Math.max(0, Math.max(t.getMinX() - c.x, c.x - t.getMaxX()));
-        double dz = Math.max(0, Math.max(t.getMinY() - c.y, c.y - t.getMaxY()));
-        room = Math.min(room, Math.max(dx / 2, dz));
-        if (room <= least) {
-          return least;
-        }
-      }
-      double fits = 0;
-      for (int i = 0; i < 7; i++) {
-        double r = (fits + room) / 2;
-        Envelope box = new Envelope(c.x - 2 * r, c.x + 2 * r, c.y - r, c.y + r);
-        if (walls.covers(PLANE.toGeometry(box))) {
-          fits = r;
-        } else {
-          room = r;
-        }
-      }
-      return fits;
-    }
-
     // ---- help
 
     private static Polygon polygon(List<Spot> figure) {
@@ -467,117 +384,5 @@ public record ShellPlan(
       out[2 * i + 1] = closed[i].y;
     }
     return out;
-  }
-
-  /** The chains of dimensions along a wall: its openings and what is between, and the whole. */
-  static final class Chains {
-    private final Shell shell;
-    private final LengthUnit unit;
-    private final List<Dimension> out;
-
-    Chains(Shell shell, LengthUnit unit, List<Dimension> out) {
-      this.shell = shell;
-      this.unit = unit;
-      this.out = out;
-    }
-
-    /** One stretch of a chain. */
-    private record Stretch(
-        double from, double to, String label, Map<String, Object> edit, String slot) {}
-
-    private static List<Stretch> stretches(Shell shell, Wall w) {
-      List<Opening> own = new ArrayList<>(shell.openings());
-      own.removeIf(o -> !o.wall().equals(w.name()));
-      own.sort(Comparator.comparingDouble(Opening::from));
-      List<Stretch> all = new ArrayList<>();
-      double at = 0;
-      Opening last = null;
-      for (Opening o : own) {
-        if (o.from() < at - 1e-9) {
-          continue; // above or below another one
-        }
-        Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
-        String words = "the " + o.words();
-        all.add(
-            new Stretch(
-                at,
-                o.from(),
-                last == null
-                    ? "From the start of wall " + w.name() + " to " + words
-                    : "Between the " + last.words() + " and " + words,
-                edit,
-                last == null ? "from" : "gap"));
-        all.add(new Stretch(o.from(), o.to(), "Width of " + words, edit, "width"));
-        at = o.to();
-        last = o;
-      }
-      if (last != null) {
-        all.add(
-            new Stretch(
-                at,
-                w.length(),
-                "From the " + last.words() + " to the end of wall " + w.name(),
-                Map.of("do", "opening", "part", last.id()),
-                "toEnd"));
-      }
-      all.removeIf(s -> s.to - s.from < 5e-4);
-      return all;
-    }
-
-    private static Map<String, Object> whole(Wall w) {
-      return Map.of("do", "wallLength", "wall", w.name());
-    }
-
-    /** On the plan, outside the wall. */
-    void along(Wall w) {
-      Spot out1 = w.spot(0, -1);
-      double nx = out1.x() - w.from().x();
-      double nz = out1.z() - w.from().z();
-      List<Stretch> all = stretches(shell, w);
-      for (Stretch s : all) {
-        add(w.spot(s.from, -w.thickness()), w.spot(s.to, -w.thickness()), nx, nz, 1, s);
-      }
-      Stretch whole = new Stretch(0, w.length(), "Length of wall " + w.name(), whole(w), "length");
-      add(
-          w.spot(0, -w.thickness()),
-          w.spot(w.length(), -w.thickness()),
-          nx,
-          nz,
-          all.isEmpty() ? 1 : 2,
-          whole);
-    }
-
-    private void add(Spot a, Spot b, double nx, double nz, int level, Stretch s) {
-      out.add(
-          new Dimension(
-              a.x(),
-              a.z(),
-              b.x(),
-              b.z(),
-              nx + 0.0,
-              nz + 0.0,
-              level,
-              unit.fine(s.to - s.from),
-              s.label,
-              s.edit,
-              s.slot));
-    }
-
-    /** On an elevation, below the wall. */
-    void below(Wall w, double down) {
-      List<Stretch> all = stretches(shell, w);
-      for (Stretch s : all) {
-        add(new Spot(s.from, down), new Spot(s.to, down), 0, 1, 1, s);
-      }
-      boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(w.name()));
-      Stretch whole =
-          new Stretch(
-              0,
-              w.length(),
-              "Length of " + (partition ? "the " : "wall ") + w.name(),
-              partition ? Map.of("do", "partition", "part", w.name()) : whole(w),
-              "length");
-      add(new Spot(0, down), new Spot(w.length(), down), 0, 1, all.isEmpty() ? 1 : 2, whole);
-    }
   }
 }

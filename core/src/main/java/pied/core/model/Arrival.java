@@ -319,7 +319,7 @@ public final class Arrival {
    */
   public Mesh mesh(Taken t) {
     List<Mesh> meshes = new ArrayList<>();
-    List<double[]> placed = placed(drawn, t);
+    List<double[]> placed = Upright.placed(drawn, t);
     for (int i = 0; i < placed.size(); i++) {
       Model.Part p = drawn.parts().get(i);
       double[] q = placed.get(i);
@@ -343,78 +343,13 @@ public final class Arrival {
   /** The full form of a heavy model, as it is taken; without normals. */
   public Mesh full(Taken t) {
     List<Model.Part> parts = new ArrayList<>();
-    List<double[]> placed = placed(read.model(), t);
+    List<double[]> placed = Upright.placed(read.model(), t);
     for (int i = 0; i < placed.size(); i++) {
       Model.Part p = read.model().parts().get(i);
       parts.add(
           new Model.Part(p.name(), p.colour(), placed.get(i), p.corners(), p.uv(), p.picture()));
     }
     return new Model(parts, null, null, 0).mesh();
-  }
-
-  /** Points of the parts, upright, in metres, over the middle of the whole. */
-  private static List<double[]> placed(Model model, Taken t) {
-    if (!(t.unit() > 0 && t.unit() <= 1e6)) {
-      throw new Refusal("A unit is longer than 0.");
-    }
-    String up = t.up() == null ? "y" : t.up();
-    if (!up.matches("-?[xyz]")) {
-      throw new Refusal("What is up is x, y or z, or one of them with a minus.");
-    }
-    double[] lo = {1e300, 1e300, 1e300};
-    double[] hi = {-1e300, -1e300, -1e300};
-    List<double[]> placed = new ArrayList<>();
-    for (Model.Part p : model.parts()) {
-      double[] q = new double[p.xyz().length];
-      for (int i = 0; i + 2 < q.length; i += 3) {
-        Vec v = upright(p.xyz()[i], p.xyz()[i + 1], p.xyz()[i + 2], up);
-        v = quarter(v, t.turn());
-        q[i] = v.x() * t.unit();
-        q[i + 1] = v.y() * t.unit();
-        q[i + 2] = v.z() * t.unit();
-        for (int k = 0; k < 3; k++) {
-          lo[k] = Math.min(lo[k], q[i + k]);
-          hi[k] = Math.max(hi[k], q[i + k]);
-        }
-      }
-      placed.add(q);
-    }
-    double most = Math.max(hi[0] - lo[0], Math.max(hi[1] - lo[1], hi[2] - lo[2]));
-    if (!(most <= Size.MOST && most >= 0.001)) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "In that unit it would be %.4g m long; choose another unit (0.001 to %.0f m can be placed).",
-              most,
-              Size.MOST));
-    }
-    double[] middle = {(lo[0] + hi[0]) / 2, lo[1], (lo[2] + hi[2]) / 2};
-    for (double[] q : placed) {
-      for (int i = 0; i < q.length; i++) {
-        q[i] -= middle[i % 3];
-      }
-    }
-    return placed;
-  }
-
-  private static Vec upright(double x, double y, double z, String up) {
-    Vec v =
-        switch (up.charAt(up.length() - 1)) {
-          case 'z' -> new Vec(x, z, -y);
-          case 'x' -> new Vec(-y, x, z);
-          default -> new Vec(x, y, z);
-        };
-    // the other way up: half a turn about the line from left to right
-    return up.startsWith("-") ? new Vec(v.x(), -v.y(), -v.z()) : v;
-  }
-
-  private static Vec quarter(Vec v, int turn) {
-    return switch (Math.floorMod(turn, 360)) {
-      case 90 -> new Vec(v.z(), v.y(), -v.x());
-      case 180 -> new Vec(-v.x(), v.y(), -v.z());
-      case 270 -> new Vec(-v.z(), v.y(), v.x());
-      default -> v;
-    };
   }
 
   /** The size of a mesh that stands over its own middle; a flat one is a little thick. */

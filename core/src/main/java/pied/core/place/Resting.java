@@ -1,6 +1,5 @@
 package pied.core.place;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -21,7 +20,6 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
-import pied.core.space.Bar;
 import pied.core.space.Opening;
 import pied.core.space.ShellBodies;
 import pied.core.space.Sound;
@@ -43,12 +41,6 @@ public final class Resting {
 
   private static final int WAYS = 16;
 
-  /** Kinds from which something may hang. */
-  private static final Set<String> RIGGED = Set.of("stage structure/truss", "stage structure/bars");
-
-  /** Something that hangs goes to a bar no farther from it on the plan, metres. */
-  private static final double NEAR_BAR = 0.25;
-
   private final Space space;
   private final Bodies bodies;
   private final Article article;
@@ -57,6 +49,7 @@ public final class Resting {
   private final Set<String> ignored;
   private final Lean lean;
   private final Surfaces surfaces;
+  private final Hanging hanging;
 
   /** What carries it by being attached to it; null for nothing. */
   private On held;
@@ -78,6 +71,7 @@ public final class Resting {
     this.mesh = space.shapes().mesh(article.id(), size);
     this.ignored = ignored;
     this.surfaces = new Surfaces(space, article, ignored);
+    this.hanging = new Hanging(space, size, mesh, lean, ignored);
   }
 
   /** For a piece that is in the space already. */
@@ -98,7 +92,7 @@ public final class Resting {
     return switch (article.mounting()) {
       case STANDS -> stand(target, turn == null ? 0 : turn);
       case WALL -> fix(target);
-      case HANGS -> hang(target, turn == null ? 0 : turn);
+      case HANGS -> hangAt(hangs(target), turn == null ? 0 : turn);
       case OPENING -> Inset.rest(space.shell(), Inset.at(space.shell(), target));
     };
   }
@@ -264,32 +258,13 @@ public final class Resting {
 
   // ---- hanging
 
-  private Rest hang(Target target, double turn) {
-    return hangAt(hangs(target), turn);
-  }
-
   /**
    * The point of the plan that something that hangs is to hang over.
    *
    * @throws Refusal if there is nothing
    */
   public Spot hangs(Target target) {
-    if (!(target instanceof Target.Sight sight)) {
-      return ((Target.OnPlan) target).spot();
-    }
-    Bodies.RayMet met =
-        bodies.ray(
-            sight.from(),
-            sight.along(),
-            1e4,
-            b ->
-                Surfaces.isFloor(b)
-                    || b.id().startsWith(ShellBodies.BAR)
-                    || space.has(b.id()) && isThere(b));
-    if (met == null) {
-      throw new Refusal("Point at a place in the room; it goes up to the ceiling above that.");
-    }
-    return new Spot(met.point().x(), met.point().z());
+    return hanging.over(target);
   }
 
   /**
@@ -298,86 +273,7 @@ public final class Resting {
    * @throws Refusal if it is too long, or there is none
    */
   public Rest hangAt(Spot spot, double turn) {
-    if (!space.shell().holds(spot)) {
-      throw new Refusal("There is no ceiling above that point; choose one inside the room.");
-    }
-    Bar bar = bar(spot);
-    if (bar != null) {
-      double under = bar.trim() - Bar.TUBE / 2 - size.height();
-      if (under < 0) {
-        throw new Refusal("It is longer than the " + bar.id() + " hangs high.");
-      }
-      Vec at = new Vec(spot.x(), under, bar.z());
-      return new Rest(at, turn, On.bar(bar.id()), 0);
-    }
-    Rest chord = chord(spot, turn);
-    if (chord != null) {
-      return chord;
-    }
-    double y = space.shell().height() - size.height();
-    if (y < 0) {
-      throw new Refusal("It is longer than the room is high.");
-    }
-    return new Rest(spot.at(y), turn, On.CEILING, 0);
-  }
-
-  /** Whether something may be hung from a piece: what is rigged on a stage. */
-  private boolean mayHold(Body body) {
-    return space.has(body.id())
-        && isThere(body)
-        && RIGGED.contains(space.article(space.piece(body.id())).kind());
-  }
-
-  /** Under the nearest tube of what is rigged over a point of the plan, or null. */
-  private Rest chord(Spot spot, double turn) {
-    Bodies.RayMet met = bodies.ray(spot.at(1e-3), Vec.UP, space.shell().height(), this::mayHold);
-    Rest best = null;
-    double nearest = NEAR_BAR;
-    for (Body body : met != null ? List.of(met.body()) : rigged(spot)) {
-      for (Vec tube : tubes(body, spot)) {
-        Vec low = new Vec(tube.x(), body.box().min().y() - size.height() - 0.05, tube.z());
-        Bodies.Met up = bodies.travel(mesh, pose(low, turn), Vec.UP, 2, b -> b == body);
-        double off = Math.hypot(tube.x() - spot.x(), tube.z() - spot.z());
-        if (up.stop().meets() && off < nearest) {
-          nearest = off;
-          best = new Rest(low.along(Vec.UP, up.stop().distance()), turn, On.piece(body.id()), 0);
-        }
-      }
-    }
-    return best != null && best.at().y() >= 0 ? best : null;
-  }
-
-  private List<Body> rigged(Spot spot) {
-    Vec reach = new Vec(NEAR_BAR, 0, NEAR_BAR);
-    Box column = new Box(spot.at(0.5).minus(reach), spot.at(space.shell().height()).plus(reach));
-    return bodies.near(column).stream().filter(this::mayHold).toList();
-  }
-
-  /**
-   * Where on the plan the long tubes of a rigged piece run by a point: at its edges and its middle.
-   */
-  private List<Vec> tubes(Body body, Spot spot) {
-    Piece p = space.piece(body.id());
-    Vec own = body.pose().unapply(spot.at(0));
-    boolean lengthwise = p.size().width() >= p.size().depth();
-    double half = (lengthwise ? p.size().depth() : p.size().width()) / 2;
-    List<Vec> all = new ArrayList<>();
-    for (double side : new double[] {0, half - Bar.TUBE / 2, Bar.TUBE / 2 - half}) {
-      all.add(
-          body.pose().apply(lengthwise ? new Vec(own.x(), 0, side) : new Vec(side, 0, own.z())));
-    }
-    return all;
-  }
-
-  /** The bar one points at: the nearest within a hand's breadth on the plan, or null. */
-  private Bar bar(Spot spot) {
-    return space.shell().bars().stream()
-        .filter(
-            b ->
-                Math.abs(spot.z() - b.z()) < NEAR_BAR
-                    && Math.abs(spot.x() - b.x()) <= b.length() / 2)
-        .min(Comparator.comparingDouble(b -> Math.abs(spot.z() - b.z())))
-        .orElse(null);
+    return hanging.at(spot, turn);
   }
 
   /**
@@ -402,7 +298,7 @@ public final class Resting {
             hangs
                 ? b.id().equals(ShellBodies.CEILING)
                     || b.id().startsWith(ShellBodies.BAR)
-                    || mayHold(b)
+                    || hanging.mayHold(b)
                 : b.id().startsWith(ShellBodies.WALL);
     Bodies.Met met = bodies.travel(mesh, pose, way, CONTACT, counts);
     if (!met.stop().meets()) {

@@ -147,7 +147,7 @@ public final class Bodies {
           }
         });
     ahead.sort(NEAREST);
-    return Travel.toFree(mesh, pose, ahead, direction, limit);
+    return WayOut.of(mesh, pose, ahead, direction, limit);
   }
 
   /**

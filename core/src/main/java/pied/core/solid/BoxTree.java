@@ -35,6 +35,15 @@ final class BoxTree {
     order = b.order;
   }
 
+  /** The square of the diagonal of a node. */
+  double spread(int node) {
+    int o = 6 * node;
+    double x = bounds[o + 3] - bounds[o];
+    double y = bounds[o + 4] - bounds[o + 1];
+    double z = bounds[o + 5] - bounds[o + 2];
+    return x * x + y * y + z * z;
+  }
+
   static float down(double v) {
     float f = (float) v;
     return f > v ? Math.nextDown(f) : f;

@@ -138,6 +138,13 @@ public final class Mesh {
     return corners.length / 3;
   }
 
+  /** The corners of a triangle: nine numbers. */
+  void triangle(int t, double[] out) {
+    for (int k = 0; k < 3; k++) {
+      System.arraycopy(xyz, 3 * corners[3 * t + k], out, 3 * k, 3);
+    }
+  }
+
   public Vec vertex(int v) {
     return new Vec(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]);
   }

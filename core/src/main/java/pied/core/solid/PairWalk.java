@@ -195,9 +195,9 @@ abstract class PairWalk {
     if (waiting == null) {
       return false;
     }
-    while (!waiting.isEmpty() && waiting.peek().key <= bound()) {
+    while (!waiting.isEmpty() && waiting.peek().key() <= bound()) {
       Waiting w = waiting.poll();
-      push(w.a, w.b, w.key);
+      push(w.a(), w.b(), w.key());
     }
     return top > 0;
   }
@@ -208,13 +208,6 @@ abstract class PairWalk {
     } else if (key < Double.POSITIVE_INFINITY && grows()) {
       waiting = waiting == null ? new PriorityQueue<>() : waiting;
       waiting.add(new Waiting(a, b, key));
-    }
-  }
-
-  private record Waiting(int a, int b, double key) implements Comparable<Waiting> {
-    @Override
-    public int compareTo(Waiting o) {
-      return Double.compare(key, o.key);
     }
   }
 
@@ -272,7 +265,7 @@ abstract class PairWalk {
       }
       for (int j = fb; j < fb + tb.count[b]; j++) {
         int j0 = tb.order[j];
-        cornersOf(mb, j0, pair.b);
+        mb.triangle(j0, pair.b);
         if (facing && along(pair.b) > EDGE_ON) {
           continue;
         }
@@ -322,18 +315,11 @@ abstract class PairWalk {
   }
 
   private double volumeA(int n) {
-    return spread(ta.bounds, 6 * n);
+    return ta.spread(n);
   }
 
   private double volumeB(int n) {
-    return spread(tb.bounds, 6 * n);
-  }
-
-  private static double spread(float[] b, int o) {
-    double x = b[o + 3] - b[o];
-    double y = b[o + 4] - b[o + 1];
-    double z = b[o + 5] - b[o + 2];
-    return x * x + y * y + z * z;
+    return tb.spread(n);
   }
 
   private void loadA(int n) {
@@ -397,15 +383,7 @@ abstract class PairWalk {
   }
 
   final void cornersOfB(int t) {
-    cornersOf(mb, t, pair.b);
-  }
-
-  private static void cornersOf(Mesh m, int t, double[] out) {
-    double[] p = m.xyz();
-    int[] c = m.corners();
-    for (int k = 0; k < 3; k++) {
-      System.arraycopy(p, 3 * c[3 * t + k], out, 3 * k, 3);
-    }
+    mb.triangle(t, pair.b);
   }
 
   private static void extent(double[] p, double[] box) {

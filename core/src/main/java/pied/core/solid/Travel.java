@@ -1,7 +1,5 @@
 package pied.core.solid;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -41,9 +39,6 @@ public final class Travel {
     }
   }
 
-  /** A stretch of the way on which two meshes overlap, metres along the direction. */
-  record Stretch(double from, double to) {}
-
   /**
    * How far a can move before it touches b.
    *
@@ -75,75 +70,7 @@ public final class Travel {
    */
   public static double toFree(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
     Body body = new Body("", b, pb);
-    return toFree(a, pa, List.of(new Bodies.Ahead(body, 0)), direction, limit);
-  }
-
-  /**
-   * As {@link #toFree(Mesh, Pose, Mesh, Pose, Vec)}, free of all of several bodies at once.
-   *
-   * @param ahead the bodies, sorted by how soon they are come to
-   * @param limit what is farther than this is of no interest: then some distance beyond it
-   */
-  static double toFree(Mesh a, Pose pa, List<Bodies.Ahead> ahead, Vec direction, double limit) {
-    double at = 0;
-    List<Reached> walks = new ArrayList<>();
-    boolean grown = true;
-    while (grown) {
-      grown = false;
-      for (int i = 0; i < ahead.size(); i++) {
-        if (ahead.get(i).in() > at + 2 * TOUCH) {
-          break; // there is a gap before it, and before all others
-        }
-        if (i == walks.size()) {
-          Body body = ahead.get(i).body();
-          walks.add(new Reached(a, pa, body.mesh(), body.pose(), direction, limit));
-        }
-        double next = walks.get(i).from(at);
-        grown |= next > at;
-        at = next;
-        if (at > limit) {
-          return at;
-        }
-      }
-    }
-    double free = at;
-    Pose there = pa.moved(direction.times(free));
-    List<Body> bodies = ahead.stream().map(Bodies.Ahead::body).toList();
-    if (bodies.stream().noneMatch(o -> sunk(a, there, o.mesh(), o.pose()))) {
-      return free;
-    }
-    return outOf(a, pa, bodies, direction, free);
-  }
-
-  /** The nearest way out of what a lies inside of at a place where it crosses nothing. */
-  private static double outOf(Mesh a, Pose pa, List<Body> bodies, Vec direction, double start) {
-    List<Stretch> blocked = new ArrayList<>();
-    for (Body body : bodies) {
-      new Stretches(a, pa, body.mesh(), body.pose(), direction, blocked).run();
-    }
-    blocked.sort(Comparator.comparingDouble(Stretch::from));
-    double at = start;
-    while (true) {
-      double from = at;
-      double next =
-          blocked.stream().mapToDouble(Stretch::to).filter(t -> t > from + TOUCH).min().orElse(at);
-      if (next == at) {
-        return at; // not closed after all: there is no way out to be found
-      }
-      for (double before = at; before != next; ) {
-        before = next;
-        for (Stretch s : blocked) {
-          if (s.from < next + TOUCH && s.to > next + TOUCH) {
-            next = s.to;
-          }
-        }
-      }
-      at = next;
-      Pose there = pa.moved(direction.times(at));
-      if (bodies.stream().noneMatch(o -> sunk(a, there, o.mesh(), o.pose()))) {
-        return at;
-      }
-    }
+    return WayOut.of(a, pa, List.of(new Bodies.Ahead(body, 0)), direction, limit);
   }
 
   /**
@@ -295,112 +222,6 @@ public final class Travel {
       double[] p = pair.nearest;
       return new Stop(
           best, pb.apply(new Vec(p[3], p[4], p[5])), pb.direct(new Vec(nx, ny, nz)), false);
-    }
-  }
-
-  /**
-   * How far the stretches that adjoin one another reach from the start. Stretches that end before
-   * what is reached already are passed over, so that little is looked at; one walk may miss some
-   * that begin beyond what was reached when it came by, and is repeated until nothing grows.
-   */
-  private static final class Reached extends PairWalk {
-    final double dx;
-    final double dy;
-    final double dz;
-    final double[] leave = new double[1];
-    final double limit;
-    double reached;
-
-    Reached(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
-      super(a, pa, b, pb);
-      this.limit = limit;
-      Vec d = pb.undirect(direction);
-      dx = d.x();
-      dy = d.y();
-      dz = d.z();
-      sweeping(dx, dy, dz);
-      begin();
-    }
-
-    /** How far it overlaps without a gap, from where it is known to by others. */
-    double from(double at) {
-      reached = Math.max(reached, at);
-      go();
-      return reached;
-    }
-
-    @Override
-    boolean grows() {
-      return true;
-    }
-
-    @Override
-    double last() {
-      return leave[0];
-    }
-
-    @Override
-    double key(double[] a, double[] b) {
-      double in = enters(a, b, dx, dy, dz, leave);
-      return leave[0] <= reached + TOUCH ? Double.POSITIVE_INFINITY : in;
-    }
-
-    @Override
-    double bound() {
-      // stretches that adjoin leave no room between them: a corner passes through a surface there
-      return reached == 0 ? -TOUCH : reached + TOUCH;
-    }
-
-    @Override
-    boolean triangles(int a, int b) {
-      if (pair.sweep(dx, dy, dz, GRAZE)
-          && pair.out > reached + TOUCH
-          && pair.out - pair.in > TOUCH) {
-        if (pair.in < bound()) {
-          reached = pair.out;
-        } else {
-          later(pair.in);
-        }
-      }
-      return reached <= limit;
-    }
-  }
-
-  /** Collects where along the way pairs of triangles overlap. */
-  private static final class Stretches extends PairWalk {
-    final double dx;
-    final double dy;
-    final double dz;
-    final double[] leave = new double[1];
-    final List<Stretch> found;
-
-    Stretches(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, List<Stretch> found) {
-      super(a, pa, b, pb);
-      Vec d = pb.undirect(direction);
-      dx = d.x();
-      dy = d.y();
-      dz = d.z();
-      sweeping(dx, dy, dz);
-      this.found = found;
-    }
-
-    @Override
-    double key(double[] a, double[] b) {
-      double in = enters(a, b, dx, dy, dz, leave);
-      return leave[0] < TOUCH ? Double.POSITIVE_INFINITY : in;
-    }
-
-    @Override
-    double bound() {
-      return Double.MAX_VALUE;
-    }
-
-    @Override
-    boolean triangles(int a, int b) {
-      if (pair.sweep(dx, dy, dz, GRAZE) && pair.out > TOUCH && pair.out - pair.in > TOUCH) {
-        found.add(new Stretch(pair.in, pair.out));
-      }
-      return true;
     }
   }
 }

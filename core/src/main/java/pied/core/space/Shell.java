@@ -167,20 +167,7 @@ public record Shell(
     if (stage == null || stage.apron() == null) {
       return null;
     }
-    Stage.Apron a = stage.apron();
-    List<Spot> c = new ArrayList<>();
-    double h = a.width() / 2;
-    c.add(new Spot(-h, 0));
-    c.add(new Spot(h, 0));
-    int n = a.curve() > 0 ? 32 : 1;
-    double curve = Math.min(a.curve(), a.depth() - 0.01);
-    double radius = a.curve() > 0 ? (h * h + curve * curve) / (2 * curve) : 0;
-    for (int i = 0; i <= n; i++) {
-      double x = h - 2 * h * i / n;
-      double back = a.curve() > 0 ? radius - Math.sqrt(radius * radius - x * x) : 0;
-      c.add(new Spot(x, a.depth() - back));
-    }
-    return polygon(c);
+    return polygon(stage.apron().outline());
   }
 
   /** Extent of a figure of the plan: x, and z as y. */

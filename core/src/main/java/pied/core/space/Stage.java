@@ -1,5 +1,7 @@
 package pied.core.space;
 
+import java.util.ArrayList;
+import java.util.List;
 import pied.core.Nullable;
 
 /**
@@ -19,7 +21,24 @@ public record Stage(double level, double rake, @Nullable Apron apron, @Nullable 
    * @param depth from the setting line to the front edge at the centre line, metres
    * @param curve how far the edge draws back at the sides, metres; 0 for a straight edge
    */
-  public record Apron(double width, double depth, double curve) {}
+  public record Apron(double width, double depth, double curve) {
+    /** Its corners on the plan, counter-clockwise, from the setting line. */
+    List<Spot> outline() {
+      List<Spot> c = new ArrayList<>();
+      double h = width / 2;
+      c.add(new Spot(-h, 0));
+      c.add(new Spot(h, 0));
+      int n = curve > 0 ? 32 : 1;
+      double back = Math.min(curve, depth - 0.01);
+      double radius = curve > 0 ? (h * h + back * back) / (2 * back) : 0;
+      for (int i = 0; i <= n; i++) {
+        double x = h - 2 * h * i / n;
+        double off = curve > 0 ? radius - Math.sqrt(radius * radius - x * x) : 0;
+        c.add(new Spot(x, depth - off));
+      }
+      return c;
+    }
+  }
 
   /**
    * Rows of seats.

@@ -177,7 +177,7 @@ class ElevationsTest {
     // 0.9 under it, a wedge of mean height 0.15 over 6 m, and the apron of 1.2 m
     assertThat(cut(e, "floor")).isCloseTo(6 * (0.9 + 0.15) + 1.2 * 0.9, within(1e-3));
     assertThat(e.title()).contains("looking to stage right");
-    List<Elevation.Look> offered = Elevations.offered(stage.shell());
+    List<Elevation.Look> offered = Elevation.Look.offered(stage.shell());
     assertThat(offered.get(0).way()).isEqualTo(Elevation.Way.back);
     assertThat(offered).hasSize(5);
   }

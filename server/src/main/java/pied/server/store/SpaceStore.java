@@ -17,7 +17,7 @@ import org.springframework.stereotype.Service;
 import pied.core.Effort;
 import pied.core.Refusal;
 import pied.core.Text;
-import pied.core.drawing.Elevations;
+import pied.core.drawing.Elevation;
 import pied.core.edit.Change;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
@@ -204,7 +204,7 @@ public class SpaceStore {
         shell,
         shell.faces(),
         Viewpoint.of(shell),
-        Elevations.offered(shell),
+        Elevation.Look.offered(shell),
         ShellBodies.colours(shell),
         List.copyOf(now.space().pieces()),
         now.canUndo(),

@@ -1,0 +1,77 @@
+package pied.core.carry;
+
+import java.util.ArrayList;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.solid.Vec;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+
+/** The directions of a carry: the one it is kept to, and the one it goes. */
+final class Ways {
+  private final Space space;
+  private final Question q;
+  private final Load load;
+
+  Ways(Space space, Question q, Load load) {
+    this.space = space;
+    this.q = q;
+    this.load = load;
+  }
+
+  /** The one direction it is kept to; null for any. */
+  @Nullable
+  Vec kept() {
+    if (q.keep() == null || load.fresh()) {
+      return null;
+    }
+    Wall wall = wallBy(load.lead().at());
+    return switch (q.keep()) {
+      case across -> new Vec(1, 0, 0);
+      case deep -> new Vec(0, 0, 1);
+      case height -> Vec.UP;
+      case along -> wall == null ? new Vec(1, 0, 0) : wall.along();
+      case away -> wall == null ? new Vec(0, 0, 1) : wall.inward();
+    };
+  }
+
+  private @Nullable Wall wallBy(Vec p) {
+    Spot here = new Spot(p.x(), p.z());
+    Wall best = null;
+    for (Wall w : space.shell().faces()) {
+      best = best == null || w.distance(here) < best.distance(here) ? w : best;
+    }
+    return best;
+  }
+
+  /**
+   * The direction in which it is moved, the nearest of the room's and its own; null if it is not.
+   */
+  @Nullable
+  Vec way(Stance now) {
+    Vec moved = now.at().minus(load.lead().at());
+    if (load.fresh() || moved.length() < 1e-6) {
+      return null;
+    }
+    List<Vec> ways = new ArrayList<>();
+    Vec kept = kept();
+    if (kept != null) {
+      ways.add(kept);
+    } else {
+      ways.addAll(List.of(new Vec(1, 0, 0), new Vec(0, 0, 1), Vec.UP));
+      Wall wall = wallBy(load.lead().at());
+      if (wall != null) {
+        ways.addAll(List.of(wall.along(), wall.inward()));
+      }
+    }
+    Vec best = null;
+    for (Vec w : ways) {
+      for (double sign : new double[] {1, -1}) {
+        Vec d = w.times(sign);
+        best = best == null || moved.dot(d) > moved.dot(best) + 1e-9 ? d : best;
+      }
+    }
+    return best;
+  }
+}

@@ -1,0 +1,123 @@
+package pied.core.drawing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import pied.core.space.Opening;
+import pied.core.space.Shell;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
+
+/** The chains of dimensions along a wall: its openings and what is between, and the whole. */
+final class Chains {
+  private final Shell shell;
+  private final LengthUnit unit;
+  private final List<Dimension> out;
+
+  Chains(Shell shell, LengthUnit unit, List<Dimension> out) {
+    this.shell = shell;
+    this.unit = unit;
+    this.out = out;
+  }
+
+  /** One stretch of a chain. */
+  private record Stretch(
+      double from, double to, String label, Map<String, Object> edit, String slot) {}
+
+  private static List<Stretch> stretches(Shell shell, Wall w) {
+    List<Opening> own = new ArrayList<>(shell.openings());
+    own.removeIf(o -> !o.wall().equals(w.name()));
+    own.sort(Comparator.comparingDouble(Opening::from));
+    List<Stretch> all = new ArrayList<>();
+    double at = 0;
+    Opening last = null;
+    for (Opening o : own) {
+      if (o.from() < at - 1e-9) {
+        continue; // above or below another one
+      }
+      Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
+      String words = "the " + o.words();
+      all.add(
+          new Stretch(
+              at,
+              o.from(),
+              last == null
+                  ? "From the start of wall " + w.name() + " to " + words
+                  : "Between the " + last.words() + " and " + words,
+              edit,
+              last == null ? "from" : "gap"));
+      all.add(new Stretch(o.from(), o.to(), "Width of " + words, edit, "width"));
+      at = o.to();
+      last = o;
+    }
+    if (last != null) {
+      all.add(
+          new Stretch(
+              at,
+              w.length(),
+              "From the " + last.words() + " to the end of wall " + w.name(),
+              Map.of("do", "opening", "part", last.id()),
+              "toEnd"));
+    }
+    all.removeIf(s -> s.to - s.from < 5e-4);
+    return all;
+  }
+
+  private static Map<String, Object> whole(Wall w) {
+    return Map.of("do", "wallLength", "wall", w.name());
+  }
+
+  /** On the plan, outside the wall. */
+  void along(Wall w) {
+    Spot out1 = w.spot(0, -1);
+    double nx = out1.x() - w.from().x();
+    double nz = out1.z() - w.from().z();
+    List<Stretch> all = stretches(shell, w);
+    for (Stretch s : all) {
+      add(w.spot(s.from, -w.thickness()), w.spot(s.to, -w.thickness()), nx, nz, 1, s);
+    }
+    Stretch whole = new Stretch(0, w.length(), "Length of wall " + w.name(), whole(w), "length");
+    add(
+        w.spot(0, -w.thickness()),
+        w.spot(w.length(), -w.thickness()),
+        nx,
+        nz,
+        all.isEmpty() ? 1 : 2,
+        whole);
+  }
+
+  private void add(Spot a, Spot b, double nx, double nz, int level, Stretch s) {
+    out.add(
+        new Dimension(
+            a.x(),
+            a.z(),
+            b.x(),
+            b.z(),
+            nx + 0.0,
+            nz + 0.0,
+            level,
+            unit.fine(s.to - s.from),
+            s.label,
+            s.edit,
+            s.slot));
+  }
+
+  /** On an elevation, below the wall. */
+  void below(Wall w, double down) {
+    List<Stretch> all = stretches(shell, w);
+    for (Stretch s : all) {
+      add(new Spot(s.from, down), new Spot(s.to, down), 0, 1, 1, s);
+    }
+    boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(w.name()));
+    Stretch whole =
+        new Stretch(
+            0,
+            w.length(),
+            "Length of " + (partition ? "the " : "wall ") + w.name(),
+            partition ? Map.of("do", "partition", "part", w.name()) : whole(w),
+            "length");
+    add(new Spot(0, down), new Spot(w.length(), down), 0, 1, all.isEmpty() ? 1 : 2, whole);
+  }
+}

@@ -1,0 +1,116 @@
+package pied.core.drawing;
+
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Envelope;
+import pied.core.Nullable;
+import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.Shell;
+import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
+
+/** The measures and heights that are written into an elevation or a section. */
+final class ElevationMeasures {
+  private final Shell shell;
+  private final @Nullable Wall wall;
+  private final Eye eye;
+  private final Envelope frame;
+  private final LengthUnit unit;
+  private final List<Label> labels;
+  private final List<Dimension> out;
+
+  /**
+   * @param wall that is looked at; null for a section
+   * @param frame of the drawing
+   */
+  ElevationMeasures(
+      Shell shell,
+      @Nullable Wall wall,
+      Eye eye,
+      Envelope frame,
+      LengthUnit unit,
+      List<Label> labels,
+      List<Dimension> out) {
+    this.shell = shell;
+    this.wall = wall;
+    this.eye = eye;
+    this.frame = frame;
+    this.unit = unit;
+    this.labels = labels;
+    this.out = out;
+  }
+
+  void add() {
+    if (wall == null) {
+      section();
+    } else {
+      elevation();
+    }
+  }
+
+  private void section() {
+    double h = shell.height();
+    double left = frame.getMinX();
+    vertical(
+        left,
+        0,
+        h,
+        1,
+        shell.stage() == null ? "Height of the ceiling" : "Height to the grid",
+        Map.of("do", "build"),
+        "height");
+    for (var p : shell.platforms()) {
+      double start = p.outline().stream().mapToDouble(c -> eye.u(c.at(0))).min().orElse(0);
+      labels.add(new Label("note", "+" + unit.text(p.height()), start, -p.height(), "start"));
+    }
+    double beside = 0;
+    for (var b : shell.bars()) { // seen one behind the other, their names stand side by side
+      boolean across = eye.right().x() != 0;
+      double u = eye.u(new Vec(b.x(), 0, b.z())) - (across ? b.length() / 2 - beside : 0);
+      labels.add(
+          new Label(
+              "note",
+              b.id() + " at " + unit.text(b.trim()),
+              u,
+              -b.trim() - 0.03,
+              across ? "start" : "middle"));
+      beside += b.length() / Math.max(3, shell.bars().size());
+    }
+  }
+
+  private void elevation() {
+    boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(wall.name()));
+    vertical(
+        frame.getMinX(),
+        Math.max(0, wall.base()),
+        wall.height(),
+        1,
+        partition ? "Height of the " + wall.name() : "Height of the ceiling",
+        partition ? Map.of("do", "partition", "part", wall.name()) : Map.of("do", "build"),
+        "height");
+    new Chains(shell, unit, out).below(wall, frame.getMaxY());
+    for (Opening o : shell.openings()) {
+      if (!o.wall().equals(wall.name())) {
+        continue;
+      }
+      Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
+      double u = o.from() + o.width() / 2;
+      vertical(u, o.sill(), o.head(), 0, "Height of the " + o.words(), edit, "height");
+      if (o.sill() > 0) {
+        vertical(u, 0, o.sill(), 0, "Sill of the " + o.words(), edit, "sill");
+      }
+    }
+  }
+
+  private void vertical(
+      double u,
+      double from,
+      double to,
+      int level,
+      String label,
+      Map<String, Object> edit,
+      String slot) {
+    out.add(new Dimension(u, -from, u, -to, -1, 0, level, unit.fine(to - from), label, edit, slot));
+  }
+}
