@@ -21,8 +21,9 @@ import pied.server.api.Answers.Changed;
 
 /**
  * Values as they are kept: JSON, packed (RFC 1950). Each has the number of its form; what was
- * written in an older one is brought to the present form before it is read, so that renaming
- * something in the core breaks no old data. {@code StoredTest} holds the present form.
+ * written in an older one is brought to the present form before it is read. Shells and changes have
+ * records of their own, so that renaming something in the core breaks no old data; {@code
+ * StoredTest} holds the present form.
  */
 final class Stored {
   /** The present form. 1: pieces taken out and put in have no place in the order. 2: they have. */
@@ -31,6 +32,14 @@ final class Stored {
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
   private Stored() {}
+
+  static byte[] write(Change change) {
+    return write((Object) StoredChange.of(change));
+  }
+
+  static byte[] write(Shell shell) {
+    return write((Object) StoredShell.of(shell));
+  }
 
   static byte[] write(Object value) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -51,7 +60,7 @@ final class Stored {
       placed((ArrayNode) tree.get("added"));
       placed((ArrayNode) tree.get("removed"));
     }
-    return value(tree, Change.class);
+    return value(tree, StoredChange.class).live();
   }
 
   /** From form 1 to 2: a piece alone becomes a piece without a place. */
@@ -64,7 +73,7 @@ final class Stored {
   }
 
   static Shell shell(int form, byte[] packed) {
-    return value(tree(packed), Shell.class);
+    return value(tree(packed), StoredShell.class).live();
   }
 
   static Changed answer(int form, byte[] packed) {

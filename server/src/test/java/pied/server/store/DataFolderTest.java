@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -38,16 +40,20 @@ class DataFolderTest {
   @TempDir private Path folder;
   private JsonNode expected;
 
-  /** Data as the version before this one left them. */
   @BeforeEach
   void unpack() throws IOException {
-    try (InputStream in = getClass().getResourceAsStream("/data/version-5.zip");
+    unpack("version-5");
+  }
+
+  /** Data as an earlier version left them, and what it said of them. */
+  private void unpack(String version) throws IOException {
+    try (InputStream in = getClass().getResourceAsStream("/data/" + version + ".zip");
         ZipInputStream zip = new ZipInputStream(in)) {
       for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
         if (e.getName().equals("expected.json")) {
           expected = JSON.readTree(zip.readAllBytes());
         } else {
-          Files.copy(zip, folder.resolve(e.getName()));
+          Files.copy(zip, folder.resolve(e.getName()), StandardCopyOption.REPLACE_EXISTING);
         }
       }
     }
@@ -132,6 +138,36 @@ class DataFolderTest {
       store.redo(tea, null);
       assertThat(store.space(tea).piece("stool").name()).isEqualTo("Undone stool");
     }
+  }
+
+  @Test
+  void eachStepOfTheVersionBeforeIsUndoneAndDoneAgainToTheLastBit() throws Exception {
+    unpack("version-6");
+    String tea = expected.get("space").asText();
+    JsonNode states = expected.get("states");
+    int last = states.size() - 1;
+    try (ConfigurableApplicationContext app = start()) {
+      SpaceStore store = app.getBean(SpaceStore.class);
+      same(store.view(tea), expected.get("view"));
+      for (int i = 3; i <= last; i++) {
+        store.undo(tea, null);
+        stands(store.view(tea), states.get(i));
+      }
+      assertThat(store.view(tea).canUndo()).isFalse();
+      for (int i = last - 1; i >= 0; i--) {
+        store.redo(tea, null);
+        stands(store.view(tea), states.get(i));
+      }
+      assertThat(store.view(tea).canRedo()).isFalse();
+      long asked = store.edit(tea, new EditRequest("asked", null, "m", List.of())).revision();
+      assertThat(asked).as("a request of then, sent once more").isEqualTo(2);
+    }
+  }
+
+  /** As {@link #same}, whatever revision it is by now. */
+  private static void stands(SpaceView now, JsonNode then) throws IOException {
+    ((ObjectNode) then).put("revision", now.revision());
+    same(now, then);
   }
 
   private static Edit turn(double to) {
