@@ -278,6 +278,11 @@ public final class Mesh {
     return topology().places;
   }
 
+  /** A point well inside every connected part, if it is closed. */
+  List<Vec> insides() {
+    return topology().insides;
+  }
+
   /** One vertex of every connected piece of the mesh. */
   int[] representatives() {
     return topology().representatives;

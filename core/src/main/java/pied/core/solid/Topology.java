@@ -1,8 +1,11 @@
 package pied.core.solid;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.IntUnaryOperator;
 
 /** How the triangles of a mesh hang together. */
@@ -17,6 +20,9 @@ final class Topology {
   final boolean outward;
   final int[] representatives;
   final int[] places;
+
+  /** A point well inside every connected part of a closed mesh; none if there are too many. */
+  final List<Vec> insides;
 
   /** The box of every connected part, six numbers each; null if there are too many to try all. */
   private final double[] parts;
@@ -55,6 +61,7 @@ final class Topology {
     }
     representatives = Arrays.copyOf(found, n);
     outward = closed && allOutward(m, c -> find(root, weld[c]));
+    insides = !outward || n > MOST_PARTS ? List.of() : insides(m, c -> find(root, weld[c]));
     parts = n > MOST_PARTS ? null : parts(m, representatives, c -> find(root, weld[c]));
   }
 
@@ -75,6 +82,35 @@ final class Topology {
       a = root[a];
     }
     return a;
+  }
+
+  /** Half-way through each part from its largest triangle. */
+  private static List<Vec> insides(Mesh m, IntUnaryOperator part) {
+    Map<Integer, Integer> largest = new TreeMap<>();
+    int[] c = m.corners();
+    for (int t = 0; t < c.length; t += 3) {
+      int one = t;
+      largest.merge(
+          part.applyAsInt(c[t]),
+          one,
+          (a, b) -> normal(m, a).length() < normal(m, b).length() ? b : a);
+    }
+    List<Vec> all = new ArrayList<>();
+    MeshTree.RayHit hit = new MeshTree.RayHit();
+    for (int t : largest.values()) {
+      Vec sum = m.vertex(c[t]).plus(m.vertex(c[t + 1])).plus(m.vertex(c[t + 2]));
+      Vec in = normal(m, t).unit().times(-1);
+      Vec from = sum.times(1 / 3.0).plus(in.times(Travel.TOUCH));
+      if (m.tree().nearest(from.x(), from.y(), from.z(), in.x(), in.y(), in.z(), 1e3, hit)) {
+        all.add(from.plus(in.times(hit.distance / 2)));
+      }
+    }
+    return all;
+  }
+
+  private static Vec normal(Mesh m, int t) {
+    Vec a = m.vertex(m.corners()[t]);
+    return m.vertex(m.corners()[t + 1]).minus(a).cross(m.vertex(m.corners()[t + 2]).minus(a));
   }
 
   private static double[] parts(Mesh m, int[] firsts, IntUnaryOperator part) {

@@ -91,12 +91,21 @@ public final class Travel {
     }
     Pose rel = pi.within(po);
     for (int v : vertices) {
-      Vec p = rel.apply(inner.vertex(v));
-      if (outer.mayHold(p, TOUCH) && outer.tree().winding(p) > 0 && clear(outer, p)) {
+      if (holds(outer, rel.apply(inner.vertex(v)))) {
+        return true;
+      }
+    }
+    // two that fill the very same place have all their corners on each other's surface
+    for (Vec inside : inner.insides()) {
+      if (holds(outer, rel.apply(inside))) {
         return true;
       }
     }
     return false;
+  }
+
+  private static boolean holds(Mesh outer, Vec p) {
+    return outer.mayHold(p, TOUCH) && outer.tree().winding(p) > 0 && clear(outer, p);
   }
 
   /** A point on the surface is neither inside nor outside; only what is well inside counts. */
