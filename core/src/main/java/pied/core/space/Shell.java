@@ -1,7 +1,6 @@
 package pied.core.space;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -10,8 +9,6 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import pied.core.Nullable;
 import pied.core.solid.Vec;
 
@@ -77,31 +74,15 @@ public record Shell(
 
   // ---- walls
 
+  /** Another that is the same. */
+  Shell like() {
+    return withFinishes(finishes);
+  }
+
   /** The walls in order, named A, B, C…; wall A is the first edge of the outline. */
   @JsonIgnore
   public List<Wall> walls() {
-    int n = outline.size();
-    double base = stage == null ? 0 : -stage.level();
-    double[] thick = new double[n];
-    for (int i = 0; i < n; i++) {
-      thick[i] = thicknesses.getOrDefault(name(i), thickness);
-    }
-    Spot[][] outer = Offsets.around(outline, thick);
-    List<Wall> walls = new ArrayList<>();
-    for (int i = 0; i < n; i++) {
-      int j = (i + 1) % n;
-      walls.add(
-          new Wall(
-              name(i),
-              outline.get(i),
-              outline.get(j),
-              outer[i][1],
-              outer[j][0],
-              thick[i],
-              base,
-              height));
-    }
-    return walls;
+    return Built.of(this).walls();
   }
 
   /** Name of the wall that begins at this corner. */
@@ -136,13 +117,7 @@ public record Shell(
   /** Everything one can fix something to: walls, and both faces of partitions. */
   @JsonIgnore
   public List<Wall> faces() {
-    List<Wall> faces = new ArrayList<>(walls());
-    faces.removeIf(Wall::open);
-    for (Partition p : partitions) {
-      faces.add(p.face());
-      faces.add(p.back());
-    }
-    return faces;
+    return Built.of(this).faces();
   }
 
   // ---- floor
@@ -150,24 +125,19 @@ public record Shell(
   /** The floor as a figure of the plan (x, z): the outline, and on a stage the apron. */
   @JsonIgnore
   public Geometry floor() {
-    Polygon room = polygon(outline);
-    Polygon apron = apron();
-    return apron == null ? room : OverlayNGRobust.overlay(room, apron, OverlayNG.UNION);
+    return Built.of(this).floor();
   }
 
   /** The floor within the outline alone. */
   @JsonIgnore
   public Polygon within() {
-    return polygon(outline);
+    return Built.of(this).within();
   }
 
   /** The apron of a stage on the plan, or null. */
   @JsonIgnore
-  public Polygon apron() {
-    if (stage == null || stage.apron() == null) {
-      return null;
-    }
-    return polygon(stage.apron().outline());
+  public @Nullable Polygon apron() {
+    return Built.of(this).apron();
   }
 
   /** Extent of a figure of the plan: x, and z as y. */

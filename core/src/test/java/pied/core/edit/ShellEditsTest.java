@@ -32,7 +32,7 @@ import pied.core.units.LengthUnit;
  * The room is 6 × 4 m: wall A at the back, B on the right with a window, C at the front with a
  * door.
  */
-class ShellEditorTest {
+class ShellEditsTest {
   private static final Offset<Double> EXACT = within(1e-9);
 
   private final Rooms room = new Rooms();

@@ -1,0 +1,56 @@
+package pied.core.schedule;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import pied.core.Rooms;
+import pied.core.units.LengthUnit;
+
+class ScheduleTest {
+  private final Rooms room = new Rooms();
+
+  private List<Schedule.Row> rows(LengthUnit unit) {
+    return Schedule.of(room.space, unit);
+  }
+
+  @Test
+  void namesAreInOrderWithTheirNumbersAsNumbers() {
+    for (int i = 0; i < 11; i++) {
+      room.put("s" + i, "stool", 0.4 + 0.5 * i, 3);
+    }
+    room.put("b", "bottle", 3, 1);
+    assertThat(rows(LengthUnit.M))
+        .extracting(Schedule.Row::name)
+        .startsWith("Bottle", "Stool", "Stool 2", "Stool 3")
+        .endsWith("Stool 9", "Stool 10", "Stool 11");
+  }
+
+  @Test
+  void aRowSaysWhatAndHowLargeAndOnWhat() {
+    room.put("t", "cafe-table", 3, 2);
+    room.put("c", "cup-and-saucer", 3, 2);
+    Schedule.Row cup = rows(LengthUnit.MM).get(0);
+    assertThat(cup.id()).isEqualTo("c");
+    assertThat(cup.article()).isEqualTo("cup-and-saucer");
+    assertThat(cup.on()).isEqualTo("t");
+    assertThat(cup.size()).isEqualTo("145 × 145 × 72");
+    assertThat(rows(LengthUnit.CM).get(0).size()).isEqualTo("14.5 × 14.5 × 7.2");
+    assertThat(rows(LengthUnit.MM).get(1).on()).isEmpty();
+  }
+
+  @Test
+  void itIsThatOfTheMoment() {
+    room.put("a", "stool", 1, 1);
+    room.put("b", "stool", 2, 1);
+    assertThat(rows(LengthUnit.M))
+        .extracting(Schedule.Row::name)
+        .containsExactly("Stool", "Stool 2");
+    room.json("{'do':'rename','piece':'a','name':'The last'}");
+    assertThat(rows(LengthUnit.M)).extracting(Schedule.Row::id).containsExactly("b", "a");
+    room.json("{'do':'remove','pieces':['b']}");
+    assertThat(rows(LengthUnit.M)).extracting(Schedule.Row::name).containsExactly("The last");
+    room.json("{'do':'size','pieces':['a'],'size':{'height':0.5}}");
+    assertThat(rows(LengthUnit.CM).get(0).size()).endsWith("× 50.0");
+  }
+}
