@@ -25,8 +25,13 @@ class ShotsTest {
 
   @Test
   void theMainViews() {
-    Sheet sheet = new Sheet(Studio.PIED.teaRoom(), "plan", "set");
+    String room = Studio.PIED.teaRoom();
+    Sheet sheet = new Sheet(room, "plan", "set");
     sheet.page.getByLabel("Show the other drawings").click();
+    // the small drawings are made by and by
+    sheet.page.waitForFunction(
+        "() => [...document.querySelectorAll(\"[aria-label^='Make large']\")]"
+            + ".every(d => d.querySelector('svg path'))");
     shot(sheet, "sheet");
 
     sheet.take("sideboard", "sideboard");
@@ -55,6 +60,7 @@ class ShotsTest {
       sheet.page.mouse().wheel(0, -160);
     }
     shot(sheet, "set-view");
+    Studio.PIED.post("/api/spaces/" + room + "/undo", "{}");
     sheet.close();
   }
 

@@ -82,6 +82,12 @@ class GroundTest {
     assertThat(g.isAnother(at(0, 0.5))).isTrue();
   }
 
+  private static Piece settled(Rooms room, Space space, Piece p) {
+    room.space = space;
+    room.apply(new Settle(List.of(p.id())));
+    return room.piece(p.id());
+  }
+
   @Property(tries = 12)
   void whoWasNotLookedAtWouldNotHaveMoved(@ForAll Random r) {
     Rooms room = new Rooms();
@@ -112,10 +118,9 @@ class GroundTest {
     for (Piece p : before.pieces()) {
       boolean same = after.piece(p.id()).equals(p);
       boolean stands = p.on().kind() == pied.core.piece.On.Kind.floor;
-      if (same && stands) {
-        room.space = after;
-        room.apply(new Settle(List.of(p.id())));
-        Piece settled = room.piece(p.id());
+      // what is crowded in among others would come up out of them, whatever the floor
+      if (same && stands && settled(room, before, p).equals(p)) {
+        Piece settled = settled(room, after, p);
         assertThat(settled.on()).isEqualTo(p.on());
         assertThat(settled.at().minus(p.at()).length()).isLessThan(1e-4);
       }
