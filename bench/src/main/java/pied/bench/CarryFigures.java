@@ -50,10 +50,7 @@ public final class CarryFigures {
 
   private static void tell(String bench, double[] ms) {
     Figures.figure(bench, "mean", "ms", Arrays.stream(ms).average().orElse(0));
-    Arrays.sort(ms);
-    Figures.figure(bench, "p50", "ms", ms[ms.length / 2]);
-    Figures.figure(bench, "p99", "ms", ms[(int) (ms.length * 0.99)]);
-    Figures.figure(bench, "max", "ms", ms[ms.length - 1]);
+    Figures.percentiles(bench, ms);
   }
 
   /** The tea room of {@link LiveFigures}: a stool is carried right through groups of chairs. */

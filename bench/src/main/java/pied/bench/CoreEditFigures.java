@@ -1,7 +1,6 @@
 package pied.bench;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -149,11 +148,6 @@ public final class CoreEditFigures {
   }
 
   private void tell(String what, double[] ms) {
-    Arrays.sort(ms);
-    String bench = "core-edits-" + pieces + ": " + what;
-    Figures.figure(bench, "p50", "ms", ms[ms.length / 2]);
-    if (ms.length >= 20) {
-      Figures.figure(bench, "p99", "ms", ms[(int) (ms.length * 0.99)]);
-    }
+    Figures.percentiles("core-edits-" + pieces + ": " + what, ms);
   }
 }

@@ -248,12 +248,7 @@ public final class EditFigures {
   }
 
   private void tell(String what, double[] ms) {
-    Arrays.sort(ms);
-    String bench = "edits-" + pieces + ": " + what;
-    Figures.figure(bench, "p50", "ms", ms[ms.length / 2]);
-    if (ms.length >= 20) {
-      Figures.figure(bench, "p99", "ms", ms[(int) (ms.length * 0.99)]);
-    }
+    Figures.percentiles("edits-" + pieces + ": " + what, ms);
   }
 
   private static String by(double x) {

@@ -135,7 +135,7 @@ public final class Figures {
     percentiles("travel-ten-directions", ten);
   }
 
-  private static void percentiles(String bench, double[] ms) {
+  static void percentiles(String bench, double[] ms) {
     Arrays.sort(ms);
     figure(bench, "p50", "ms", ms[ms.length / 2]);
     figure(bench, "p99", "ms", ms[(int) (ms.length * 0.99)]);

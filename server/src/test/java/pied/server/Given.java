@@ -16,14 +16,17 @@ public final class Given {
 
   /** A new empty room of 6 × 4 m in a project of its own; its id. */
   public static String room(SpaceStore store) {
-    Shell shell =
-        new Shell(
-            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
-            2.8,
-            0.2,
-            List.of(),
-            Map.of());
-    return store.newSpace(store.newProject("Project").id(), "Room", shell).id();
+    return store.newSpace(store.newProject("Project").id(), "Room", shell()).id();
+  }
+
+  /** That of a bare room of 6 × 4 m. */
+  public static Shell shell() {
+    return new Shell(
+        List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
+        2.8,
+        0.2,
+        List.of(),
+        Map.of());
   }
 
   public static Edit put(String id, String article, double x, double z) {

@@ -79,9 +79,9 @@ final class MarkToMark {
   private boolean isFree(Stance s) {
     Mesh mesh = space.shapes().mesh(load.lead());
     return space
-        .bodies()
-        .overlapping(mesh, s.pose(), Resting.CONTACT, b -> !load.own().contains(b.id()))
-        .isEmpty();
+            .bodies()
+            .overlapped(mesh, s.pose(), Resting.CONTACT, b -> !load.own().contains(b.id()))
+        == null;
   }
 
   private Marks.Mark there() {

@@ -199,10 +199,10 @@ final class Stops {
 
   private Hit hit(List<Piece> pieces, Body except, String rests) {
     for (Piece p : pieces) {
-      List<Body> met =
-          bodies.overlapping(mesh(p), p.pose(), Resting.CONTACT, b -> counts(b, p, except, rests));
-      if (!met.isEmpty()) {
-        return new Hit(p, met.get(0));
+      Body met =
+          bodies.overlapped(mesh(p), p.pose(), Resting.CONTACT, b -> counts(b, p, except, rests));
+      if (met != null) {
+        return new Hit(p, met);
       }
     }
     return null;

@@ -187,6 +187,9 @@ public final class Bench {
       p.finishes().forEach(article::finish);
       open.add(p.id());
       touched.add(p.id());
+      if (names != null) {
+        names.add(p.name());
+      }
     }
     space = space.with(made);
   }

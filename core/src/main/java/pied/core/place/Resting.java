@@ -152,7 +152,7 @@ public final class Resting {
    */
   private Rest cleared(Rest rest) {
     Pose pose = pose(rest.at(), rest.turn());
-    if (bodies.overlapping(mesh, pose, CONTACT, this::isThere).isEmpty()) {
+    if (bodies.overlapped(mesh, pose, CONTACT, this::isThere) == null) {
       return rest;
     }
     return java.util.stream.IntStream.range(0, WAYS)
@@ -210,7 +210,7 @@ public final class Resting {
     Vec at = wall.from().at(y).along(t, s).along(wall.inward(), size.depth() / 2);
     Rest rest = new Rest(at, wall.turn(), On.wall(wall.name()), 0);
     Pose pose = pose(at, wall.turn());
-    if (bodies.overlapping(mesh, pose, CONTACT, this::isThere).isEmpty()) {
+    if (bodies.overlapped(mesh, pose, CONTACT, this::isThere) == null) {
       return rest;
     }
     return java.util.stream.Stream.of(t, t.times(-1))

@@ -45,11 +45,7 @@ public final class Support {
     return off <= SLACK ? 0 : off;
   }
 
-  /** The support polygon on the plan (x, z); empty if no flat contact is found. */
-  public static Geometry hull(Space space, Piece p) {
-    return hull(contacts(space, p));
-  }
-
+  /** The support polygon on the plan (x, z). */
   private static Geometry hull(List<Contact> contacts) {
     return Flats.PLANE.buildGeometry(contacts.stream().map(Contact::shared).toList()).convexHull();
   }

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * Everything solid in a space, with a tree over it. Immutable; safe for many threads. Another with
@@ -63,23 +64,7 @@ public final class Bodies {
     double far = Math.min(limit, Travel.FAR);
     Met best = new Met(null, Travel.Stop.NONE);
     Box box = pose.box(mesh.box());
-    double[] moving = corners(box);
-    double[] leave = new double[1];
-    List<Ahead> candidates = new ArrayList<>();
-    double[] entered = new double[1];
-    tree.visit(
-        node -> {
-          entered[0] =
-              Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
-          return entered[0] <= far && leave[0] >= -Travel.TOUCH;
-        },
-        body -> {
-          if (counts.test(body)) {
-            candidates.add(new Ahead(body, entered[0]));
-          }
-        });
-    candidates.sort(NEAREST);
-    for (Ahead c : candidates) {
+    for (Ahead c : ahead(box, direction, far, -Travel.TOUCH, counts)) {
       double reach = Math.min(far, best.stop().distance());
       if (c.in() > reach) {
         break;
@@ -95,26 +80,20 @@ public final class Bodies {
     return best;
   }
 
-  /** The bodies that count and share more than {@code depth} metres with the mesh. */
+  /** The bodies that count and share more than {@code depth} metres with the mesh, by their ids. */
   public List<Body> overlapping(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
-    List<Body> found = new ArrayList<>();
-    for (Body body : touching(pose.box(mesh.box()))) {
-      if (counts.test(body) && Nearness.overlap(mesh, pose, body.mesh(), body.pose(), depth)) {
-        found.add(body);
-      }
-    }
-    found.sort(BY_ID);
-    return found;
+    return crossed(mesh, pose, depth, counts).toList();
   }
 
   /** The first of these by its id, or null. */
   public Body overlapped(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
-    for (Body body : near(pose.box(mesh.box()))) {
-      if (counts.test(body) && Nearness.overlap(mesh, pose, body.mesh(), body.pose(), depth)) {
-        return body;
-      }
-    }
-    return null;
+    return crossed(mesh, pose, depth, counts).findFirst().orElse(null);
+  }
+
+  private Stream<Body> crossed(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
+    return near(pose.box(mesh.box())).stream()
+        .filter(counts)
+        .filter(b -> Nearness.overlap(mesh, pose, b.mesh(), b.pose(), depth));
   }
 
   /**
@@ -131,22 +110,8 @@ public final class Bodies {
    * @param limit what is farther than this is of no interest: then some distance beyond it, metres
    */
   public double toFree(Mesh mesh, Pose pose, Vec direction, Predicate<Body> counts, double limit) {
-    double[] moving = corners(pose.box(mesh.box()));
-    double[] leave = new double[1];
-    double[] entered = new double[1];
-    List<Ahead> ahead = new ArrayList<>();
-    tree.visit(
-        node -> {
-          entered[0] =
-              Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
-          return entered[0] <= limit && leave[0] > 0;
-        },
-        body -> {
-          if (counts.test(body)) {
-            ahead.add(new Ahead(body, entered[0]));
-          }
-        });
-    ahead.sort(NEAREST);
+    Box box = pose.box(mesh.box());
+    List<Ahead> ahead = ahead(box, direction, limit, Double.MIN_VALUE, counts);
     return WayOut.of(mesh, pose, ahead, direction, limit);
   }
 
@@ -155,39 +120,50 @@ public final class Bodies {
    * that counts, metres: about what the mesh in it would have to, and quickly found.
    */
   public double clear(Box box, Vec direction, Predicate<Body> counts, double limit) {
-    double[] moving = corners(box);
-    double[] leave = new double[1];
-    double[] entered = new double[1];
-    record Stretch(double from, double to) {}
-    List<Stretch> blocked = new ArrayList<>();
-    tree.visit(
-        node -> {
-          entered[0] =
-              Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
-          return entered[0] <= limit && leave[0] > 0;
-        },
-        body -> {
-          if (counts.test(body)) {
-            blocked.add(new Stretch(entered[0], leave[0]));
-          }
-        });
-    blocked.sort(Comparator.comparingDouble(Stretch::from));
     double at = 0;
-    for (Stretch s : blocked) {
-      if (s.from > at) {
+    for (Ahead a : ahead(box, direction, limit, Double.MIN_VALUE, counts)) {
+      if (a.in > at) {
         break;
       }
-      at = Math.max(at, s.to);
+      at = Math.max(at, a.out);
     }
     return at;
   }
 
   /**
-   * A body on the way.
+   * A body on the way of a box.
    *
    * @param in how far one can go at least before one shares anything with it, metres
+   * @param out where one is clear of its box again, metres
    */
-  record Ahead(Body body, double in) {}
+  record Ahead(Body body, double in, double out) {}
+
+  /**
+   * The bodies that count whose boxes a moving box comes to, the nearest first.
+   *
+   * @param limit metres; what is come to later is left out
+   * @param least metres; what is left behind before that is left out
+   */
+  private List<Ahead> ahead(
+      Box box, Vec direction, double limit, double least, Predicate<Body> counts) {
+    double[] moving = corners(box);
+    double[] leave = new double[1];
+    double[] entered = new double[1];
+    List<Ahead> all = new ArrayList<>();
+    tree.visit(
+        node -> {
+          entered[0] =
+              Travel.enters(moving, node, direction.x(), direction.y(), direction.z(), leave);
+          return entered[0] <= limit && leave[0] >= least;
+        },
+        body -> {
+          if (counts.test(body)) {
+            all.add(new Ahead(body, entered[0], leave[0]));
+          }
+        });
+    all.sort(NEAREST);
+    return all;
+  }
 
   /** What a ray meets first: the body, how far along, and the outward normal there. */
   public record RayMet(Body body, double distance, Vec point, Vec normal) {}
@@ -243,7 +219,9 @@ public final class Bodies {
 
   /** All bodies whose boxes share something with this one, by their ids. */
   public List<Body> near(Box box) {
-    List<Body> found = touching(box);
+    double[] q = corners(box);
+    List<Body> found = new ArrayList<>();
+    tree.visit(node -> shares(node, q), found::add);
     found.sort(BY_ID);
     return found;
   }
@@ -263,13 +241,6 @@ public final class Bodies {
         && a[4] >= b[1]
         && a[2] <= b[5]
         && a[5] >= b[2];
-  }
-
-  private List<Body> touching(Box box) {
-    double[] q = corners(box);
-    List<Body> found = new ArrayList<>();
-    tree.visit(node -> shares(node, q), found::add);
-    return found;
   }
 
   static double[] corners(Box b) {

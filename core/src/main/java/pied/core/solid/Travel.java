@@ -70,7 +70,7 @@ public final class Travel {
    */
   public static double toFree(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
     Body body = new Body("", b, pb);
-    return WayOut.of(a, pa, List.of(new Bodies.Ahead(body, 0)), direction, limit);
+    return WayOut.of(a, pa, List.of(new Bodies.Ahead(body, 0, FAR)), direction, limit);
   }
 
   /**

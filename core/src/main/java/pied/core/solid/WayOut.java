@@ -87,8 +87,8 @@ final class WayOut {
 
   /**
    * How far the stretches that adjoin one another reach from the start. Stretches that end before
-   * what is reached already are passed over, so that little is looked at; one walk may miss some
-   * that begin beyond what was reached when it came by, and is repeated until nothing grows.
+   * what is reached already are passed over, so that little is looked at; those that begin beyond
+   * it wait, and the walk goes on with them once it is known to reach so far.
    */
   private static final class Reached extends PairWalk {
     final double dx;

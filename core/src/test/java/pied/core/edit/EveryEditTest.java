@@ -231,6 +231,41 @@ class EveryEditTest {
   }
 
   @Test
+  void aNameGivenInOneRequestIsTakenForTheNextInIt() {
+    Rooms room = new Rooms();
+    String place = "{'do':'place','article':'stool','at':{'x':%d,'z':2}%s}";
+    room.apply(
+        Stream.of(
+                place.formatted(1, ""),
+                place.formatted(2, ",'name':'Stool 2'"),
+                place.formatted(3, ""))
+            .map(EveryEditTest::quietly)
+            .toArray(Edit[]::new));
+    assertThat(room.space.pieces())
+        .extracting(Piece::name)
+        .containsExactly("Stool", "Stool 2", "Stool 3");
+  }
+
+  private static Edit quietly(String edit) {
+    try {
+      return read(edit);
+    } catch (Exception e) {
+      throw new IllegalArgumentException(edit, e);
+    }
+  }
+
+  @Test
+  void aColourIsKeptInCapitalsWhicheverWayItCame() {
+    Rooms room = new Rooms();
+    room.json(
+        "{'do':'place','piece':'c','article':'chest-of-drawers','at':{'x':1,'z':1},"
+            + "'finishes':{'fronts':'#ab12cd'}}");
+    assertThat(room.piece("c").finishes()).containsEntry("fronts", "#AB12CD");
+    room.json("{'do':'recolour','pieces':['c'],'part':'knobs','colour':'#fe0102'}");
+    assertThat(room.piece("c").finishes()).containsEntry("knobs", "#FE0102");
+  }
+
+  @Test
   void whoIsChosenBringsWhatItCarries() {
     Space space = room().space;
     Edit shifts =

@@ -15,7 +15,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
@@ -32,7 +31,6 @@ import pied.core.edit.place.MoveBy;
 import pied.core.piece.Shapes;
 import pied.core.space.Shell;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
 import pied.server.Given;
 import pied.server.api.Answers.Changed;
@@ -54,14 +52,7 @@ class SpaceControllerTest {
 
   @BeforeEach
   void aRoomWithAStoolAndATable() {
-    Shell shell =
-        new Shell(
-            List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
-            2.8,
-            0.2,
-            List.of(),
-            Map.of());
-    Space bare = new Space(shell, List.of(), SHAPES);
+    Space bare = new Space(Given.shell(), List.of(), SHAPES);
     Space space =
         Edits.apply(
                 bare,

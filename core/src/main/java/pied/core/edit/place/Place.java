@@ -2,6 +2,7 @@ package pied.core.edit.place;
 
 import static pied.core.edit.Bench.need;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -58,8 +59,10 @@ public record Place(
     Rest rest = new Resting(bench.space(), kind, measures, Set.of()).at(target, wanted);
     String called = name == null ? bench.freeName(kind.name()) : Text.name("A piece", name);
     String id = piece == null ? bench.newId() : piece;
-    Map<String, String> own = finishes == null ? Map.of() : finishes;
-    own.forEach(kind::finish);
+    Map<String, String> own = new HashMap<>();
+    if (finishes != null) {
+      finishes.forEach((part, colour) -> own.put(part, kind.finish(part, colour)));
+    }
     bench.put(
         List.of(
             new Piece(id, kind.id(), called, measures, rest.at(), 0, rest.on(), own)
