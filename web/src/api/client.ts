@@ -45,9 +45,6 @@ export type NewSpaceDraft = { name: string; unit: string } & Partial<Omit<T.NewS
 
 export type DraftQuestion = Pick<T.DraftQuestion, "corners" | "pointer"> & Partial<T.DraftQuestion>;
 
-/** An edit on its way out; what core leaves to choice may be missing. */
-export type EditDraft = { do: T.Edit["do"]; [name: string]: unknown };
-
 const query = (values: Record<string, string | number>) =>
   "?" + new URLSearchParams(Object.entries(values).map(([k, v]) => [k, String(v)])).toString();
 
@@ -87,14 +84,16 @@ export const api = {
     fetch(`/api/projects/${project}/fetches/${ware}`, { method: "DELETE" }),
   free: (id: string, piece: string | null, part: string | null) =>
     call<T.FreePlaceView>(`/spaces/${id}/free` + some({ piece, part })),
-  edit: (id: string, request: { id: string; unit: string; edits: EditDraft[] }) =>
+  edit: (id: string, request: { id: string; unit: string; edits: T.EditUnion[] }) =>
     call<T.Changed>(`/spaces/${id}/edits`, request),
-  trial: (id: string, unit: string, edits: EditDraft[]) =>
+  trial: (id: string, unit: string, edits: T.EditUnion[]) =>
     call<T.Trial>(`/spaces/${id}/trial`, { unit, edits }),
   undo: (id: string, request: string) => call<T.Changed>(`/spaces/${id}/undo`, { id: request }),
   redo: (id: string, request: string) => call<T.Changed>(`/spaces/${id}/redo`, { id: request }),
   reach: (id: string, piece: string, unit: string) =>
     call<T.ReachAnswer>(`/spaces/${id}/pieces/${piece}/reach` + query({ unit })).then((a) => a.reach),
+  within: (id: string, x1: number, z1: number, x2: number, z2: number) =>
+    call<T.Found>(`/spaces/${id}/within` + query({ x1, z1, x2, z2 })).then((f) => f.pieces),
   snags: (id: string) => call<T.Snags>(`/spaces/${id}/snags`),
   schedule: (id: string, unit: string) => call<T.ScheduleView>(`/spaces/${id}/schedule` + query({ unit })),
   caption: (id: string, pieces: string[], part: string | null, unit: string) =>

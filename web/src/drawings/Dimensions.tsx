@@ -85,15 +85,13 @@ export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: P
               display: short && length < 22 ? "none" : undefined,
             }}
           >
-            {d.edit && d.slot && !still ? (
+            {d.blank && !still ? (
               <TypedField
                 text={d.text}
                 label={d.label}
                 colour="primary.main"
                 plain
-                onType={async (typed) =>
-                  (await useSheet.getState().edit([filled(d.edit!, d.slot!, typed)])) !== null
-                }
+                onType={async (typed) => (await useSheet.getState().edit([filled(d.blank!, typed)])) !== null}
               />
             ) : (
               d.text

@@ -132,9 +132,9 @@ export function ElevationSheet({ name }: { name: string }) {
       return { x: at.x + right.x * off, y: -p.y, z: at.z + right.z * off };
     },
     where,
-    (on, by) => {
+    (part, by) => {
       const { right } = elevation!;
-      return { do: "shift", part: on.part, by: { x: right.x * by.x, z: right.z * by.x }, up: -by.y };
+      return { do: "shift", part, by: { x: right.x * by.x, z: right.z * by.x }, up: -by.y };
     },
     select,
   );
@@ -276,7 +276,7 @@ function cutPoint({ look, toEye }: Elevation): Vec {
 /** A piece in hand as it is seen from here. */
 function PieceSide({ piece, elevation }: { piece: Piece; elevation: Elevation }) {
   const { palette } = useTheme();
-  const from = (Math.atan2(elevation.toEye.x, elevation.toEye.z) * 180) / Math.PI;
+  const { from } = elevation;
   const { size } = piece;
   const lines = useQuery({
     queryKey: ["lines", piece.article, size.width, size.depth, size.height, from, piece.turn, piece.lean],
@@ -306,21 +306,13 @@ function PieceSide({ piece, elevation }: { piece: Piece; elevation: Elevation })
   );
 }
 
-const WAYS: { way: SectionLook["way"]; room: string; stage: string }[] = [
-  { way: "back", room: "to the back", stage: "upstage" },
-  { way: "front", room: "to the front", stage: "downstage" },
-  { way: "left", room: "to the left", stage: "to stage right" },
-  { way: "right", room: "to the right", stage: "to stage left" },
-];
-
 /** Where a section cuts and which way it looks. */
 function SectionControls({ elevation }: { elevation?: Elevation }) {
   const section = useSheet((s) => s.section);
-  const stage = useSheet((s) => s.space!.shell.stage !== undefined && s.space!.shell.stage !== null);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const { setSection, space, unit, say } = useSheet.getState();
-  const wordsFor = (way: SectionLook["way"]) => WAYS.find((w) => w.way === way)![stage ? "stage" : "room"];
-  const words = /at (.+?) (across|deep),/.exec(elevation?.title ?? "");
+  const cut = elevation?.cut;
+  const looking = cut?.ways.find((w) => w.way === section.way)?.words ?? "";
   return (
     <Box
       sx={{
@@ -335,7 +327,7 @@ function SectionControls({ elevation }: { elevation?: Elevation }) {
     >
       cut at
       <TypedField
-        text={words?.[1] ?? "…"}
+        text={cut?.at ?? "…"}
         label="Where the section cuts"
         onType={async (typed) => {
           const at = typed.trim();
@@ -349,9 +341,9 @@ function SectionControls({ elevation }: { elevation?: Elevation }) {
           }
         }}
       />
-      {words?.[2] ?? ""}, looking
+      {cut?.direction}, looking
       <ButtonBase
-        aria-label={"Looking: " + wordsFor(section.way)}
+        aria-label={"Looking: " + looking}
         aria-haspopup="menu"
         onClick={(e) => setMenu(e.currentTarget)}
         sx={{
@@ -363,21 +355,20 @@ function SectionControls({ elevation }: { elevation?: Elevation }) {
           lineHeight: 1.2,
         }}
       >
-        {wordsFor(section.way)}
+        {looking}
       </ButtonBase>
       <Menu open={menu !== null} anchorEl={menu} onClose={() => setMenu(null)}>
-        {WAYS.map(({ way }) => (
+        {cut?.ways.map(({ way, words, same }) => (
           <MenuItem
             key={way}
             dense
             selected={way === section.way}
             onClick={() => {
               setMenu(null);
-              const along = (w: string) => w === "left" || w === "right";
-              setSection({ way, at: along(way) === along(section.way) ? section.at : null });
+              setSection({ way: way as SectionLook["way"], at: same ? section.at : null });
             }}
           >
-            {wordsFor(way)}
+            {words}
           </MenuItem>
         ))}
       </Menu>

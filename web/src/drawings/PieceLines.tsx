@@ -35,7 +35,7 @@ export const PieceLines = memo(function PieceLines(props: {
   const fine = !props.small && Math.max(size.width, size.depth) * scale > 24;
   return (
     <g
-      transform={`translate(${piece.at.x} ${piece.at.z}) rotate(${-piece.turn})`}
+      transform={`translate(${piece.at.x} ${piece.at.z}) rotate(${piece.onSheet})`}
       data-piece={props.small ? undefined : piece.id}
       data-name={piece.name}
     >

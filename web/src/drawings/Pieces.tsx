@@ -1,12 +1,13 @@
 import { useThree } from "@react-three/fiber";
 import { useQuery } from "@tanstack/react-query";
 import { useLayoutEffect, useMemo, useRef } from "react";
-import { InstancedMesh, Matrix4, Vector3 } from "three";
+import { InstancedMesh, Matrix4, Quaternion, Vector3 } from "three";
 import { api } from "../api/client";
 import type { Finish, Piece } from "../api/types.gen";
 import { shown, useSheet } from "../state/sheet";
-import { rotation } from "./rotation";
 import { useShape, type Part } from "./shapes";
+
+const ONE = new Vector3(1, 1, 1);
 
 type Finishes = { [part: string]: Finish };
 
@@ -69,8 +70,13 @@ function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; fini
   useLayoutEffect(() => {
     const m = mesh.current!;
     const at = new Matrix4();
+    const turned = new Quaternion();
     pieces.forEach((p, i) => {
-      at.compose(new Vector3(p.at.x, p.at.y, p.at.z), rotation(p), new Vector3(1, 1, 1));
+      at.compose(
+        new Vector3(p.at.x, p.at.y, p.at.z),
+        turned.set(p.rotation.x, p.rotation.y, p.rotation.z, p.rotation.w),
+        ONE,
+      );
       m.setMatrixAt(i, at);
     });
     m.instanceMatrix.needsUpdate = true;

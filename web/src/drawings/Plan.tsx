@@ -129,23 +129,17 @@ export function Plan() {
       return { x, y: useSheet.getState().pieces.get(piece)?.at.y ?? 0, z };
     },
     (e) => ({ at: toPlan(e), near: HOLD / eye!.scale }),
-    (on, by, e) => ({ do: "shift", part: on.part, by: { x: by.x, z: by.y }, free: e.shiftKey }),
+    (part, by, e) => ({ do: "shift", part, by: { x: by.x, z: by.y }, free: e.shiftKey }),
     (on, e) => {
       if (purpose) {
         pointAt(toPlan(e), near(), e.shiftKey);
         setCorner();
       } else select(on, e);
     },
-    (a, b) => {
-      const inside = order.filter(
-        ({ at }) =>
-          at.x >= Math.min(a.x, b.x) &&
-          at.x <= Math.max(a.x, b.x) &&
-          at.z >= Math.min(a.y, b.y) &&
-          at.z <= Math.max(a.y, b.y),
-      );
-      useSheet.getState().select(inside.map((p) => p.id));
-    },
+    (a, b) =>
+      void api
+        .within(space.id, a.x, a.y, b.x, b.y)
+        .then(useSheet.getState().select, (e: Error) => useSheet.getState().say(e.message, "refused")),
   );
   const move = (e: PointerEvent) => {
     if (!eye) return;

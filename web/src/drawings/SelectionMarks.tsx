@@ -5,7 +5,6 @@ import type { Piece, Vec } from "../api/types.gen";
 import { useSheet } from "../state/sheet";
 import { labelAt } from "./labelAt";
 import { ReachLabel } from "./ReachLabel";
-import { rotation } from "./rotation";
 import { tapeMarks } from "./tape";
 import { useReach } from "./useReach";
 
@@ -72,11 +71,11 @@ export function SelectionMarks() {
 }
 
 function Tape({ piece, colour, width }: { piece: Piece; colour: string; width: number }) {
-  const { size, at } = piece;
+  const { size, at, rotation: r } = piece;
   const small = Math.min(size.width, size.depth);
   const marks = tapeMarks(size.width, size.depth, Math.min(0.04, small * 0.2), Math.min(0.16, small * 0.35));
   return (
-    <group position={[at.x, at.y + 0.004, at.z]} quaternion={rotation(piece)}>
+    <group position={[at.x, at.y + 0.004, at.z]} quaternion={[r.x, r.y, r.z, r.w]}>
       <Line
         segments
         points={marks.flatMap(([x1, z1, x2, z2]) => [

@@ -1,6 +1,7 @@
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
-import { type Group, Vector3 } from "three";
+import type { Group, Vector3 } from "three";
+import type { Vec } from "../api/types.gen";
 import { useSheet } from "../state/sheet";
 import { useShell } from "./shapes";
 
@@ -15,36 +16,7 @@ export function ShellModel({ small }: { small: boolean }) {
   const nodes = useShell(space.id, space.shellAt);
   const group = useRef<Group>(null);
   const { gl, invalidate } = useThree();
-  const { height, openings, partitions } = space.shell;
-
-  /** For every body of the outline a point and the direction one must see it from. */
-  const sides = useMemo(() => {
-    const of = new Map<string, { point: Vector3; inward: Vector3; with: string }>();
-    const free = new Set(partitions.map((p) => p.id));
-    space.faces
-      .filter((w) => !free.has(w.name))
-      .forEach(({ name, from, to }) => {
-        const side = {
-          point: new Vector3(from.x, 0, from.z),
-          inward: new Vector3(-(to.z - from.z), 0, to.x - from.x).normalize(),
-          with: "wall:" + name,
-        };
-        of.set("wall:" + name, side);
-        of.set("skirting:" + name, side);
-        openings.filter((o) => o.wall === name).forEach((o) => of.set("opening:" + o.id, side));
-      });
-    partitions.forEach((p) => {
-      openings
-        .filter((o) => o.wall === p.id)
-        .forEach((o) => of.set("opening:" + o.id, { ...NOWHERE, with: "wall:" + p.id }));
-    });
-    of.set("ceiling", {
-      point: new Vector3(0, height, 0),
-      inward: new Vector3(0, -1, 0),
-      with: "ceiling",
-    });
-    return of;
-  }, [space.faces, partitions, height, openings]);
+  const backs = useMemo(() => new Map(space.backs.map((b) => [b.body, b])), [space.backs]);
 
   useEffect(() => {
     gl.shadowMap.needsUpdate = true;
@@ -53,12 +25,9 @@ export function ShellModel({ small }: { small: boolean }) {
 
   useFrame(({ camera }) => {
     group.current?.parent?.children.forEach((node) => {
-      const side = sides.get(node.name);
-      const off = lifted.includes(side?.with ?? node.name);
-      const before =
-        side && side.inward.lengthSq() > 0 && !inside
-          ? camera.position.clone().sub(side.point).dot(side.inward) > 0
-          : true;
+      const back = backs.get(node.name);
+      const off = lifted.includes(back?.with ?? node.name);
+      const before = inside || !back?.point || ahead(camera.position, back.point, back.inward!);
       node.visible = !off && before;
     });
   });
@@ -91,5 +60,7 @@ export function ShellModel({ small }: { small: boolean }) {
   );
 }
 
-const NOWHERE = { point: new Vector3(), inward: new Vector3() };
+/** Whether the eye is on the side of a face from which it is seen. */
+const ahead = (eye: Vector3, p: Vec, n: Vec) =>
+  (eye.x - p.x) * n.x + (eye.y - p.y) * n.y + (eye.z - p.z) * n.z > 0;
 const CASTING = /^(platform|flight|column|wall:partition)/;

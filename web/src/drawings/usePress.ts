@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState, type PointerEvent } from "react";
-import type { EditDraft } from "../api/client";
-import type { Vec } from "../api/types.gen";
+import type { EditUnion as Edit, Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
 import { aimAt, pick } from "../state/commands";
 import { useSheet } from "../state/sheet";
@@ -39,7 +38,7 @@ interface Press {
   on: Target;
   what: "click" | "pan" | "carry" | "shift" | "band";
   eye: Eye;
-  edit?: EditDraft;
+  edit?: Edit;
 }
 
 /**
@@ -56,7 +55,7 @@ export function usePress(
   paper: Paper,
   space: (piece: string, e: PointerEvent) => Vec,
   pointer: (e: PointerEvent) => Pointer,
-  shift: (on: Target, by: Point, e: PointerEvent) => EditDraft,
+  shift: (part: string, by: Point, e: PointerEvent) => Edit,
   click: (on: Target, e: PointerEvent) => void,
   band?: (a: Point, b: Point) => void,
 ) {
@@ -124,7 +123,7 @@ export function usePress(
       } else if (p.what === "carry") {
         point(e);
       } else if (p.what === "shift") {
-        p.edit = shift(p.on, { x: dx / eye.scale, y: dy / eye.scale }, e);
+        p.edit = shift(p.on.part!, { x: dx / eye.scale, y: dy / eye.scale }, e);
         tryOut([p.edit]);
       }
       return true;

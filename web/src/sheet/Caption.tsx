@@ -3,7 +3,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
-import type { CarryMeasure } from "../api/types.gen";
+import type { CarryTone } from "../api/types.gen";
 import { carryDo, useCarry } from "../state/carry";
 import { useDraft } from "../state/draft";
 import { useSheet } from "../state/sheet";
@@ -92,107 +92,56 @@ export function Caption() {
   );
 }
 
-const KEEP: Record<string, string> = {
-  along: "along the wall",
-  away: "away from the wall",
-  across: "across",
-  deep: "deep",
-  height: "up and down",
+const TONES: Partial<Record<CarryTone, object>> = {
+  name: { fontWeight: 700 },
+  how: { fontStyle: "italic" },
+  stopped: { color: "warning.dark", fontWeight: 600 },
+  snapped: { color: "success.dark", fontWeight: 600 },
 };
 
-const MEET: Record<string, string> = {
-  mark: "mark to mark",
-  faces: "mark to mark, faces meeting",
-  edges: "mark to mark, edges together",
-};
-
-/** What is in hand: how far it is from everything, what holds and what stops it. */
+/** What core says of what is in hand, and the keys for it. */
 function CarryCaption() {
-  const { hand, answer, typing, typed, focus, free, snaps } = useCarry();
+  const { hand, answer, typing, typed, focus, snaps } = useCarry();
   const placing = useSheet((s) => s.placing);
   const pieces = useSheet((s) => s.pieces);
   const refused = useSheet((s) => (s.hand?.refused ? s.hand.caption[0]?.text : ""));
   if (!hand) return null;
   const lead = pieces.get(hand.pieces[hand.pieces.length - 1]);
-  const name = placing?.article.name ?? lead?.name ?? "";
-  const more = hand.pieces.length > 1 ? ` and ${hand.pieces.length - 1} more` : "";
-  const own = ["upperside", "underside", "turn"];
-  const measures = answer?.measures.filter((m) => !own.includes(m.slot)) ?? [];
-  const heights = answer?.measures.filter((m) => m.slot === "upperside" || m.slot === "underside") ?? [];
-  const turn = answer?.measures.find((m) => m.slot === "turn");
-  const number = (m: CarryMeasure) => {
-    const on = m.slot === focus;
-    return (
-      <Box
-        component="b"
-        data-slot={m.slot}
-        data-focus={on || undefined}
-        sx={{
-          fontVariantNumeric: "tabular-nums",
-          color: on ? "secondary.main" : undefined,
-          borderBottom: on ? "2px solid" : undefined,
-        }}
-      >
-        {on && typing ? typing : m.text}
-      </Box>
-    );
-  };
-  const switches = [
-    hand.copy && "a copy",
-    hand.keep && `kept ${KEEP[hand.keep]}`,
-    hand.against && `its ${hand.against === "under" ? "underside" : hand.against} onto the face`,
-    hand.each && "each for itself",
-    hand.meet && MEET[hand.meet],
-    free && "through everything",
-  ].filter(Boolean);
   return (
     <Typography
       component="div"
       data-testid="carry"
       sx={{ fontSize: 14, lineHeight: "20px", maxHeight: 60, overflow: "hidden" }}
     >
-      <b>
-        {name}
-        {more}
-      </b>
-      {placing && !answer && `, ${placing.article.sizeText}`}
-      {answer && `, ${answer.place}`}
-      {answer && answer.levels > 1 && ` (${answer.levels} surfaces here, PageDown)`}
-      {switches.length > 0 && <i>, {switches.join(", ")}</i>}
-      {measures.length > 0 && ": "}
-      {measures.map((m, i) => (
-        <span key={m.slot}>
-          {i > 0 && ", "}
-          {m.slot === "moved" ? (
-            <>moved {number(m)}</>
-          ) : (
-            <>
-              {number(m)} {m.words}
-            </>
-          )}
-        </span>
-      ))}
-      {heights.length === 2 && (
+      {!answer && (
         <>
-          ; from {number(heights[0])} to {number(heights[1])} high
+          <b>{placing?.article.name ?? lead?.name}</b>
+          {placing && `, ${placing.article.sizeText}`}.{" "}
         </>
       )}
-      {turn && (
-        <>
-          , {hand.against ? "turned" : turn.words} {number(turn)}
-        </>
-      )}
-      {". "}
-      {answer?.stopped && !refused && (
-        <Box component="span" sx={{ color: "warning.dark", fontWeight: 600 }}>
-          Stopped by {answer.stopped}.{" "}
-        </Box>
-      )}
-      {answer && answer.snaps.length > 0 && (
-        <Box component="span" data-testid="snaps" sx={{ color: "success.dark", fontWeight: 600 }}>
-          {answer.snaps.map((s) => s.words).join("; ")}.{" "}
-        </Box>
-      )}
+      {answer?.said.map(({ tone, text, slot }, i) => {
+        const on = slot !== undefined && slot === focus;
+        return tone === "number" ? (
+          <Box
+            key={i}
+            component="b"
+            data-slot={slot}
+            data-focus={on || undefined}
+            sx={{
+              fontVariantNumeric: "tabular-nums",
+              color: on ? "secondary.main" : undefined,
+              borderBottom: on ? "2px solid" : undefined,
+            }}
+          >
+            {on && typing ? typing : text}
+          </Box>
+        ) : (
+          <Box key={i} component="span" data-testid={tone === "text" ? undefined : tone} sx={TONES[tone]}>
+            {text}
+            {tone === "levels" && ", PageDown"}
+          </Box>
+        );
+      })}
       {refused && (
         <Box component="span" role="alert" sx={{ color: "error.main", fontWeight: 600 }}>
           {refused}{" "}

@@ -3,8 +3,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
-import type { EditDraft } from "../api/client";
-import type { Phrase } from "../api/types.gen";
+import type { PhraseChoice, PhraseUnion as Phrase } from "../api/types.gen";
 import { filled } from "../state/filled";
 import { useSheet } from "../state/sheet";
 import { Swatch } from "./Swatch";
@@ -23,7 +22,7 @@ function Part({ phrase }: { phrase: Phrase }) {
         <TypedField
           text={phrase.text}
           label={phrase.label}
-          onType={async (typed) => (await edit([filled(phrase.edit, phrase.slot, typed)])) !== null}
+          onType={async (typed) => (await edit([filled(phrase.blank, typed)])) !== null}
         />
       );
     case "swatch":
@@ -31,7 +30,7 @@ function Part({ phrase }: { phrase: Phrase }) {
         <Swatch
           name={phrase.text}
           colour={phrase.colour}
-          onChoose={(colour) => void edit([filled(phrase.edit, phrase.slot, colour)])}
+          onChoose={(colour) => void edit([filled(phrase.blank, colour)])}
         />
       );
     case "choice":
@@ -40,7 +39,7 @@ function Part({ phrase }: { phrase: Phrase }) {
       return (
         <ButtonBase
           onClick={async () => {
-            const changed = await edit([phrase.edit as EditDraft]);
+            const changed = await edit([phrase.edit]);
             if (changed?.part) selectPart(changed.part);
           }}
           sx={{
@@ -62,7 +61,7 @@ function Part({ phrase }: { phrase: Phrase }) {
     case "word":
       return phrase.piece || phrase.part ? (
         <ButtonBase
-          onClick={() => (phrase.piece ? select([phrase.piece]) : selectPart(phrase.part))}
+          onClick={() => (phrase.piece ? select([phrase.piece]) : selectPart(phrase.part!))}
           sx={{
             font: "inherit",
             fontWeight: 650,
@@ -83,7 +82,7 @@ function Part({ phrase }: { phrase: Phrase }) {
 }
 
 /** A word with others in its place. */
-function Choice({ phrase }: { phrase: Phrase }) {
+function Choice({ phrase }: { phrase: PhraseChoice }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -111,7 +110,7 @@ function Choice({ phrase }: { phrase: Phrase }) {
             selected={o.text === phrase.text}
             onClick={() => {
               setAt(null);
-              void useSheet.getState().edit([o.edit as EditDraft]);
+              void useSheet.getState().edit([o.edit]);
             }}
           >
             {o.text}

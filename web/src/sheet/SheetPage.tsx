@@ -5,7 +5,6 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Snackbar from "@mui/material/Snackbar";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import type { EditDraft } from "../api/client";
 import { ElevationSheet } from "../drawings/ElevationSheet";
 import { Plan } from "../drawings/Plan";
 import { SetView } from "../drawings/SetView";
@@ -188,7 +187,7 @@ function Notice() {
             size="small"
             variant="outlined"
             sx={{ ml: 1 }}
-            onClick={() => void useSheet.getState().edit(o.edits as unknown as EditDraft[])}
+            onClick={() => void useSheet.getState().edit(o.edits)}
           >
             {o.words}
           </Button>

@@ -53,12 +53,7 @@ export function Silhouette({ article }: { article: ArticleCard }) {
   const factor = largest < SMALL ? Math.floor(46 / (largest * SCALE)) : 0;
   const left = 18;
   const x = left + 14 + (width * SCALE) / 2;
-  const up =
-    article.mounting === "hangs"
-      ? 2.4 - height
-      : article.mounting === "wall"
-        ? Math.max(0, 1.5 - height / 2)
-        : 0;
+  const up = article.shownAt;
   return (
     <svg ref={ref} width={WIDTH} height={HEIGHT} aria-hidden style={{ flex: "none" }}>
       <line x1={4} x2={WIDTH - 2} y1={ground} y2={ground} stroke={palette.divider} />

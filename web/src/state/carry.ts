@@ -5,7 +5,6 @@ import type {
   CarryAsk,
   CarryKeep,
   CarryMeet,
-  Phrase,
   ReachView,
   Side,
   Vec,
@@ -121,7 +120,7 @@ onAnswer((message: CarryAnswer) => {
     const answer = message.carry ?? null;
     useCarry.setState({ answer });
     const why = message.refused || answer?.refused || "";
-    const text = { kind: "text", text: why } as Phrase;
+    const text = { kind: "text" as const, text: why };
     useSheet.getState().show(answer?.pieces ?? [], {
       reach: answer ? reaches(answer) : [],
       caption: why ? [text] : [],
@@ -216,7 +215,6 @@ export async function putDownCarry(more: boolean) {
   const carry = question();
   const sheet = useSheet.getState();
   if (!hand || !carry) return;
-  const before = new Set(sheet.pieces.keys());
   const placing = sheet.placing;
   useCarry.setState(REST);
   send({ ask: 0 });
@@ -227,17 +225,13 @@ export async function putDownCarry(more: boolean) {
     useCarry.setState({ hand, pointer: { ...carry, near: carry.near } as Pointer });
     return;
   }
-  const made = changed.changed.filter((p) => !before.has(p.id));
   if (hand.article) {
-    const one = made.find((p) => p.article === hand.article);
     if (placing) note(placing.article.id);
     if (more) begin({ article: hand.article, turn: answer?.turn ?? hand.turn });
     else useSheet.getState().place(null);
-    if (one) useSheet.getState().select([one.id]);
+    useSheet.getState().select(changed.made);
   } else if (hand.copy) {
-    const tops = hand.pieces.map((id) => sheet.pieces.get(id)?.article);
-    const ids = made.filter((p) => tops.includes(p.article)).map((p) => p.id);
-    if (ids.length > 0) useSheet.getState().select(ids);
+    useSheet.getState().select(changed.made);
     if (more) begin({ ...hand, pieces: hand.pieces });
   }
 }

@@ -1,4 +1,4 @@
-import type { EditDraft } from "../api/client";
+import type { EditUnion as Edit } from "../api/types.gen";
 import { dropCarry } from "./carry";
 import { abandon, useDraft } from "./draft";
 import { useSheet, type Tool } from "./sheet";
@@ -6,7 +6,7 @@ import { stepOf } from "./facing";
 import { giveUp } from "./trial";
 
 /** What building something there is, as an edit. */
-export function toolEdit(tool: Tool, at: { x: number; z: number }, within: number): EditDraft {
+export function toolEdit(tool: Tool, at: { x: number; z: number }, within: number): Edit {
   switch (tool) {
     case "column":
     case "platform":
@@ -104,20 +104,15 @@ export function moveBy(right: number, up: number) {
 
 export function remove() {
   const s = useSheet.getState();
-  if (s.part?.startsWith("corner:"))
-    void s.edit([{ do: "removeCorner", corner: Number(s.part.slice("corner:".length)) }]);
-  else if (s.part) void s.edit([{ do: "removeParts", parts: [s.part] }]);
+  if (s.part) void s.edit([{ do: "removeParts", parts: [s.part] }]);
   if (s.selection.length > 0) void s.edit([{ do: "remove", pieces: s.selection }]);
 }
 
 export async function copy() {
   const s = useSheet.getState();
   if (s.selection.length === 0) return;
-  const before = new Set(s.pieces.keys());
-  const articles = new Set(s.selection.map((id) => s.pieces.get(id)?.article));
   const changed = await s.edit([{ do: "copy", pieces: s.selection }]);
-  const made = changed?.changed.filter((p) => !before.has(p.id) && articles.has(p.article)) ?? [];
-  if (made.length > 0) s.select(made.map((p) => p.id));
+  if (changed && changed.made.length > 0) s.select(changed.made);
 }
 
 export function settle() {

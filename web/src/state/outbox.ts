@@ -1,9 +1,9 @@
-import { api, Refused, type EditDraft } from "../api/client";
-import type { Changed } from "../api/types.gen";
+import { api, Refused } from "../api/client";
+import type { Changed, EditUnion as Edit } from "../api/types.gen";
 
 /** Something done that the server is to keep: edits, or a step through the history. */
 export type Letter = { id: string; unit: string } & (
-  { edits: EditDraft[]; step?: undefined } | { step: "undo" | "redo"; edits?: undefined }
+  { edits: Edit[]; step?: undefined } | { step: "undo" | "redo"; edits?: undefined }
 );
 
 /**

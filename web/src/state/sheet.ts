@@ -1,11 +1,12 @@
 import { create } from "zustand";
-import { api, type EditDraft } from "../api/client";
+import { api } from "../api/client";
 import type {
   ArticleCard,
   Carried,
   Changed,
+  EditUnion as Edit,
   Offer,
-  Phrase,
+  PhraseUnion as Phrase,
   Piece,
   ReachView,
   ShellPlan,
@@ -108,7 +109,7 @@ interface Sheet {
   forgetCarried(): void;
   say(text: string, kind?: "said" | "refused", offers?: Offer[]): void;
   hush(): void;
-  edit(edits: EditDraft[]): Promise<Changed | null>;
+  edit(edits: Edit[]): Promise<Changed | null>;
   step(way: "undo" | "redo"): Promise<void>;
   look(what: "home" | "selection"): void;
   lift(body: string, off: boolean): void;

@@ -1,8 +1,8 @@
-import { api, type EditDraft } from "../api/client";
-import type { Phrase } from "../api/types.gen";
+import { api } from "../api/client";
+import type { EditUnion as Edit } from "../api/types.gen";
 import { useSheet, type Hand } from "./sheet";
 
-let next: EditDraft[] | null = null;
+let next: Edit[] | null = null;
 let asking = false;
 let epoch = 0;
 
@@ -10,7 +10,7 @@ let epoch = 0;
  * Asks core what an edit would lead to and shows it. One question is on its way at a time and the
  * newest pointer wins, so a slow line never piles up.
  */
-export function tryOut(edits: EditDraft[]) {
+export function tryOut(edits: Edit[]) {
   next = edits;
   if (!asking) void ask();
 }
@@ -42,6 +42,6 @@ async function ask() {
 }
 
 function refusal(e: Error): Hand {
-  const why = { kind: "text", text: e.message } as Phrase;
+  const why = { kind: "text" as const, text: e.message };
   return { reach: [], caption: [why], refused: true };
 }

@@ -12,9 +12,11 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.place.Place;
+import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.piece.Stance;
 import pied.core.solid.Vec;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
@@ -124,8 +126,13 @@ public final class CarryFigures {
       double z = 0.5 + (i / side + 0.5) * PITCH;
       double turn = 45 * random.nextInt(8);
       pieces.add(
-          new Piece("p" + i, a.id(), a.name(), a.size(), new Vec(x, 0, z), 0, On.FLOOR, Map.of())
-              .withTurn(turn));
+          new Piece(
+              "p" + i,
+              a.name(),
+              new Form(a.id(), a.size()),
+              new Stance(new Vec(x, 0, z), turn),
+              On.FLOOR,
+              Map.of()));
     }
     return new Space(shell, pieces, shapes);
   }

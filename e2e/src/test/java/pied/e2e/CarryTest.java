@@ -104,7 +104,7 @@ class CarryTest {
     snapsOn();
     pickUp("Oak sideboard", 3, 2);
     moveTo(0.85, 0.27);
-    assertThat(sheet.page.getByTestId("snaps")).hasText("in the corner of walls A and D. ");
+    assertThat(sheet.page.getByTestId("snapped")).hasText("in the corner of walls A and D.");
     click();
     assertThat(at("s", "x")).isCloseTo(size("s", "width") / 2, TOUCH);
     assertThat(at("s", "z")).isCloseTo(size("s", "depth") / 2, TOUCH);
@@ -351,7 +351,7 @@ class CarryTest {
     pickUp("Banquette element 2", 4 - w / 2 + 0.05, 3 - d / 2 + 0.05);
     sheet.page.keyboard().press("m");
     moveTo(2 + w / 2 + 0.03, 1 - d / 2 + 0.02);
-    assertThat(sheet.page.getByTestId("snaps")).containsText("on a corner of Banquette element");
+    assertThat(sheet.page.getByTestId("snapped")).containsText("on a corner of Banquette element");
     click();
     assertThat(at("b", "x")).isCloseTo(2 + w, TOUCH);
     assertThat(at("b", "z")).isCloseTo(1, TOUCH);
@@ -371,7 +371,8 @@ class CarryTest {
     sheet.page.keyboard().press("m");
     assertThat(carry()).containsText("faces meeting");
     moveTo(2 + 1.5 * w + 0.03, 1 - d / 2 + 0.02);
-    assertThat(sheet.page.getByTestId("snaps")).containsText("on a corner of Banquette element 2");
+    assertThat(sheet.page.getByTestId("snapped"))
+        .containsText("on a corner of Banquette element 2");
     click();
     assertThat(piece("c").get("turn").asDouble() % 360).isCloseTo(0, TOUCH);
     assertThat(at("c", "x")).isCloseTo(2 + 2 * w, TOUCH);

@@ -240,7 +240,7 @@ class SpaceStoreTest {
                 .trial(
                     store.space(room), new EditRequest(null, null, null, List.of(put("a", 1, 1))))
                 .change()
-                .added())
+                .made())
         .hasSize(1);
     assertThat(store.view(room).revision()).isEqualTo(before);
     assertThat(pieces()).isEmpty();

@@ -1,10 +1,21 @@
 package pied.core.caption;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Function;
 import pied.core.catalog.Article;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.arrange.BesideBuilder;
+import pied.core.edit.arrange.Level;
+import pied.core.edit.keep.RecolourBuilder;
+import pied.core.edit.keep.RenameBuilder;
+import pied.core.edit.place.AttachBuilder;
+import pied.core.edit.place.MoveToBuilder;
+import pied.core.edit.place.SetDistanceBuilder;
+import pied.core.edit.shell.BuildBuilder;
+import pied.core.edit.size.ResizeBuilder;
+import pied.core.edit.turn.LeanOverBuilder;
+import pied.core.edit.turn.TurnBuilder;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -65,12 +76,12 @@ public final class Caption {
             shell.height(),
             stage == null ? "Height of the ceiling" : "Height to the grid",
             "height",
-            Map.of("do", "build"))
+            BuildBuilder.builder().build())
         .text(stage == null ? " high, " : " to the grid, ");
     if (stage != null) {
       writer
           .text("raked ")
-          .field(PartCaption.rake(stage), "Rake", "rake", Map.of("do", "build"))
+          .field(PartCaption.rake(stage), "Rake", "rake", BuildBuilder.builder().build())
           .text(", the audience at the foot, ");
     }
     writer.text(
@@ -86,7 +97,7 @@ public final class Caption {
 
   private void one(Piece p) {
     List<String> self = List.of(p.id());
-    out.add(Phrase.field(p.name(), "Name", "name", Map.of("do", "rename", "piece", p.id())));
+    out.add(Phrase.field(p.name(), "Name", "name", RenameBuilder.builder().piece(p.id()).build()));
     text(" — ");
     sizes(self, p, unit::fine);
     text(", " + preposition(p) + " ");
@@ -97,7 +108,7 @@ public final class Caption {
           p.at().y() - space.shell().datum().y(),
           "Height of the underside above the floor",
           "to.y",
-          Map.of("do", "moveTo", "piece", p.id()));
+          MoveToBuilder.builder().piece(p.id()).build());
     }
     for (Side side : ROUND) {
       Reach r = Reach.of(space, p, side);
@@ -115,7 +126,7 @@ public final class Caption {
               unit.fine(r.distance()),
               "Distance " + side.words(),
               "distance",
-              Map.of("do", "setDistance", "piece", p.id(), "side", side.name())));
+              SetDistanceBuilder.builder().piece(p.id()).side(side).build()));
       text(" from ");
       out.add(Phrase.word(r.toName(), space.has(r.to()) ? r.to() : null));
       text(" " + side.words());
@@ -124,7 +135,7 @@ public final class Caption {
     turn(self, p);
     lean(self, p);
     text(", at ");
-    writer.place(p.at(), Map.of("do", "moveTo", "piece", p.id()), "to").text(". ");
+    writer.place(p.at(), MoveToBuilder.builder().piece(p.id()).build(), "to").text(". ");
     swatches(self, p);
   }
 
@@ -143,7 +154,7 @@ public final class Caption {
             same ? Angle.text(lead.turn()) : "various",
             "Turn, degrees",
             "to",
-            Map.of("do", "turn", "pieces", ids)));
+            TurnBuilder.builder().pieces(ids).build()));
     text(". A number typed here is given to all of them. ");
     if (pieces.size() == 2) {
       gap(pieces.get(0), lead);
@@ -151,26 +162,25 @@ public final class Caption {
     writer.choice(
         "Beside the lead",
         "Set them beside the lead, touching",
-        "side",
-        Map.of("do", "beside", "pieces", ids),
-        List.of(
-            new Writer.Named("left", "on its left"),
-            new Writer.Named("right", "on its right"),
-            new Writer.Named("front", "in front of it"),
-            new Writer.Named("back", "behind it"),
-            new Writer.Named("top", "on top of it")));
+        beside(ids, Side.left, "on its left"),
+        beside(ids, Side.right, "on its right"),
+        beside(ids, Side.front, "in front of it"),
+        beside(ids, Side.back, "behind it"),
+        beside(ids, Side.top, "on top of it"));
     text(", ");
     writer.choice(
         "level with it",
         "Bring them to the height of the lead",
-        "side",
-        Map.of("do", "level", "pieces", ids),
-        List.of(
-            new Writer.Named("top", "tops level"), new Writer.Named("under", "undersides level")));
+        new Phrase.Option("tops level", new Level(ids, Side.top)),
+        new Phrase.Option("undersides level", new Level(ids, Side.under)));
     text(". ");
     if (pieces.stream().allMatch(p -> p.article().equals(lead.article()))) {
       swatches(ids, lead);
     }
+  }
+
+  private static Phrase.Option beside(List<String> ids, Side side, String words) {
+    return new Phrase.Option(words, BesideBuilder.builder().pieces(ids).side(side).build());
   }
 
   /** The gap between two, seen from the side of the lead where the other is. */
@@ -190,23 +200,19 @@ public final class Caption {
             way,
             100);
     if (stop.meets()) {
-      Map<String, Object> edit =
-          Map.of(
-              "do",
-              "beside",
-              "pieces",
-              List.of(other.id(), lead.id()),
-              "side",
-              side.name(),
-              "stay",
-              true);
+      Edit edit =
+          BesideBuilder.builder()
+              .pieces(List.of(other.id(), lead.id()))
+              .side(side)
+              .stay(true)
+              .build();
       out.add(Phrase.field(unit.fine(stop.distance()), "Gap between them", "gap", edit));
       text(" between them. ");
     }
   }
 
   private void sizesOfSeveral(List<Piece> pieces, List<String> ids) {
-    Map<String, Object> edit = Map.of("do", "size", "pieces", ids);
+    Edit edit = ResizeBuilder.builder().pieces(ids).build();
     shared(pieces, p -> p.size().width(), "Width", "size.width", edit);
     text(" wide × ");
     shared(pieces, p -> p.size().depth(), "Depth", "size.depth", edit);
@@ -216,18 +222,14 @@ public final class Caption {
   }
 
   private void shared(
-      List<Piece> pieces,
-      Function<Piece, Double> of,
-      String label,
-      String slot,
-      Map<String, Object> edit) {
+      List<Piece> pieces, Function<Piece, Double> of, String label, String slot, Edit edit) {
     double first = of.apply(pieces.get(0));
     boolean same = pieces.stream().allMatch(p -> Math.abs(of.apply(p) - first) < 1e-7);
     out.add(Phrase.field(same ? unit.fine(first) : "various", label, slot, edit));
   }
 
   private void sizes(List<String> ids, Piece p, Function<Double, String> print) {
-    Map<String, Object> edit = Map.of("do", "size", "pieces", ids);
+    Edit edit = ResizeBuilder.builder().pieces(ids).build();
     out.add(Phrase.field(print.apply(p.size().width()), "Width", "size.width", edit));
     text(" wide × ");
     out.add(Phrase.field(print.apply(p.size().depth()), "Depth", "size.depth", edit));
@@ -239,12 +241,14 @@ public final class Caption {
   private void turn(List<String> ids, Piece p) {
     out.add(
         Phrase.field(
-            Angle.text(p.turn()), "Turn, degrees", "to", Map.of("do", "turn", "pieces", ids)));
+            Angle.text(p.turn()),
+            "Turn, degrees",
+            "to",
+            TurnBuilder.builder().pieces(ids).build()));
   }
 
   /** How it leans; what stands on a slope may stand square on it. */
   private void lean(List<String> ids, Piece p) {
-    Map<String, Object> edit = Map.of("do", "lean", "pieces", ids);
     boolean slopes =
         space.shell().stage() != null && space.shell().stage().rake() > 0
             || space.shell().flights().stream().anyMatch(f -> f.id().equals(p.on().id()));
@@ -253,23 +257,18 @@ public final class Caption {
       return;
     }
     text(", ");
-    writer.out.add(
-        Phrase.choice(
-            p.lean().by() == 0 ? "upright" : "leaning " + Angle.text(p.lean().by()),
-            "How it stands",
-            List.of(
-                new Phrase.Option("upright", with(edit, "by", 0)),
-                new Phrase.Option("square on the floor beneath", with(edit, "withFloor", true)))));
-  }
-
-  private static Map<String, Object> with(Map<String, Object> edit, String slot, Object value) {
-    Map<String, Object> all = new LinkedHashMap<>(edit);
-    all.put(slot, value);
-    return all;
+    writer.choice(
+        p.lean().by() == 0 ? "upright" : "leaning " + Angle.text(p.lean().by()),
+        "How it stands",
+        new Phrase.Option(
+            "upright", LeanOverBuilder.builder().pieces(ids).by(Amount.of(0)).build()),
+        new Phrase.Option(
+            "square on the floor beneath",
+            LeanOverBuilder.builder().pieces(ids).withFloor(true).build()));
   }
 
   private static String preposition(Piece p) {
-    if (p.held()) {
+    if (p.attached()) {
       return "attached to";
     }
     return switch (p.on().kind()) {
@@ -283,9 +282,9 @@ public final class Caption {
   private void carrier(Piece p) {
     String words = space.nameOf(p.on());
     out.add(Phrase.word(words, p.on().kind() == On.Kind.piece ? p.on().id() : null));
-    if (p.held()) {
+    if (p.attached()) {
       text(" ");
-      writer.action("take it off", Map.of("do", "attach", "pieces", List.of(p.id())));
+      writer.action("take it off", AttachBuilder.builder().pieces(List.of(p.id())).build());
     }
   }
 
@@ -299,7 +298,7 @@ public final class Caption {
                     Phrase.swatch(
                         finish.name(),
                         p.finishes().getOrDefault(part, finish.colour()),
-                        Map.of("do", "recolour", "pieces", ids, "part", part))));
+                        RecolourBuilder.builder().pieces(ids).part(part).build())));
   }
 
   private void text(String s) {

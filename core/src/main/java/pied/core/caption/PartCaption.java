@@ -2,14 +2,30 @@ package pied.core.caption;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.function.Function;
 import pied.core.Refusal;
+import pied.core.edit.Edit;
+import pied.core.edit.shell.AddCornerBuilder;
+import pied.core.edit.shell.MoveCornerBuilder;
+import pied.core.edit.shell.MoveWallBuilder;
+import pied.core.edit.shell.PaintBuilder;
+import pied.core.edit.shell.RemoveCornerBuilder;
+import pied.core.edit.shell.RemovePartsBuilder;
+import pied.core.edit.shell.SetBarBuilder;
+import pied.core.edit.shell.SetColumnBuilder;
+import pied.core.edit.shell.SetFlightBuilder;
+import pied.core.edit.shell.SetOpeningBuilder;
+import pied.core.edit.shell.SetPartitionBuilder;
+import pied.core.edit.shell.SetPlatformBuilder;
+import pied.core.edit.shell.WallLength;
+import pied.core.edit.shell.WallLengthBuilder;
+import pied.core.edit.shell.WallThicknessBuilder;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.Column;
 import pied.core.space.Flight;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
@@ -23,16 +39,6 @@ import pied.core.units.LengthUnit;
 
 /** The caption of a part of the shell: how large it is and where, to be read and typed. */
 public final class PartCaption {
-  /** A corner of the outline is known by this and its number from 0. */
-  public static final String CORNER = "corner:";
-
-  private static final List<Writer.Named> HANDS =
-      List.of(
-          new Writer.Named("left", "hinged on the left"),
-          new Writer.Named("right", "hinged on the right"));
-  private static final List<Writer.Named> WAYS =
-      List.of(new Writer.Named("in", "opening inward"), new Writer.Named("out", "opening outward"));
-
   private final Writer w;
   private final Shell shell;
 
@@ -44,21 +50,20 @@ public final class PartCaption {
   /**
    * The caption of a part.
    *
-   * @param part id of its body, such as "wall:A" or "opening:door 1", or of a corner, "corner:0"
+   * @param part such as "wall:A", "opening:door 1" or "corner:0"
    * @throws Refusal if there is none
    */
-  public static List<Phrase> of(Space space, String part, LengthUnit unit) {
+  public static List<Phrase> of(Space space, PartName part, LengthUnit unit) {
     PartCaption c = new PartCaption(space, unit);
-    int colon = part.indexOf(':');
-    String id = part.substring(colon + 1);
-    switch (part.substring(0, colon + 1)) {
-      case ShellBodies.WALL -> c.wall(id);
-      case CORNER -> c.corner(id);
-      case ShellBodies.OPENING -> c.opening(find(space.shell().openings(), Opening::id, id));
-      case ShellBodies.COLUMN -> c.column(find(space.shell().columns(), Column::id, id));
-      case ShellBodies.PLATFORM -> c.platform(find(space.shell().platforms(), Platform::id, id));
-      case ShellBodies.FLIGHT -> c.flight(find(space.shell().flights(), Flight::id, id));
-      case ShellBodies.BAR -> c.bar(find(space.shell().bars(), Bar::id, id));
+    String id = part.id();
+    switch (part.kind()) {
+      case wall -> c.wall(id);
+      case corner -> c.corner(id);
+      case opening -> c.opening(find(space.shell().openings(), Opening::id, id));
+      case column -> c.column(find(space.shell().columns(), Column::id, id));
+      case platform -> c.platform(find(space.shell().platforms(), Platform::id, id));
+      case flight -> c.flight(find(space.shell().flights(), Flight::id, id));
+      case bar -> c.bar(find(space.shell().bars(), Bar::id, id));
       default -> throw new Refusal("There is nothing to say of “" + part + "”.");
     }
     return c.w.out;
@@ -82,8 +87,8 @@ public final class PartCaption {
         : String.format(Locale.ROOT, "%.1f %%", stage.rake() * 100);
   }
 
-  private void remove(String part) {
-    w.action("Take it away", Map.of("do", "removeParts", "parts", List.of(part)));
+  private void remove(PartName part) {
+    w.action("Take it away", RemovePartsBuilder.builder().parts(List.of(part)).build());
   }
 
   private static String title(String id) {
@@ -104,45 +109,47 @@ public final class PartCaption {
     Wall wall = walls.get(i);
     Wall next = walls.get((i + 1) % walls.size());
     Wall before = walls.get((i + walls.size() - 1) % walls.size());
-    Map<String, Object> length = Map.of("do", "wallLength", "wall", name, "moves", "end");
-    Map<String, Object> other = Map.of("do", "wallLength", "wall", name, "moves", "start");
+    Edit length = WallLengthBuilder.builder().wall(name).moves(WallLength.End.end).build();
+    Edit other = WallLengthBuilder.builder().wall(name).moves(WallLength.End.start).build();
     w.word("Wall " + name, null).text(" — ");
     w.length(wall.length(), "Length; wall " + next.name() + " moves", "length", length);
-    w.text(" long if wall ").part(next.name(), ShellBodies.WALL + next.name()).text(" moves, or ");
+    w.text(" long if wall ")
+        .part(next.name(), PartName.wall(next.name()).text())
+        .text(" moves, or ");
     w.length(wall.length(), "Length; wall " + before.name() + " moves", "length", other);
-    w.text(" if wall ").part(before.name(), ShellBodies.WALL + before.name()).text(" moves, ");
+    w.text(" if wall ").part(before.name(), PartName.wall(before.name()).text()).text(" moves, ");
     w.length(
         wall.thickness(),
         "Thickness; 0 takes the wall away",
         "thickness",
-        Map.of("do", "wallThickness", "wall", name));
+        WallThicknessBuilder.builder().wall(name).build());
     w.text(wall.open() ? " thick: an open edge. Move it out by " : " thick. Move it out by ");
-    w.length(0, "Move it out; with a minus in", "by", Map.of("do", "moveWall", "wall", name));
-    w.text(". ").action("Put a corner in its middle", Map.of("do", "addCorner", "wall", name));
+    w.length(0, "Move it out; with a minus in", "by", MoveWallBuilder.builder().wall(name).build());
+    w.text(". ")
+        .action("Put a corner in its middle", AddCornerBuilder.builder().wall(name).build());
     if (!wall.open()) {
       w.text(" ");
-      paint(ShellBodies.WALL + name, "Wall " + name);
+      paint(PartName.wall(name).text(), "Wall " + name);
     }
   }
 
   private void paint(String part, String name) {
     w.out.add(
         Phrase.swatch(
-            name, ShellBodies.colours(shell).get(part), Map.of("do", "paint", "part", part)));
+            name, ShellBodies.colours(shell).get(part), PaintBuilder.builder().part(part).build()));
   }
 
   private void partition(Partition p) {
-    String part = ShellBodies.WALL + p.id();
-    Map<String, Object> edit = Map.of("do", "partition", "part", p.id());
+    Edit edit = SetPartitionBuilder.builder().part(p.id()).build();
     w.word(title(p.id()), null).text(" — ");
     w.length(p.length(), "Length; its end moves", "length", edit).text(" long × ");
     w.length(p.thickness(), "Thickness", "thickness", edit).text(" thick × ");
     w.length(p.height(), "Height", "height", edit).text(" high, its middle from ");
     w.place(p.from().at(0), edit, "start").text(" to ");
     w.place(p.to().at(0), edit, "end").text(". ");
-    remove(part);
+    remove(p.name());
     w.text(" ");
-    paint(part, title(p.id()));
+    paint(p.name().text(), title(p.id()));
   }
 
   private void corner(String number) {
@@ -166,19 +173,19 @@ public final class PartCaption {
     String before = Shell.name((i + n - 1) % n);
     w.word("Corner of walls " + before + " and " + Shell.name(i), null);
     w.text(", " + Angle.text(in) + " — at ");
-    Map<String, Object> edit = Map.of("do", "moveCorner", "corner", i, "square", true);
+    Edit edit = MoveCornerBuilder.builder().corner(i).square(true).build();
     w.place(p.at(0), edit, "place");
     w.text(". Its walls keep their directions; drag it with Shift to let them turn. ");
-    w.action("Take it away", Map.of("do", "removeCorner", "corner", i));
+    w.action("Take it away", RemoveCornerBuilder.builder().corner(i).build());
   }
 
   // ---- openings
 
   private void opening(Opening o) {
     Wall wall = shell.wall(o.wall());
-    Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
+    Edit edit = SetOpeningBuilder.builder().part(o.id()).build();
     w.word(title(o.words()), null).text(" in ");
-    w.part(w.space.wallName(o.wall()), ShellBodies.WALL + o.wall()).text(" — ");
+    w.part(w.space.wallName(o.wall()), PartName.wall(o.wall()).text()).text(" — ");
     w.length(o.width(), "Width", "width", edit).text(" wide × ");
     w.length(o.height(), "Height", "height", edit).text(" high, sill at ");
     w.length(o.sill(), "Height of the sill", "sill", edit).text(", ");
@@ -191,30 +198,48 @@ public final class PartCaption {
     }
     if (o.kind() == Opening.Kind.door) {
       w.text(", ");
-      w.choice(words(HANDS, o.hinge().name()), "Hinge, seen from inside", "hinge", edit, HANDS);
+      w.choice(
+          words(o.hinge()),
+          "Hinge, seen from inside",
+          hinged(o, Opening.Hand.left),
+          hinged(o, Opening.Hand.right));
     }
     if (o.kind() == Opening.Kind.door || o.kind() == Opening.Kind.doubleDoor) {
-      w.text(", ").choice(words(WAYS, o.opens().name()), "Opens", "opens", edit, WAYS);
+      w.text(", ");
+      w.choice(words(o.opens()), "Opens", opening(o, Opening.Way.in), opening(o, Opening.Way.out));
     }
     w.text(". ");
-    remove(ShellBodies.OPENING + o.id());
+    remove(o.name());
   }
 
-  private static String words(List<Writer.Named> all, Object value) {
-    return all.stream().filter(n -> n.value().equals(value)).findFirst().orElseThrow().words();
+  private static String words(Opening.Hand hand) {
+    return hand == Opening.Hand.left ? "hinged on the left" : "hinged on the right";
+  }
+
+  private static Phrase.Option hinged(Opening o, Opening.Hand hand) {
+    return new Phrase.Option(
+        words(hand), SetOpeningBuilder.builder().part(o.id()).hinge(hand).build());
+  }
+
+  private static String words(Opening.Way way) {
+    return way == Opening.Way.in ? "opening inward" : "opening outward";
+  }
+
+  private static Phrase.Option opening(Opening o, Opening.Way way) {
+    return new Phrase.Option(
+        words(way), SetOpeningBuilder.builder().part(o.id()).opens(way).build());
   }
 
   // ---- what is built in
 
   private void column(Column c) {
-    Map<String, Object> edit = Map.of("do", "column", "part", c.id());
+    Edit edit = SetColumnBuilder.builder().part(c.id()).build();
     w.word(title(c.id()), null).text(" — ");
     w.choice(
         c.round() ? "round" : "square",
         "Form",
-        "round",
-        edit,
-        List.of(new Writer.Named(true, "round"), new Writer.Named(false, "square")));
+        new Phrase.Option("round", SetColumnBuilder.builder().part(c.id()).round(true).build()),
+        new Phrase.Option("square", SetColumnBuilder.builder().part(c.id()).round(false).build()));
     w.text(", ").length(c.width(), c.round() ? "Diameter" : "Width", "width", edit);
     if (c.round()) {
       w.text(" across");
@@ -222,11 +247,11 @@ public final class PartCaption {
       w.text(" wide × ").length(c.depth(), "Depth", "depth", edit).text(" deep");
     }
     w.text(", at ").place(c.at().at(0), edit, "to").text(". ");
-    remove(ShellBodies.COLUMN + c.id());
+    remove(c.name());
   }
 
   private void platform(Platform p) {
-    Map<String, Object> edit = Map.of("do", "platform", "part", p.id());
+    Edit edit = SetPlatformBuilder.builder().part(p.id()).build();
     var e = Shell.envelope(p.outline());
     w.word(title(p.id()), null).text(" — ");
     w.length(e.getWidth(), "Width", "width", edit).text(" wide × ");
@@ -234,15 +259,19 @@ public final class PartCaption {
     w.length(p.height(), "Height", "height", edit).text(" high, ");
     w.text(w.unit.area(Math.abs(pied.core.space.Outlines.area(p.outline())))).text(", at ");
     w.place(new Vec(e.centre().x, 0, e.centre().y), edit, "to").text(". ");
-    w.action("Steps up to it", Map.of("do", "flight", "kind", "steps", "platform", p.id()));
+    w.action(
+        "Steps up to it",
+        SetFlightBuilder.builder().kind(Flight.Kind.steps).platform(p.id()).build());
     w.text(" ");
-    w.action("A ramp up to it", Map.of("do", "flight", "kind", "ramp", "platform", p.id()));
+    w.action(
+        "A ramp up to it",
+        SetFlightBuilder.builder().kind(Flight.Kind.ramp).platform(p.id()).build());
     w.text(" ");
-    remove(ShellBodies.PLATFORM + p.id());
+    remove(p.name());
   }
 
   private void flight(Flight f) {
-    Map<String, Object> edit = Map.of("do", "flight", "part", f.id());
+    Edit edit = SetFlightBuilder.builder().part(f.id()).build();
     w.word(title(f.id()), null).text(" — ");
     if (f.kind() == Flight.Kind.steps) {
       w.field(String.valueOf(f.count()), "Number of treads", "count", edit).text(" treads, riser ");
@@ -257,15 +286,15 @@ public final class PartCaption {
     w.angle(f.turn(), "Direction it comes down, degrees", "turn", edit);
     w.text(", from " + w.unit.fine(f.top()) + " to " + w.unit.fine(f.base()) + ", its top at ");
     w.place(f.at().at(0), edit, "to").text(". ");
-    remove(ShellBodies.FLIGHT + f.id());
+    remove(f.name());
   }
 
   private void bar(Bar b) {
-    Map<String, Object> edit = Map.of("do", "bar", "part", b.id());
+    Edit edit = SetBarBuilder.builder().part(b.id()).build();
     w.word(title(b.id()), null).text(" — ");
     w.length(b.length(), "Length", "length", edit).text(" long, trim ");
     w.length(b.trim(), "Trim: height of the middle of the tube", "trim", edit).text(", at ");
     w.place(new Vec(b.x(), 0, b.z()), edit, "to").text(". ");
-    remove(ShellBodies.BAR + b.id());
+    remove(b.name());
   }
 }

@@ -1,75 +1,81 @@
 package pied.core.caption;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
-import java.util.Map;
+import pied.core.Nullable;
+import pied.core.edit.Blank;
+import pied.core.edit.Edit;
 
-/**
- * A part of the caption.
- *
- * @param text what is read
- * @param label what it is, for a tooltip and for those who listen; null for plain text
- * @param edit for a field or a swatch: the edit that typing into it makes, lacking one value; for
- *     an action: the edit it makes
- * @param slot where in that edit the typed text goes, with dots between names
- * @param piece for a word: the piece it names, so that a click can select it
- * @param part for a word: the part of the shell it names, likewise
- * @param colour for a swatch: its colour
- * @param options for a choice: what else it can be
- */
+/** A part of a caption: what is read there, and what one can do with it. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({
+  @JsonSubTypes.Type(value = Phrase.Text.class, name = "text"),
+  @JsonSubTypes.Type(value = Phrase.Field.class, name = "field"),
+  @JsonSubTypes.Type(value = Phrase.Word.class, name = "word"),
+  @JsonSubTypes.Type(value = Phrase.Choice.class, name = "choice"),
+  @JsonSubTypes.Type(value = Phrase.Action.class, name = "action"),
+  @JsonSubTypes.Type(value = Phrase.Swatch.class, name = "swatch"),
+})
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Phrase(
-    Kind kind,
-    String text,
-    String label,
-    Map<String, Object> edit,
-    String slot,
-    String piece,
-    String part,
-    String colour,
-    List<Option> options) {
-  /** Sorts of phrases. */
-  public enum Kind {
-    text,
-    field,
-    word,
-    choice,
-    action,
-    swatch
-  }
+public sealed interface Phrase {
+  /** What is read. */
+  String text();
+
+  /** Words to be read only. */
+  record Text(String text) implements Phrase {}
+
+  /**
+   * A value that can be typed anew.
+   *
+   * @param label what it is, for a tooltip and for those who listen
+   */
+  record Field(String text, String label, Blank blank) implements Phrase {}
+
+  /**
+   * A name.
+   *
+   * @param piece that it names, so that a click can select it; or null
+   * @param part of the shell that it names, likewise
+   */
+  record Word(String text, @Nullable String piece, @Nullable String part) implements Phrase {}
+
+  /**
+   * What it is of several things.
+   *
+   * @param options all that it can be
+   */
+  record Choice(String text, String label, List<Option> options) implements Phrase {}
 
   /** One of several, and the edit that makes it so. */
-  public record Option(String text, Map<String, Object> edit) {}
+  record Option(String text, Edit edit) {}
 
-  private static Phrase of(Kind kind, String text, String label) {
-    return new Phrase(kind, text, label, null, null, null, null, null, null);
-  }
+  /** Something to do. */
+  record Action(String text, Edit edit) implements Phrase {}
+
+  /** A colour, #RRGGBB, that can be chosen anew. */
+  record Swatch(String text, String colour, Blank blank) implements Phrase {}
+
+  // ---- made in fewer words
 
   static Phrase text(String text) {
-    return of(Kind.text, text, null);
+    return new Text(text);
   }
 
-  static Phrase field(String text, String label, String slot, Map<String, Object> edit) {
-    return new Phrase(Kind.field, text, label, edit, slot, null, null, null, null);
+  static Phrase field(String text, String label, String slot, Edit edit) {
+    return new Field(text, label, new Blank(edit, slot));
   }
 
   static Phrase word(String text, String piece) {
-    return new Phrase(Kind.word, text, null, null, null, piece, null, null, null);
+    return new Word(text, piece, null);
   }
 
   static Phrase part(String text, String part) {
-    return new Phrase(Kind.word, text, null, null, null, null, part, null, null);
+    return new Word(text, null, part);
   }
 
-  static Phrase choice(String text, String label, List<Option> options) {
-    return new Phrase(Kind.choice, text, label, null, null, null, null, null, options);
-  }
-
-  static Phrase action(String text, Map<String, Object> edit) {
-    return new Phrase(Kind.action, text, null, edit, null, null, null, null, null);
-  }
-
-  static Phrase swatch(String part, String colour, Map<String, Object> edit) {
-    return new Phrase(Kind.swatch, part, part, edit, "colour", null, null, colour, null);
+  static Phrase swatch(String part, String colour, Edit edit) {
+    return new Swatch(part, colour, new Blank(edit, "colour"));
   }
 }

@@ -6,6 +6,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import pied.core.Nullable;
+import pied.core.edit.Edit;
+import pied.core.edit.shell.BuildBuilder;
+import pied.core.edit.shell.PaintBuilder;
+import pied.core.edit.shell.RowsBuilder;
+import pied.core.edit.shell.SetDatumBuilder;
+import pied.core.edit.shell.WallLengthBuilder;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
 import pied.core.space.Skirting;
@@ -51,7 +58,7 @@ public final class ShellList {
 
   private void write() {
     List<Row> whole = new ArrayList<>();
-    Map<String, Object> build = Map.of("do", "build");
+    Edit build = BuildBuilder.builder().build();
     whole.add(
         row(
             null,
@@ -106,7 +113,7 @@ public final class ShellList {
   }
 
   private void datum(Writer w) {
-    Map<String, Object> edit = Map.of("do", "datum");
+    Edit edit = SetDatumBuilder.builder().build();
     w.text("Datum at ");
     w.length(shell.datum().x(), "Datum, across the space", "to.x", edit).text(" across, ");
     w.length(shell.datum().z(), "Datum, deep in the space", "to.z", edit).text(" deep");
@@ -131,11 +138,11 @@ public final class ShellList {
           Phrase.swatch(
               part.equals("joinery") ? "frames" : part,
               colours.get(part),
-              Map.of("do", "paint", "part", part)));
+              PaintBuilder.builder().part(part).build()));
     }
   }
 
-  private void stage(Map<String, Object> build) {
+  private void stage(Edit build) {
     Stage st = shell.stage();
     List<Row> rows = new ArrayList<>();
     rows.add(
@@ -167,10 +174,10 @@ public final class ShellList {
   }
 
   private void seats(Writer w) {
-    Map<String, Object> edit = Map.of("do", "seats");
+    Edit edit = RowsBuilder.builder().build();
     Stage.Seats s = shell.stage().seats();
     if (s == null) {
-      w.text("No seats. ").action("Put rows in", Map.of("do", "seats"));
+      w.text("No seats. ").action("Put rows in", RowsBuilder.builder().build());
       return;
     }
     w.field(String.valueOf(s.rows()), "Number of rows", "rows", edit).text(" rows, the first at ");
@@ -185,14 +192,14 @@ public final class ShellList {
     for (Wall wall : shell.walls()) {
       walls.add(
           row(
-              ShellBodies.WALL + wall.name(),
+              PartName.wall(wall.name()).text(),
               w -> {
-                w.part("Wall " + wall.name(), ShellBodies.WALL + wall.name()).text("  ");
+                w.part("Wall " + wall.name(), PartName.wall(wall.name()).text()).text("  ");
                 w.length(
                     wall.length(),
                     "Length of wall " + wall.name(),
                     "length",
-                    Map.of("do", "wallLength", "wall", wall.name()));
+                    WallLengthBuilder.builder().wall(wall.name()).build());
                 w.text(wall.open() ? ", open" : "");
               }));
     }
@@ -204,7 +211,7 @@ public final class ShellList {
             o ->
                 openings.add(
                     named(
-                        ShellBodies.OPENING + o.id(),
+                        o.name().text(),
                         o.id(),
                         unit.fine(o.width())
                             + " × "
@@ -215,24 +222,17 @@ public final class ShellList {
     List<Row> built = new ArrayList<>();
     shell
         .partitions()
-        .forEach(p -> built.add(named(ShellBodies.WALL + p.id(), p.id(), unit.fine(p.length()))));
-    shell
-        .columns()
-        .forEach(c -> built.add(named(ShellBodies.COLUMN + c.id(), c.id(), unit.fine(c.width()))));
+        .forEach(p -> built.add(named(p.name().text(), p.id(), unit.fine(p.length()))));
+    shell.columns().forEach(c -> built.add(named(c.name().text(), c.id(), unit.fine(c.width()))));
     shell
         .platforms()
-        .forEach(
-            p ->
-                built.add(
-                    named(ShellBodies.PLATFORM + p.id(), p.id(), "+" + unit.fine(p.height()))));
+        .forEach(p -> built.add(named(p.name().text(), p.id(), "+" + unit.fine(p.height()))));
     shell
         .flights()
-        .forEach(
-            f -> built.add(named(ShellBodies.FLIGHT + f.id(), f.id(), "to " + unit.fine(f.top()))));
+        .forEach(f -> built.add(named(f.name().text(), f.id(), "to " + unit.fine(f.top()))));
     shell
         .bars()
-        .forEach(
-            b -> built.add(named(ShellBodies.BAR + b.id(), b.id(), "at " + unit.fine(b.trim()))));
+        .forEach(b -> built.add(named(b.name().text(), b.id(), "at " + unit.fine(b.trim()))));
     group("Built in", built);
   }
 

@@ -1,9 +1,8 @@
 package pied.core.caption;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import pied.core.edit.Edit;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -29,17 +28,17 @@ final class Writer {
   }
 
   /** A length to be read and typed. */
-  Writer length(double value, String label, String slot, Map<String, Object> edit) {
+  Writer length(double value, String label, String slot, Edit edit) {
     out.add(Phrase.field(unit.fine(value), label, slot, edit));
     return this;
   }
 
-  Writer field(String text, String label, String slot, Map<String, Object> edit) {
+  Writer field(String text, String label, String slot, Edit edit) {
     out.add(Phrase.field(text, label, slot, edit));
     return this;
   }
 
-  Writer angle(double degrees, String label, String slot, Map<String, Object> edit) {
+  Writer angle(double degrees, String label, String slot, Edit edit) {
     return field(Angle.text(degrees), label, slot, edit);
   }
 
@@ -53,26 +52,14 @@ final class Writer {
     return this;
   }
 
-  /** One of several values of an edit: what it is now, and the others. */
-  Writer choice(String now, String label, String slot, Map<String, Object> edit, List<Named> all) {
-    List<Phrase.Option> options =
-        all.stream()
-            .map(
-                n -> {
-                  Map<String, Object> one = new LinkedHashMap<>(edit);
-                  one.put(slot, n.value);
-                  return new Phrase.Option(n.words, one);
-                })
-            .toList();
-    out.add(Phrase.choice(now, label, options));
+  /** What it is now, and what else it can be. */
+  Writer choice(String now, String label, Phrase.Option... options) {
+    out.add(new Phrase.Choice(now, label, List.of(options)));
     return this;
   }
 
-  /** A value and how it is called. */
-  record Named(Object value, String words) {}
-
-  Writer action(String text, Map<String, Object> edit) {
-    out.add(Phrase.action(text, edit));
+  Writer action(String text, Edit edit) {
+    out.add(new Phrase.Action(text, edit));
     return this;
   }
 
@@ -81,7 +68,7 @@ final class Writer {
    *
    * @param slot of the edit that takes a place
    */
-  Writer place(Vec at, Map<String, Object> edit, String slot) {
+  Writer place(Vec at, Edit edit, String slot) {
     Vec p = at.minus(shell.datum());
     if (shell.stage() == null) {
       length(p.x(), "Across from the datum, to the middle", slot + ".x", edit).text(" across, ");

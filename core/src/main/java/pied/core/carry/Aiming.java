@@ -36,7 +36,7 @@ final class Aiming {
    * @param place where that is, in words
    * @param levels how many surfaces there are over one another
    */
-  record Aimed(Stance stance, @Nullable Body carrier, String place, int levels) {}
+  record Aimed(Footing stance, @Nullable Body carrier, String place, int levels) {}
 
   Aiming(Space space, Load load, Question q, LengthUnit unit, Resting resting) {
     this.space = space;
@@ -51,7 +51,7 @@ final class Aiming {
    * @param start how it stands, turned as it is wanted
    * @throws Refusal if nothing there can carry it
    */
-  Aimed aim(Stance start) {
+  Aimed aim(Footing start) {
     return switch (load.article().mounting()) {
       case STANDS -> stand(start);
       case WALL -> fix(start);
@@ -67,7 +67,7 @@ final class Aiming {
   }
 
   /** Where it was picked up, seen from the middle of the underside. */
-  Vec offset(Stance s) {
+  Vec offset(Footing s) {
     return s.seen(load.grip());
   }
 
@@ -75,17 +75,17 @@ final class Aiming {
 
   private record Found(Surfaces.Surface surface, int levels) {}
 
-  private Aimed stand(Stance start) {
+  private Aimed stand(Footing start) {
     Found found = surface(start);
     Surfaces.Surface s = found.surface();
     double y = s.point().y();
     String high = y > 1e-6 ? ", " + unit.fine(y) + " high" : "";
     Vec g = offset(start);
-    Stance now = start.at(s.point().x() - g.x(), y, s.point().z() - g.z()).on(s.on());
+    Footing now = start.at(s.point().x() - g.x(), y, s.point().z() - g.z()).on(s.on());
     return new Aimed(now, s.body(), "on " + space.nameOf(s.on()) + high, found.levels());
   }
 
-  private Found surface(Stance start) {
+  private Found surface(Footing start) {
     if (q.at() != null) {
       return level(inRoom(q.at()), q.down());
     }
@@ -120,7 +120,7 @@ final class Aiming {
   }
 
   /** In a level drawing: the highest surface at or below the pointer, in the plane of the mark. */
-  private Surfaces.Surface inPlane(Stance start) {
+  private Surfaces.Surface inPlane(Footing start) {
     Vec p = planePoint();
     List<Surfaces.Surface> all = levels(inRoom(new Spot(p.x(), p.z())));
     double under = p.y() - offset(start).y() + Math.max(q.near(), 0.02);
@@ -167,10 +167,10 @@ final class Aiming {
 
   // ---- fixed, hanging, in an opening
 
-  private Aimed fix(Stance start) {
+  private Aimed fix(Footing start) {
     Wall wall = resting.wall(target());
     Spot spot = resting.spot(target(), wall);
-    Stance now = start.turned(wall.turn());
+    Footing now = start.turned(wall.turn());
     Vec g = offset(now);
     Vec t = wall.along();
     double height = load.lead().size().height();
@@ -200,7 +200,7 @@ final class Aiming {
     return t > 0 ? q.ray().from().y() + t * d.y() : Double.NaN;
   }
 
-  private Aimed hang(Stance start) {
+  private Aimed hang(Footing start) {
     Vec g = offset(start);
     Spot pointed;
     if (q.level()) {
@@ -214,10 +214,10 @@ final class Aiming {
     return new Aimed(start.at(rest.at()).on(rest.on()), null, place, 1);
   }
 
-  private Aimed inset(Stance start) {
+  private Aimed inset(Footing start) {
     Opening o = Inset.at(space.shell(), target());
     Rest rest = Inset.rest(space.shell(), o);
-    Stance now = start.turned(rest.turn()).at(rest.at()).on(rest.on());
+    Footing now = start.turned(rest.turn()).at(rest.at()).on(rest.on());
     return new Aimed(now, null, "in " + space.nameOf(rest.on()), 1);
   }
 }

@@ -1,5 +1,6 @@
 package pied.core.carry;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.piece.On;
@@ -22,7 +23,9 @@ import pied.core.solid.Vec;
  * @param snaps what holds it
  * @param stopped what it was stopped by, in words; empty for nothing
  * @param refused why it cannot be put down here; empty if it can
+ * @param said all of this as a sentence, in parts
  */
+@RecordBuilder
 public record Answer(
     List<Piece> pieces,
     String lead,
@@ -36,7 +39,31 @@ public record Answer(
     List<Measure> measures,
     List<Snap> snaps,
     String stopped,
-    String refused) {
+    String refused,
+    List<Words> said)
+    implements AnswerBuilder.With {
+
+  /** What a part of the sentence is. */
+  public enum Tone {
+    /** what is carried */
+    name,
+    text,
+    /** a measure, which can be typed */
+    number,
+    /** how many surfaces there are to choose from */
+    levels,
+    /** the switches that are on */
+    how,
+    stopped,
+    snapped
+  }
+
+  /**
+   * A part of the sentence.
+   *
+   * @param slot for a number: which
+   */
+  public record Words(Tone tone, String text, @Nullable String slot) {}
 
   /**
    * A distance.

@@ -49,7 +49,7 @@ public final class Carrying {
   private final boolean exactly;
 
   // what is found out, step by step
-  private Stance now;
+  private Footing now;
   private @Nullable Body carrier;
   private String place = "";
   private int levels = 1;
@@ -66,7 +66,7 @@ public final class Carrying {
     boolean turning = q.typed() != null && q.typed().slot().equals(TURN);
     exactly = q.typed() != null && !turning;
     by = turning ? turnTyped() : q.turn();
-    now = new Stance(lead.at(), lead.turn() + by, lead.lean(), On.NOTHING);
+    now = new Footing(lead.stance().withTurn(lead.turn() + by), On.NOTHING);
     resting = new Resting(space, load.article(), lead.size(), lead.lean(), load.own());
     aiming = new Aiming(space, load, q, unit, resting);
     distances = new Distances(space, load.own());
@@ -113,20 +113,23 @@ public final class Carrying {
     double turned = q.against() != null ? by : lead.turn();
     Vec way = ways.way(now);
     Told told = Told.of(load, lead, distances, way, turns() ? turned : Double.NaN, unit);
-    return new Answer(
-        pieces,
-        lead.id(),
-        now.on(),
-        told.over().isEmpty() ? place : place + ", overlapping " + told.over(),
-        levels,
-        lead.pose().apply(load.mark()),
-        load.fresh() ? null : load.lead().pose().apply(load.mark()),
-        way,
-        by,
-        told.measures(),
-        holding.said(told.reaches(), exact),
-        stopped,
-        refused);
+    Answer answer =
+        new Answer(
+            pieces,
+            lead.id(),
+            now.on(),
+            told.over().isEmpty() ? place : place + ", overlapping " + told.over(),
+            levels,
+            lead.pose().apply(load.mark()),
+            load.fresh() ? null : load.lead().pose().apply(load.mark()),
+            way,
+            by,
+            told.measures(),
+            holding.said(told.reaches(), exact),
+            stopped,
+            refused,
+            List.of());
+    return answer.withSaid(Sentence.of(answer, q, load));
   }
 
   /** All that is carried, when the lead stands at a place. */
@@ -134,7 +137,7 @@ public final class Carrying {
     List<Piece> all = load.placed(now.at(where));
     if (q.against() != null && now.on().kind() == On.Kind.piece) {
       int last = all.size() - 1;
-      all.set(last, all.get(last).withHeld(true));
+      all.set(last, all.get(last).withAttached(true));
     }
     return q.each() ? load.eachAtRest(all) : all;
   }
@@ -293,7 +296,7 @@ public final class Carrying {
   /** It has no room in its carrier here, but perhaps a little aside. */
   private void aside() {
     String low = refused;
-    Stance meant = now;
+    Footing meant = now;
     now = now.moved(new Vec(0, 2 * Resting.CONTACT, 0));
     refused = "";
     push(null);

@@ -9,13 +9,15 @@ import pied.core.measure.Side;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.place.Resting;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 
 /**
@@ -41,7 +43,7 @@ final class FaceDown {
   }
 
   /** How it stands then, and on what, in words. */
-  record Result(Stance stance, String words) {}
+  record Result(Footing stance, String words) {}
 
   Result place() {
     Bodies.RayMet met = face();
@@ -55,26 +57,26 @@ final class FaceDown {
     double turn = Math.toDegrees(2 * Math.atan2(turnOnly.y, turnOnly.w));
     Lean lean = lean(spun, turnOnly);
     Vec middle = q.against().middle(piece.size());
-    Vec off = Piece.pose(Vec.ZERO, turn, lean).direct(middle);
+    Vec off = Stance.pose(Vec.ZERO, turn, lean).direct(middle);
     Vec at = met.point().minus(off);
     // out of what it would be sunk in, then back until it touches
     Mesh mesh = space.shapes().mesh(piece);
     double away =
-        space.bodies().toFree(mesh, Piece.pose(at, turn, lean), n, b -> !own.contains(b.id()), 3);
+        space.bodies().toFree(mesh, Stance.pose(at, turn, lean), n, b -> !own.contains(b.id()), 3);
     if (away > 3) {
       throw new Refusal("There is no room for it on that face.");
     }
     at = at.along(n, away);
-    Pose from = Piece.pose(at.along(n, Resting.CONTACT), turn, lean);
+    Pose from = Stance.pose(at.along(n, Resting.CONTACT), turn, lean);
     Bodies.Met back = space.bodies().travel(mesh, from, n.times(-1), 1, b -> !own.contains(b.id()));
     if (back.stop().meets()) {
       at = from.at().along(n.times(-1), back.stop().distance());
     }
     boolean touches =
-        space.bodies().near(Piece.pose(at, turn, lean).box(mesh.box())).contains(met.body());
+        space.bodies().near(Stance.pose(at, turn, lean).box(mesh.box())).contains(met.body());
     Body body = touches || !back.stop().meets() ? met.body() : back.body();
     String words = "its " + words(q.against()) + " flat on " + space.nameOf(met.body().id());
-    return new Result(new Stance(at, turn, lean, on(body)), words);
+    return new Result(new Footing(new Stance(at, turn, lean), on(body)), words);
   }
 
   private static String words(Side s) {
@@ -142,19 +144,12 @@ final class FaceDown {
 
   /** What carries it from then on: of a door its wall, of a column the floor it stands on. */
   private On on(Body body) {
-    String id = body.id();
-    String name = id.substring(id.indexOf(':') + 1);
-    if (id.equals(ShellBodies.CEILING)) {
-      return On.CEILING;
-    } else if (id.startsWith(ShellBodies.WALL) || id.startsWith(ShellBodies.SKIRTING)) {
-      return On.wall(name);
-    } else if (id.startsWith(ShellBodies.BAR)) {
-      return On.bar(name);
-    } else if (id.startsWith(ShellBodies.OPENING)) {
-      return On.wall(space.shell().opening(name).wall());
-    } else if (id.startsWith(ShellBodies.PLATFORM) || id.startsWith(ShellBodies.FLIGHT)) {
-      return On.platform(name);
+    PartName part = PartName.of(body);
+    if (part == null) {
+      return On.piece(body.id());
     }
-    return space.has(id) ? On.piece(id) : On.FLOOR;
+    return part.kind() == Kind.opening
+        ? On.wall(space.shell().opening(part.id()).wall())
+        : part.carrier();
   }
 }

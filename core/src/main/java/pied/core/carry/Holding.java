@@ -27,7 +27,7 @@ final class Holding {
   private final Ways ways;
   private final Function<Vec, List<Piece>> placed;
   private final List<Snaps.Held> found = new ArrayList<>();
-  private Stance now;
+  private Footing now;
 
   /**
    * @param placed all that is carried, when the lead stands at a place
@@ -61,7 +61,7 @@ final class Holding {
    * @param exactly whether a number was typed, so that nothing may hold it
    * @param free where it may be held
    */
-  Stance hold(Stance from, boolean exactly, Predicate<Stance> free) {
+  Footing hold(Footing from, boolean exactly, Predicate<Footing> free) {
     now = from;
     boolean fits = load.article().mounting() != Mounting.OPENING;
     boolean raising = q.keep() == Keep.height && !load.onWall();
@@ -102,11 +102,11 @@ final class Holding {
   }
 
   /** It is held so, if there is something to hold it and room for it there. */
-  private @Nullable Snaps.Held held(Vec axis, @Nullable Snaps.Held by, Predicate<Stance> free) {
+  private @Nullable Snaps.Held held(Vec axis, @Nullable Snaps.Held by, Predicate<Footing> free) {
     if (by == null) {
       return null;
     }
-    Stance there = now.moved(axis.times(by.by()));
+    Footing there = now.moved(axis.times(by.by()));
     if (Math.abs(by.by()) > 1e-9 && !free.test(there)) {
       return null;
     }

@@ -9,8 +9,10 @@ import java.util.Map;
 import java.util.Set;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
+import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.size.Size;
@@ -59,7 +61,8 @@ record Load(
     if (q.finishes() != null) {
       q.finishes().forEach((part, colour) -> finishes.put(part, a.finish(part, colour)));
     }
-    return new Piece(IN_HAND, a.id(), a.name(), size, Vec.ZERO, 0, On.NOTHING, finishes);
+    return new Piece(
+        IN_HAND, a.name(), new Form(a.id(), size), new Stance(Vec.ZERO, 0), On.NOTHING, finishes);
   }
 
   private static List<Piece> gathered(Space space, Question q, Set<String> own) {
@@ -109,7 +112,7 @@ record Load(
   }
 
   /** All of it, when the lead stands so. */
-  List<Piece> placed(Stance s) {
+  List<Piece> placed(Footing s) {
     List<Piece> all = new ArrayList<>(members.size());
     Pose about = Pose.of(Vec.ZERO, s.turn() - lead.turn());
     for (Piece p : members) {
@@ -124,8 +127,8 @@ record Load(
   }
 
   /** The lead, when it stands so. */
-  Piece lead(Stance s) {
-    return lead.withAt(s.at()).withTurn(s.turn()).withLean(s.lean()).withOn(s.on()).withHeld(false);
+  Piece lead(Footing s) {
+    return lead.withStance(s.stance()).withOn(s.on()).withAttached(false);
   }
 
   /** Each comes down, or up, for itself; what stands on it goes along. */
@@ -151,7 +154,7 @@ record Load(
         root = all.stream().filter(o -> o.id().equals(id)).findFirst().orElseThrow();
       }
       double up = rise.getOrDefault(root.id(), 0.0);
-      settled.add(p.withAt(p.at().plus(new Vec(0, up, 0))).withOn(to.getOrDefault(p.id(), p.on())));
+      settled.add(p.moved(new Vec(0, up, 0)).withOn(to.getOrDefault(p.id(), p.on())));
     }
     return settled;
   }

@@ -15,7 +15,8 @@ import pied.core.solid.Creases;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 
@@ -50,7 +51,7 @@ final class MarkToMark {
    *
    * @param words what is met there
    */
-  record Meeting(Stance stance, String words) {}
+  record Meeting(Footing stance, String words) {}
 
   /**
    * Where it goes, or null if there is nothing to go to.
@@ -60,23 +61,23 @@ final class MarkToMark {
    * @param mayTurn whether it may be turned at all
    */
   @Nullable
-  Meeting find(Stance now, boolean level, boolean mayTurn) {
+  Meeting find(Footing now, boolean level, boolean mayTurn) {
     Marks.Mark there = there();
     if (there == null) {
       return null;
     }
-    List<Stance> ways = new ArrayList<>();
+    List<Footing> ways = new ArrayList<>();
     for (double by : mayTurn ? turns(there, now) : List.of(0.0)) {
-      Stance turned = now.turned(now.turn() + by);
+      Footing turned = now.turned(now.turn() + by);
       Vec to = there.at().minus(turned.seen(load.mark()));
       ways.add(turned.at(level ? new Vec(to.x(), now.at().y(), to.z()) : to));
     }
     ways.sort(Comparator.comparingDouble(w -> Math.abs(w.turn() - now.turn())));
-    Stance best = ways.stream().filter(this::isFree).findFirst().orElse(ways.get(0));
+    Footing best = ways.stream().filter(this::isFree).findFirst().orElse(ways.get(0));
     return new Meeting(best, "on " + there.words());
   }
 
-  private boolean isFree(Stance s) {
+  private boolean isFree(Footing s) {
     Mesh mesh = space.shapes().mesh(load.lead());
     return space
             .bodies()
@@ -101,7 +102,7 @@ final class MarkToMark {
     Vec r = new Vec(within, 0, within);
     Box column = new Box(p.at(0).minus(r), p.at(space.shell().height()).plus(r));
     List<Body> around = new ArrayList<>(space.bodies().near(column));
-    around.removeIf(b -> load.own().contains(b.id()) || b.id().equals(ShellBodies.CEILING));
+    around.removeIf(b -> load.own().contains(b.id()) || PartName.is(b, Kind.ceiling));
     return onEdge(around, p.at(0), true);
   }
 
@@ -183,7 +184,7 @@ final class MarkToMark {
   // ---- turning
 
   /** The turns at which a side lies flat on a face there, or an edge runs along one, degrees. */
-  private List<Double> turns(Marks.Mark there, Stance now) {
+  private List<Double> turns(Marks.Mark there, Footing now) {
     Piece lead = load.lead(now);
     int x = (int) Math.signum(load.mark().x());
     int z = (int) Math.signum(load.mark().z());

@@ -5,7 +5,8 @@ import pied.core.Nullable;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 
 /** The face that the pointer is on. */
@@ -33,12 +34,12 @@ final class Pointed {
 
   /** Walls and ceilings one looks at from behind are not in the way. */
   private static boolean faces(Space space, Body b, Vec along) {
-    if (b.id().equals(ShellBodies.CEILING)) {
+    if (PartName.is(b, Kind.ceiling)) {
       return along.y() > 0;
     }
-    if (!b.id().startsWith(ShellBodies.WALL)) {
+    if (!PartName.is(b, Kind.wall)) {
       return true;
     }
-    return space.shell().faceSeen(b.id().substring(ShellBodies.WALL.length()), along) != null;
+    return space.shell().faceSeen(PartName.of(b).id(), along) != null;
   }
 }

@@ -74,13 +74,23 @@ public record Question(
   /** How mark meets mark. */
   public enum Meet {
     /** turned as it is */
-    mark,
+    mark("mark to mark"),
     /**
      * turned, no more than needed, so that one of its sides there lies flat against a face there
      */
-    faces,
+    faces("mark to mark, faces meeting"),
     /** turned, no more than needed, so that one of its edges there runs along an edge there */
-    edges
+    edges("mark to mark, edges together");
+
+    private final String words;
+
+    Meet(String words) {
+      this.words = words;
+    }
+
+    public String words() {
+      return words;
+    }
   }
 
   /** One direction that a carry is kept to. */

@@ -15,6 +15,8 @@ import pied.core.solid.Body;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -180,9 +182,8 @@ final class Snaps {
   }
 
   private static String wall(String body) {
-    int colon = body.indexOf(':');
-    boolean is = body.startsWith("wall:") || body.startsWith("skirting:");
-    return is ? body.substring(colon + 1) : null;
+    PartName part = PartName.read(body);
+    return part.kind() == Kind.wall || part.kind() == Kind.skirting ? part.id() : null;
   }
 
   private void clearance(List<Held> all, Reach r, double sign) {

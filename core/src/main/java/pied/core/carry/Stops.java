@@ -17,7 +17,8 @@ import pied.core.solid.Pose;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -275,14 +276,12 @@ final class Stops {
 
   /** The ways out of a wall, its skirting or what sits in it: into the room; empty for others. */
   private List<Vec> inward(Body body) {
-    String id = body.id();
+    PartName part = PartName.of(body);
     String wall = null;
-    if (id.startsWith(ShellBodies.WALL)) {
-      wall = id.substring(ShellBodies.WALL.length());
-    } else if (id.startsWith(ShellBodies.SKIRTING)) {
-      wall = id.substring(ShellBodies.SKIRTING.length());
-    } else if (id.startsWith(ShellBodies.OPENING)) {
-      Opening o = space.shell().opening(id.substring(ShellBodies.OPENING.length()));
+    if (PartName.is(body, Kind.wall, Kind.skirting)) {
+      wall = part.id();
+    } else if (PartName.is(body, Kind.opening)) {
+      Opening o = space.shell().opening(part.id());
       wall = o == null ? null : o.wall();
     }
     List<Vec> all = new ArrayList<>();

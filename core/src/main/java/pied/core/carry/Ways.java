@@ -49,7 +49,7 @@ final class Ways {
    * The direction in which it is moved, the nearest of the room's and its own; null if it is not.
    */
   @Nullable
-  Vec way(Stance now) {
+  Vec way(Footing now) {
     Vec moved = now.at().minus(load.lead().at());
     if (load.fresh() || moved.length() < 1e-6) {
       return null;

@@ -45,6 +45,21 @@ public record Article(
     Buildable recipe,
     @Nullable String project) {
 
+  /** A ceiling as low as they are, from which what hangs is shown, metres. */
+  private static final double OVERHEAD = 2.4;
+
+  /** How high its underside is at natural size, where it is shown on its card, metres. */
+  public double shownAt() {
+    return switch (mounting) {
+      case HANGS -> OVERHEAD - size.height();
+      case WALL ->
+          Double.isNaN(usualMiddle)
+              ? Double.isNaN(usualUnderside) ? 0 : usualUnderside
+              : Math.max(0, usualMiddle - size.height() / 2);
+      default -> 0;
+    };
+  }
+
   /**
    * Whether it can be made this size.
    *

@@ -11,7 +11,7 @@ import pied.core.space.Space;
 final class Unsteady implements Snag.Check {
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
-    if (space.article(p).mounting() != Mounting.STANDS || p.held()) {
+    if (space.article(p).mounting() != Mounting.STANDS || p.attached()) {
       return List.of();
     }
     boolean raised = on.kind() == On.Kind.piece || on.kind() == On.Kind.platform;

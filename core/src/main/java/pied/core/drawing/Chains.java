@@ -3,7 +3,11 @@ package pied.core.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
+import pied.core.edit.Blank;
+import pied.core.edit.Edit;
+import pied.core.edit.shell.SetOpeningBuilder;
+import pied.core.edit.shell.SetPartitionBuilder;
+import pied.core.edit.shell.WallLengthBuilder;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
@@ -23,8 +27,7 @@ final class Chains {
   }
 
   /** One stretch of a chain. */
-  private record Stretch(
-      double from, double to, String label, Map<String, Object> edit, String slot) {}
+  private record Stretch(double from, double to, String label, Blank blank) {}
 
   private static List<Stretch> stretches(Shell shell, Wall w) {
     List<Opening> own = new ArrayList<>(shell.openings());
@@ -37,7 +40,7 @@ final class Chains {
       if (o.from() < at - 1e-9) {
         continue; // above or below another one
       }
-      Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
+      Edit edit = SetOpeningBuilder.builder().part(o.id()).build();
       String words = "the " + o.words();
       all.add(
           new Stretch(
@@ -46,9 +49,8 @@ final class Chains {
               last == null
                   ? "From the start of wall " + w.name() + " to " + words
                   : "Between the " + last.words() + " and " + words,
-              edit,
-              last == null ? "from" : "gap"));
-      all.add(new Stretch(o.from(), o.to(), "Width of " + words, edit, "width"));
+              new Blank(edit, last == null ? "from" : "gap")));
+      all.add(new Stretch(o.from(), o.to(), "Width of " + words, new Blank(edit, "width")));
       at = o.to();
       last = o;
     }
@@ -58,15 +60,14 @@ final class Chains {
               at,
               w.length(),
               "From the " + last.words() + " to the end of wall " + w.name(),
-              Map.of("do", "opening", "part", last.id()),
-              "toEnd"));
+              new Blank(SetOpeningBuilder.builder().part(last.id()).build(), "toEnd")));
     }
     all.removeIf(s -> s.to - s.from < 5e-4);
     return all;
   }
 
-  private static Map<String, Object> whole(Wall w) {
-    return Map.of("do", "wallLength", "wall", w.name());
+  private static Blank whole(Wall w) {
+    return new Blank(WallLengthBuilder.builder().wall(w.name()).build(), "length");
   }
 
   /** On the plan, outside the wall. */
@@ -78,7 +79,7 @@ final class Chains {
     for (Stretch s : all) {
       add(w.spot(s.from, -w.thickness()), w.spot(s.to, -w.thickness()), nx, nz, 1, s);
     }
-    Stretch whole = new Stretch(0, w.length(), "Length of wall " + w.name(), whole(w), "length");
+    Stretch whole = new Stretch(0, w.length(), "Length of wall " + w.name(), whole(w));
     add(
         w.spot(0, -w.thickness()),
         w.spot(w.length(), -w.thickness()),
@@ -100,8 +101,7 @@ final class Chains {
             level,
             unit.fine(s.to - s.from),
             s.label,
-            s.edit,
-            s.slot));
+            s.blank));
   }
 
   /** On an elevation, below the wall. */
@@ -116,8 +116,9 @@ final class Chains {
             0,
             w.length(),
             "Length of " + (partition ? "the " : "wall ") + w.name(),
-            partition ? Map.of("do", "partition", "part", w.name()) : whole(w),
-            "length");
+            partition
+                ? new Blank(SetPartitionBuilder.builder().part(w.name()).build(), "length")
+                : whole(w));
     add(new Spot(0, down), new Spot(w.length(), down), 0, 1, all.isEmpty() ? 1 : 2, whole);
   }
 }

@@ -1,7 +1,7 @@
 package pied.core.drawing;
 
-import java.util.Map;
 import pied.core.Nullable;
+import pied.core.edit.Blank;
 
 /**
  * A dimension line between two points of a drawing. It stands off them to one side; where several
@@ -11,9 +11,7 @@ import pied.core.Nullable;
  * @param level 0: on the points themselves
  * @param text the measure in the chosen unit
  * @param label what it measures
- * @param edit the edit that typing another measure makes, lacking the measure; null if it can only
- *     be read
- * @param slot where in that edit the measure goes
+ * @param blank what typing another measure makes; null if it can only be read
  */
 public record Dimension(
     double x1,
@@ -25,5 +23,4 @@ public record Dimension(
     int level,
     String text,
     String label,
-    @Nullable Map<String, Object> edit,
-    @Nullable String slot) {}
+    @Nullable Blank blank) {}

@@ -2,6 +2,7 @@ package pied.core.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Wall;
@@ -18,6 +19,8 @@ import pied.core.space.Wall;
  * @param zero the point of the space at 0, 0
  * @param right direction in the space that runs to the right
  * @param toEye direction to the one who looks
+ * @param from where the one who looks is: degrees counter-clockwise from the foot of the plan
+ * @param cut of a section: where it cuts, and the ways it may look; null for an elevation
  */
 public record Elevation(
     String title,
@@ -29,7 +32,24 @@ public record Elevation(
     List<Dimension> dimensions,
     Vec zero,
     Vec right,
-    Vec toEye) {
+    Vec toEye,
+    double from,
+    @Nullable Cut cut) {
+
+  /**
+   * Where a section cuts.
+   *
+   * @param at in the chosen unit
+   * @param direction along which that is read: "across" or "deep"
+   */
+  public record Cut(String at, String direction, List<Facing> ways) {}
+
+  /**
+   * A way to look.
+   *
+   * @param same whether the cut stays where it is
+   */
+  public record Facing(Way way, String words, boolean same) {}
 
   /** Ways to look. */
   public enum Way {
@@ -52,6 +72,11 @@ public record Elevation(
         case left -> new Vec(1, 0, 0);
         default -> new Vec(-1, 0, 0);
       };
+    }
+
+    /** Whether it looks along the space, to one of its sides. */
+    boolean along() {
+      return this == left || this == right;
     }
 
     /** Where one looks, in words. */

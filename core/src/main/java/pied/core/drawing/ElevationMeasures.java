@@ -1,9 +1,13 @@
 package pied.core.drawing;
 
 import java.util.List;
-import java.util.Map;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.Nullable;
+import pied.core.edit.Blank;
+import pied.core.edit.Edit;
+import pied.core.edit.shell.BuildBuilder;
+import pied.core.edit.shell.SetOpeningBuilder;
+import pied.core.edit.shell.SetPartitionBuilder;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
@@ -58,7 +62,7 @@ final class ElevationMeasures {
         h,
         1,
         shell.stage() == null ? "Height of the ceiling" : "Height to the grid",
-        Map.of("do", "build"),
+        BuildBuilder.builder().build(),
         "height");
     for (var p : shell.platforms()) {
       double start = p.outline().stream().mapToDouble(c -> eye.u(c.at(0))).min().orElse(0);
@@ -87,14 +91,16 @@ final class ElevationMeasures {
         wall.height(),
         1,
         partition ? "Height of the " + wall.name() : "Height of the ceiling",
-        partition ? Map.of("do", "partition", "part", wall.name()) : Map.of("do", "build"),
+        partition
+            ? SetPartitionBuilder.builder().part(wall.name()).build()
+            : BuildBuilder.builder().build(),
         "height");
     new Chains(shell, unit, out).below(wall, frame.getMaxY());
     for (Opening o : shell.openings()) {
       if (!o.wall().equals(wall.name())) {
         continue;
       }
-      Map<String, Object> edit = Map.of("do", "opening", "part", o.id());
+      Edit edit = SetOpeningBuilder.builder().part(o.id()).build();
       double u = o.from() + o.width() / 2;
       vertical(u, o.sill(), o.head(), 0, "Height of the " + o.words(), edit, "height");
       if (o.sill() > 0) {
@@ -104,13 +110,9 @@ final class ElevationMeasures {
   }
 
   private void vertical(
-      double u,
-      double from,
-      double to,
-      int level,
-      String label,
-      Map<String, Object> edit,
-      String slot) {
-    out.add(new Dimension(u, -from, u, -to, -1, 0, level, unit.fine(to - from), label, edit, slot));
+      double u, double from, double to, int level, String label, Edit edit, String slot) {
+    out.add(
+        new Dimension(
+            u, -from, u, -to, -1, 0, level, unit.fine(to - from), label, new Blank(edit, slot)));
   }
 }

@@ -16,8 +16,9 @@ import pied.core.solid.MeshTree;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Shell;
-import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -122,7 +123,7 @@ public final class Elevations {
       }
       wall = null;
       ground = Double.NEGATIVE_INFINITY;
-      boolean along = asked.way() == Elevation.Way.left || asked.way() == Elevation.Way.right;
+      boolean along = asked.way().along();
       Vec toEye = asked.way().toEye();
       double least = along ? floor.getMinX() : floor.getMinY();
       double most = along ? floor.getMaxX() : floor.getMaxY();
@@ -169,7 +170,7 @@ public final class Elevations {
                   from.at(Math.min(1.5, shell.height() / 2)),
                   w.inward(),
                   1e4,
-                  b -> b.id().startsWith(ShellBodies.WALL));
+                  b -> PartName.is(b, Kind.wall));
       return met == null ? STEP_BACK * 2 : met.distance();
     }
 
@@ -182,7 +183,7 @@ public final class Elevations {
             piece && !section
                 ? (s.near + s.far) / 2 > cut || s.far < ground - 0.05
                 : s.far > cut - HAIR;
-        boolean framed = !b.id().equals(ShellBodies.AUDITORIUM) || section;
+        boolean framed = !PartName.is(b, Kind.auditorium) || section;
         if (!gone && framed && s.box.intersects(frame)) {
           seen.add(s);
         }
@@ -215,7 +216,20 @@ public final class Elevations {
           dimensions,
           zero,
           eye.right(),
-          eye.toEye());
+          eye.toEye(),
+          Math.toDegrees(Math.atan2(eye.toEye().x(), eye.toEye().z())),
+          section ? cut() : null);
+    }
+
+    private Elevation.Cut cut() {
+      List<Elevation.Facing> ways = new ArrayList<>();
+      for (Elevation.Way w : Elevation.Way.values()) {
+        if (w != Elevation.Way.wall) {
+          boolean same = w.along() == look.way().along();
+          ways.add(new Elevation.Facing(w, w.words(shell.stage() != null), same));
+        }
+      }
+      return new Elevation.Cut(unit.fine(look.at()), look.way().along() ? "across" : "deep", ways);
     }
 
     /** Openings of the wall looked at, behind all pieces. */
@@ -229,7 +243,7 @@ public final class Elevations {
           double[] ring = {
             o.from(), -o.sill(), o.to(), -o.sill(), o.to(), -o.head(), o.from(), -o.head()
           };
-          own.add(Ink.rings(Ink.Style.gap, ShellBodies.OPENING + o.id(), List.of(ring)));
+          own.add(Ink.rings(Ink.Style.gap, o.name().text(), List.of(ring)));
         }
       }
       outlines.addAll(0, own);
@@ -280,7 +294,7 @@ public final class Elevations {
             }
           });
       Ink.Style style =
-          space.has(s.body.id()) || s.body.id().startsWith(ShellBodies.OPENING)
+          space.has(s.body.id()) || PartName.is(s.body, Kind.opening)
               ? Ink.Style.cutPiece
               : Ink.Style.cut;
       if (!rings.isEmpty()) {

@@ -13,6 +13,7 @@ import pied.core.space.Bar;
 import pied.core.space.Column;
 import pied.core.space.Flight;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
@@ -59,7 +60,7 @@ public record ShellPlan(
     }
 
     ShellPlan draw() {
-      inks.add(Ink.rings(Ink.Style.floor, ShellBodies.FLOOR, rings(shell.floor())));
+      inks.add(Ink.rings(Ink.Style.floor, PartName.FLOOR.text(), rings(shell.floor())));
       seats();
       shell.platforms().stream()
           .sorted(Comparator.comparingDouble(Platform::height))
@@ -98,14 +99,13 @@ public record ShellPlan(
     }
 
     private static String part(Column c) {
-      return ShellBodies.COLUMN + c.id();
+      return c.name().text();
     }
 
     // ---- floors
 
     private void platform(Platform p) {
-      inks.add(
-          Ink.rings(Ink.Style.raised, ShellBodies.PLATFORM + p.id(), List.of(ring(p.outline()))));
+      inks.add(Ink.rings(Ink.Style.raised, p.name().text(), List.of(ring(p.outline()))));
       Spot at = labelSpot(p.outline());
       labels.add(new Label("height", "+" + unit.text(p.height()), at.x(), at.z()));
     }
@@ -127,7 +127,7 @@ public record ShellPlan(
     }
 
     private void flight(Flight f) {
-      String part = ShellBodies.FLIGHT + f.id();
+      String part = f.name().text();
       double h = f.width() / 2;
       List<double[]> lines = new ArrayList<>();
       if (f.kind() == Flight.Kind.steps) {
@@ -240,7 +240,7 @@ public record ShellPlan(
                           w.spot(o.from(), -deep))));
         }
       }
-      inks.add(Ink.rings(style, ShellBodies.WALL + w.name(), rings(figure)));
+      inks.add(Ink.rings(style, PartName.wall(w.name()).text(), rings(figure)));
       own.forEach(o -> opening(w, o));
     }
 
@@ -249,7 +249,7 @@ public record ShellPlan(
     }
 
     private void opening(Wall w, Opening o) {
-      String part = ShellBodies.OPENING + o.id();
+      String part = o.name().text();
       double t = o.kind() == Opening.Kind.niche ? o.depth() : w.thickness();
       inks.add(
           Ink.rings(
@@ -326,7 +326,7 @@ public record ShellPlan(
       inks.add(
           Ink.rings(
               Ink.Style.overhead,
-              ShellBodies.BAR + b.id(),
+              b.name().text(),
               List.of(
                   ring(
                       List.of(

@@ -19,6 +19,7 @@ import pied.core.catalog.Mounting;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Sound;
 import pied.core.space.Space;
@@ -43,7 +44,7 @@ public final class Bench {
   private final Set<String> open = new HashSet<>();
   private final Map<String, Integer> numbers = new HashMap<>();
   private Set<String> names;
-  private String part;
+  private PartName part;
   private Space space;
 
   Bench(Space space, LengthUnit unit, Supplier<String> newId, Effort effort) {
@@ -144,7 +145,7 @@ public final class Bench {
   /**
    * Alters pieces that were chosen.
    *
-   * @throws Refusal if one would be out of all measure
+   * @throws Refusal if one is locked, or would be out of all measure
    */
   public void alter(Collection<String> ids, UnaryOperator<Piece> how) {
     List<Piece> next = new ArrayList<>();
@@ -154,6 +155,9 @@ public final class Bench {
       }
       Piece old = space.piece(id);
       Piece p = how.apply(old);
+      if (!p.equals(old.withKeeping(p.keeping()))) {
+        unlocked(old);
+      }
       if (!p.name().equals(old.name())) {
         numbers.clear();
         names = null;
@@ -167,7 +171,7 @@ public final class Bench {
 
   /** Moves pieces and all they carry by a vector. */
   public void shift(Collection<String> ids, Vec by) {
-    alter(space.withCarried(ids), p -> p.withAt(p.at().plus(by)));
+    alter(space.withCarried(ids), p -> p.moved(by));
   }
 
   /**
@@ -194,13 +198,24 @@ public final class Bench {
     space = space.with(made);
   }
 
-  /** Takes out pieces that were chosen. */
+  private static void unlocked(Piece p) {
+    if (p.keeping().locked()) {
+      throw new Refusal(p.name() + " is locked, so nothing is done to it.");
+    }
+  }
+
+  /**
+   * Takes out pieces that were chosen.
+   *
+   * @throws Refusal if one is locked
+   */
   public void remove(List<String> ids) {
     ids.forEach(
         id -> {
           if (!open.contains(id)) {
             throw new IllegalStateException("The piece " + id + " is removed but was not chosen.");
           }
+          unlocked(space.piece(id));
         });
     touched.addAll(ids);
     numbers.clear();
@@ -209,7 +224,7 @@ public final class Bench {
   }
 
   /** The same pieces in another shell. */
-  public void rebuild(Shell shell, @Nullable String altered) {
+  public void rebuild(Shell shell, @Nullable PartName altered) {
     space = space.with(shell);
     part = altered;
   }

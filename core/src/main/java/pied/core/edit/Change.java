@@ -1,30 +1,35 @@
 package pied.core.edit;
 
+import static java.util.stream.Collectors.toSet;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
-import pied.core.Nullable;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Stream;
+import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.space.Difference;
+import pied.core.space.Difference.OfPiece;
+import pied.core.space.Difference.OfShell;
 import pied.core.space.Ordered;
-import pied.core.space.Shell;
 import pied.core.space.Space;
 
 /**
- * What was added, altered and removed. Reversed, it undoes itself, to the last bit, the order of
- * the pieces included.
+ * All that is another afterwards. Reversed, it undoes itself, to the last bit, the order of the
+ * pieces included.
  *
- * @param shell null if the shell is the same
+ * @param all each thing once: the shell first, then the pieces in their order
  */
-public record Change(
-    List<Ordered> added, List<Altered> altered, List<Ordered> removed, @Nullable Rebuilt shell) {
-  /** One piece before and after; its place in the order is the same. */
-  public record Altered(Piece before, Piece after) {}
-
-  /** The shell before and after. */
-  public record Rebuilt(Shell before, Shell after) {}
+public record Change(@JsonValue List<Difference> all) {
+  @JsonCreator
+  public Change {
+    all = List.copyOf(all);
+  }
 
   /**
    * What turns one space into another.
@@ -32,63 +37,76 @@ public record Change(
    * @param touched ids of all pieces that may be others, or there in one of them only
    */
   public static Change between(Space before, Space after, Collection<String> touched) {
-    List<Ordered> added = new ArrayList<>();
-    List<Altered> altered = new ArrayList<>();
-    List<Ordered> removed = new ArrayList<>();
+    List<OfPiece> pieces = new ArrayList<>();
     for (String id : touched) {
-      boolean was = before.has(id);
-      boolean is = after.has(id);
-      boolean stayed = was && is && before.placeOf(id) == after.placeOf(id);
-      if (stayed && !before.piece(id).equals(after.piece(id))) {
-        altered.add(new Altered(before.piece(id), after.piece(id)));
-      }
-      if (is && !stayed) {
-        added.add(new Ordered(after.piece(id), after.placeOf(id)));
-      }
-      if (was && !stayed) {
-        removed.add(new Ordered(before.piece(id), before.placeOf(id)));
+      Ordered was = before.ordered(id);
+      Ordered is = after.ordered(id);
+      if (!Objects.equals(was, is)) {
+        pieces.add(new OfPiece(was, is));
       }
     }
-    added.sort(Comparator.comparingLong(Ordered::place));
-    altered.sort(Comparator.comparingLong(a -> before.placeOf(a.before.id())));
-    removed.sort(Comparator.comparingLong(Ordered::place));
-    Rebuilt shell =
-        before.shell().equals(after.shell()) ? null : new Rebuilt(before.shell(), after.shell());
-    return new Change(added, altered, removed, shell);
+    pieces.sort(
+        Comparator.comparingLong(d -> (d.after() == null ? d.before() : d.after()).place()));
+    List<Difference> all = new ArrayList<>();
+    if (!before.shell().equals(after.shell())) {
+      all.add(new OfShell(before.shell(), after.shell()));
+    }
+    all.addAll(pieces);
+    return new Change(all);
   }
 
   /** Whether nothing is another afterwards. */
   public boolean none() {
-    return added.isEmpty() && altered.isEmpty() && removed.isEmpty() && shell == null;
+    return all.isEmpty();
   }
 
   public Change reversed() {
-    return new Change(
-        removed,
-        altered.stream().map(a -> new Altered(a.after, a.before)).toList(),
-        added,
-        shell == null ? null : new Rebuilt(shell.after, shell.before));
+    return new Change(all.stream().map(Difference::reversed).toList());
   }
 
   public Space apply(Space space) {
-    Space rebuilt = shell == null ? space : space.with(shell.after);
-    return rebuilt
-        .without(removed.stream().map(p -> p.piece().id()).toList())
-        .with(altered.stream().map(Altered::after).toList())
-        .putting(added);
+    return space.apply(all);
   }
 
-  /** Pieces as they are afterwards: added and altered. */
+  /** The pieces among it. */
+  public Stream<OfPiece> pieces() {
+    return of(OfPiece.class);
+  }
+
+  /** Whether the shell is another. */
+  public boolean shell() {
+    return of(OfShell.class).findAny().isPresent();
+  }
+
+  private <D extends Difference> Stream<D> of(Class<D> kind) {
+    return all.stream().filter(kind::isInstance).map(kind::cast);
+  }
+
+  /** Pieces as they are afterwards, put in or altered, by their ids. */
   public List<Piece> changed() {
-    Map<String, Piece> all = new TreeMap<>();
-    added.forEach(p -> all.put(p.piece().id(), p.piece()));
-    altered.forEach(a -> all.put(a.after.id(), a.after));
-    return List.copyOf(all.values());
+    return pieces()
+        .filter(d -> d.after() != null)
+        .map(OfPiece::piece)
+        .sorted(Comparator.comparing(Piece::id))
+        .toList();
+  }
+
+  /**
+   * Ids of pieces that were not there before, in their order, without those that came along on
+   * others of them.
+   */
+  public List<String> made() {
+    Set<String> all = pieces().filter(d -> d.before() == null).map(OfPiece::id).collect(toSet());
+    return pieces()
+        .filter(d -> d.before() == null)
+        .map(OfPiece::piece)
+        .filter(p -> p.on().kind() != On.Kind.piece || !all.contains(p.on().id()))
+        .map(Piece::id)
+        .toList();
   }
 
   /** Ids of pieces that are not there afterwards. */
   public List<String> gone() {
-    List<String> back = added.stream().map(p -> p.piece().id()).toList();
-    return removed.stream().map(p -> p.piece().id()).filter(id -> !back.contains(id)).toList();
+    return pieces().filter(d -> d.after() == null).map(OfPiece::id).toList();
   }
 }

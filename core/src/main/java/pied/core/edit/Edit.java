@@ -3,6 +3,7 @@ package pied.core.edit;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import pied.core.Nullable;
 import pied.core.edit.arrange.Beside;
 import pied.core.edit.arrange.Level;
 import pied.core.edit.arrange.SettleOnto;
@@ -99,23 +100,23 @@ public interface Edit {
   record Sight(Vec from, Vec along) {}
 
   /** A point of the plan, metres. */
-  record PlanPoint(Amount x, Amount z) {}
+  record PlanPoint(@Nullable Amount x, @Nullable Amount z) {}
 
   /** New measures; what is missing stays. */
-  record Measures(Amount width, Amount depth, Amount height) {}
+  record Measures(@Nullable Amount width, @Nullable Amount depth, @Nullable Amount height) {}
 
   /**
    * A place read from the datum, or a way to go; what is missing stays. On a stage one may say it
    * in its words, each of which takes the place of x or z.
    */
   record Place3(
-      Amount x,
-      Amount y,
-      Amount z,
-      Amount stageLeft,
-      Amount stageRight,
-      Amount upstage,
-      Amount downstage) {
+      @Nullable Amount x,
+      @Nullable Amount y,
+      @Nullable Amount z,
+      @Nullable Amount stageLeft,
+      @Nullable Amount stageRight,
+      @Nullable Amount upstage,
+      @Nullable Amount downstage) {
     public Place3(Amount x, Amount y, Amount z) {
       this(x, y, z, null, null, null, null);
     }

@@ -2,6 +2,7 @@ package pied.core.edit;
 
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.space.PartName;
 import pied.core.space.Space;
 
 /**
@@ -10,7 +11,7 @@ import pied.core.space.Space;
  * @param space after them
  * @param said remarks for the person, in sentences
  * @param offers what one may want to do next
- * @param part id of the body of the shell that was built or altered last, or null
+ * @param part of the shell that was built or altered last, or null
  */
 public record Outcome(
-    Space space, Change change, List<String> said, List<Offer> offers, @Nullable String part) {}
+    Space space, Change change, List<String> said, List<Offer> offers, @Nullable PartName part) {}

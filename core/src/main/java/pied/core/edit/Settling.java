@@ -35,7 +35,7 @@ final class Settling {
       Piece p = bench.piece(id);
       Article article = bench.article(id);
       Resting resting = Resting.of(bench.space(), p);
-      if (p.held() || article.mounting() != Mounting.STANDS) {
+      if (p.attached() || article.mounting() != Mounting.STANDS) {
         On touched = resting.carrier(p.pose());
         boolean stays = !touched.equals(On.NOTHING);
         if (!stays && article.mounting() != Mounting.STANDS) {
@@ -43,7 +43,7 @@ final class Settling {
           continue;
         }
         if (stays) {
-          bench.set(p.held() ? p : p.withOn(touched));
+          bench.set(p.attached() ? p : p.withOn(touched));
           continue;
         }
       }

@@ -3,7 +3,6 @@ package pied.core.measure;
 import pied.core.Refusal;
 import pied.core.piece.Piece;
 import pied.core.space.Opening;
-import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 
 /**
@@ -35,7 +34,7 @@ public record FreePlace(double width, double depth, double height, String words)
    */
   public static FreePlace of(Space space, String part) {
     for (Opening o : space.shell().openings()) {
-      if (part.equals(ShellBodies.OPENING + o.id())) {
+      if (part.equals(o.name().text())) {
         return new FreePlace(o.width(), Double.NaN, o.height(), "the " + o.words());
       }
     }

@@ -10,6 +10,6 @@ public record Lean(double toward, double by) {
   public static final Lean NONE = new Lean(0, 0);
 
   public Lean {
-    toward = by == 0 ? 0 : Piece.round(toward);
+    toward = by == 0 ? 0 : Stance.round(toward);
   }
 }

@@ -12,10 +12,8 @@ public final class Shapes {
   /** Of the memory there is. */
   private static final double SHARE = 0.2;
 
-  private record Key(String article, Size size) {}
-
   private final Catalog catalog;
-  private final Map<Key, Mesh> meshes = Kept.room(SHARE, Mesh::bytes);
+  private final Map<Form, Mesh> meshes = Kept.room(SHARE, Mesh::bytes);
 
   public Shapes(Catalog catalog) {
     this.catalog = catalog;
@@ -29,18 +27,26 @@ public final class Shapes {
     return catalog.article(p.article());
   }
 
-  /** The mesh of an article at a size, in its own frame, made ready for all questions. */
-  public Mesh mesh(String article, Size size) {
-    return meshes.computeIfAbsent(new Key(article, size), this::built);
+  /** The mesh of a form, in its own frame, made ready for all questions. */
+  public Mesh mesh(Form form) {
+    return meshes.computeIfAbsent(form, this::built);
   }
 
-  private Mesh built(Key key) {
-    Mesh mesh = catalog.article(key.article).recipe().build(key.size);
+  private Mesh built(Form form) {
+    Mesh mesh = catalog.article(form.article()).recipe().build(form.size());
+    if (form.mirrored()) {
+      mesh = mesh.mirrored();
+    }
     mesh.ready();
     return mesh;
   }
 
+  /** The mesh of an article at a size, in its own frame. */
+  public Mesh mesh(String article, Size size) {
+    return mesh(new Form(article, size));
+  }
+
   public Mesh mesh(Piece p) {
-    return mesh(p.article(), p.size());
+    return mesh(p.form());
   }
 }

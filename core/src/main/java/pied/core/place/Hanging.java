@@ -8,6 +8,7 @@ import pied.core.Refusal;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
@@ -15,7 +16,8 @@ import pied.core.solid.Box;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 
@@ -59,7 +61,7 @@ final class Hanging {
             1e4,
             b ->
                 Surfaces.isFloor(b)
-                    || b.id().startsWith(ShellBodies.BAR)
+                    || PartName.is(b, Kind.bar)
                     || space.has(b.id()) && !ignored.contains(b.id()));
     if (met == null) {
       throw new Refusal("Point at a place in the room; it goes up to the ceiling above that.");
@@ -111,7 +113,8 @@ final class Hanging {
     for (Body body : met != null ? List.of(met.body()) : rigged(spot)) {
       for (Vec tube : tubes(body, spot)) {
         Vec low = new Vec(tube.x(), body.box().min().y() - size.height() - 0.05, tube.z());
-        Bodies.Met up = bodies.travel(mesh, Piece.pose(low, turn, lean), Vec.UP, 2, b -> b == body);
+        Bodies.Met up =
+            bodies.travel(mesh, Stance.pose(low, turn, lean), Vec.UP, 2, b -> b == body);
         double off = Math.hypot(tube.x() - spot.x(), tube.z() - spot.z());
         if (up.stop().meets() && off < nearest) {
           nearest = off;

@@ -12,6 +12,7 @@ import pied.core.catalog.Mounting;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
@@ -21,7 +22,8 @@ import pied.core.solid.Pose;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -78,7 +80,7 @@ public final class Resting {
   public static Resting of(Space space, Piece piece) {
     Set<String> own = space.withCarried(List.of(piece.id()));
     Resting r = new Resting(space, space.article(piece), piece.size(), piece.lean(), own);
-    r.held = piece.held() ? piece.on() : null;
+    r.held = piece.attached() ? piece.on() : null;
     return r;
   }
 
@@ -98,7 +100,7 @@ public final class Resting {
   }
 
   private Pose pose(Vec at, double turn) {
-    return Piece.pose(at, turn, lean);
+    return Stance.pose(at, turn, lean);
   }
 
   // ---- standing
@@ -141,7 +143,7 @@ public final class Resting {
       return new Rest(pose.at(), turn, On.NOTHING, 0);
     }
     Vec at = pose.at().along(Vec.DOWN, met.stop().distance());
-    if (met.body().id().equals(ShellBodies.FLOOR)) {
+    if (PartName.is(met.body(), Kind.floor)) {
       at = new Vec(at.x(), Math.abs(at.y()) < 1e-9 ? 0 : at.y(), at.z());
     }
     return new Rest(at, turn, Surfaces.on(met.body()), 0);
@@ -296,24 +298,14 @@ public final class Resting {
     Predicate<Body> counts =
         b ->
             hangs
-                ? b.id().equals(ShellBodies.CEILING)
-                    || b.id().startsWith(ShellBodies.BAR)
-                    || hanging.mayHold(b)
-                : b.id().startsWith(ShellBodies.WALL);
+                ? PartName.is(b, Kind.ceiling, Kind.bar) || hanging.mayHold(b)
+                : PartName.is(b, Kind.wall);
     Bodies.Met met = bodies.travel(mesh, pose, way, CONTACT, counts);
     if (!met.stop().meets()) {
       return On.NOTHING;
     }
-    String id = met.body().id();
-    if (!hangs) {
-      return On.wall(id.substring(ShellBodies.WALL.length()));
-    }
-    if (space.has(id)) {
-      return On.piece(id);
-    }
-    return id.equals(ShellBodies.CEILING)
-        ? On.CEILING
-        : On.bar(id.substring(ShellBodies.BAR.length()));
+    PartName part = PartName.of(met.body());
+    return part == null ? On.piece(met.body().id()) : part.carrier();
   }
 
   /** What it stands on; what it overlaps hides that, and is looked past. */

@@ -11,7 +11,8 @@ import pied.core.piece.On;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -66,18 +67,12 @@ public final class Surfaces {
 
   /** The floor itself, or what is raised above it. */
   static boolean isFloor(Body body) {
-    return body.id().equals(ShellBodies.FLOOR)
-        || body.id().startsWith(ShellBodies.PLATFORM)
-        || body.id().startsWith(ShellBodies.FLIGHT);
+    return PartName.is(body, Kind.floor, Kind.platform, Kind.flight);
   }
 
   static On on(Body body) {
-    if (body.id().equals(ShellBodies.FLOOR)) {
-      return On.FLOOR;
-    }
-    return isFloor(body)
-        ? On.platform(body.id().substring(body.id().indexOf(':') + 1))
-        : On.piece(body.id());
+    PartName part = PartName.of(body);
+    return part == null ? On.piece(body.id()) : part.carrier();
   }
 
   /** All that may carry it over a point of the plan, from the top down. */
@@ -163,11 +158,11 @@ public final class Surfaces {
         sight.from(),
         sight.along(),
         1e4,
-        b -> b.id().startsWith(ShellBodies.WALL) && faceOf(b, sight.along()) != null);
+        b -> PartName.is(b, Kind.wall) && faceOf(b, sight.along()) != null);
   }
 
   /** The face of a wall or a partition that one looks at, or null. */
   Wall faceOf(Body body, Vec along) {
-    return space.shell().faceSeen(body.id().substring(ShellBodies.WALL.length()), along);
+    return space.shell().faceSeen(PartName.of(body).id(), along);
   }
 }

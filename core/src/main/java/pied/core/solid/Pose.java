@@ -2,6 +2,7 @@ package pied.core.solid;
 
 import java.util.Arrays;
 import org.joml.Matrix3d;
+import org.joml.Quaterniond;
 import org.joml.Quaterniondc;
 
 /**
@@ -69,9 +70,17 @@ public final class Pose {
     // the top goes toward (sin a, 0, cos a): about the level axis at a right angle to that
     return of(
         at,
-        new org.joml.Quaterniond()
+        new Quaterniond()
             .rotateY(t)
             .rotateAxis(Math.toRadians(lean), Math.cos(a), 0, -Math.sin(a)));
+  }
+
+  /** The rotation alone. */
+  public Rotation rotation() {
+    Quaterniond q =
+        new Quaterniond()
+            .setFromNormalized(new Matrix3d(m00, m10, m20, m01, m11, m21, m02, m12, m22));
+    return new Rotation(q.x, q.y, q.z, q.w);
   }
 
   /** Turned in any way; the quaternion is of length 1. */

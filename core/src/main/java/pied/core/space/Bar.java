@@ -1,5 +1,7 @@
 package pied.core.space;
 
+import pied.core.Refusal;
+
 /**
  * A bar across the space to hang things from.
  *
@@ -9,7 +11,25 @@ package pied.core.space;
  * @param trim height of the middle of the tube, metres
  * @param length metres
  */
-public record Bar(String id, double x, double z, double trim, double length) {
+public record Bar(String id, double x, double z, double trim, double length) implements Part {
   /** Outer diameter of the tube, metres: the common scaffold tube of EN 39. */
   public static final double TUBE = 0.0483;
+
+  @Override
+  public PartName name() {
+    return new PartName(PartName.Kind.bar, id);
+  }
+
+  @Override
+  public void check(ShellCheck c) {
+    c.measure("The " + id + " is to be", length, 0.1, ShellCheck.MOST, "long");
+    c.measure("The trim of " + id + " is to be", trim, 0.1, c.shell().height() - 0.03, "high");
+    var e = c.shell().floor().getEnvelopeInternal();
+    if (z < e.getMinY()
+        || z > e.getMaxY()
+        || x - length / 2 < e.getMinX() - 1e-6
+        || x + length / 2 > e.getMaxX() + 1e-6) {
+      throw new Refusal("The " + id + " would reach beyond " + c.words() + ".");
+    }
+  }
 }

@@ -1,5 +1,7 @@
 package pied.core.space;
 
+import java.util.List;
+
 /**
  * A column from the floor to the ceiling.
  *
@@ -7,4 +9,17 @@ package pied.core.space;
  * @param width across, or the diameter of a round one, metres
  * @param depth deep, metres
  */
-public record Column(String id, Spot at, double width, double depth, boolean round) {}
+public record Column(String id, Spot at, double width, double depth, boolean round)
+    implements Part {
+  @Override
+  public PartName name() {
+    return new PartName(PartName.Kind.column, id);
+  }
+
+  @Override
+  public void check(ShellCheck c) {
+    c.measure("The " + id + " is to be", width, 0.02, 10, "wide");
+    c.measure("The " + id + " is to be", depth, 0.02, 10, "deep");
+    c.within(id, List.of(at));
+  }
+}

@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
+import pied.core.Refusal;
 
 /**
  * A flight of steps, or a ramp.
@@ -23,7 +24,8 @@ public record Flight(
     int count,
     double riser,
     double going,
-    double base) {
+    double base)
+    implements Part {
   /** Sorts of flights. */
   public enum Kind {
     steps,
@@ -80,5 +82,25 @@ public record Flight(
     }
     int tread = (int) Math.max(0, Math.min(count - 1, Math.floor(down / going + 1e-9)));
     return base + (count - tread) * riser;
+  }
+
+  @Override
+  public PartName name() {
+    return new PartName(PartName.Kind.flight, id);
+  }
+
+  @Override
+  public void check(ShellCheck c) {
+    c.measure("The " + id + " are to be", width, 0.1, ShellCheck.MOST, "wide");
+    c.measure("A going of " + id + " is to be", going, 0.05, ShellCheck.MOST, "deep");
+    if (count < 1 || count > 200) {
+      throw new Refusal("A flight has 1 to 200 treads, not " + count + ".");
+    }
+    c.measure("A riser of " + id + " is to be", riser, 0.01, ShellCheck.MOST, "high");
+    c.measure("The top of " + id + " is to be", top(), 0.01, c.shell().height() - 0.1, "high");
+    if (!c.shell().holds(outline())) {
+      throw new Refusal(
+          "The " + id + " would reach beyond " + c.words() + "; make it shorter or move it.");
+    }
   }
 }

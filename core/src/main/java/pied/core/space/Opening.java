@@ -1,5 +1,7 @@
 package pied.core.space;
 
+import pied.core.Refusal;
+
 /**
  * A door, a window, a plain opening or a niche in a wall.
  *
@@ -20,7 +22,8 @@ public record Opening(
     double height,
     Hand hinge,
     Way opens,
-    double depth) {
+    double depth)
+    implements Part {
   /** Sorts of openings. */
   public enum Kind {
     door("door", 0.9, 0, 2.05),
@@ -108,5 +111,93 @@ public record Opening(
 
   public Opening at(String otherWall, double otherFrom) {
     return new Opening(id, kind, otherWall, otherFrom, width, sill, height, hinge, opens, depth);
+  }
+
+  @Override
+  public PartName name() {
+    return new PartName(PartName.Kind.opening, id);
+  }
+
+  @Override
+  public void check(ShellCheck c) {
+    Wall w = c.shell().wall(wall);
+    if (w == null || w.open()) {
+      throw new Refusal("There is no wall " + wall + " to set the " + words() + " in.");
+    }
+    c.measure("The " + words() + " is to be", width, 0.05, ShellCheck.MOST, "wide");
+    c.measure("The " + words() + " is to be", height, 0.05, ShellCheck.MOST, "high");
+    String name = Character.isUpperCase(w.name().charAt(0)) ? "wall " + w.name() : w.name();
+    fits(w, name);
+    deep(w, name);
+    clear(c.shell(), name);
+  }
+
+  private void fits(Wall w, String name) {
+    if (from < -1e-9 || to() > w.length() + 1e-9) {
+      double beyond = Math.max(-from, to() - w.length());
+      throw new Refusal(
+          "The "
+              + words()
+              + " does not fit into "
+              + name
+              + ": it would reach "
+              + ShellCheck.m(beyond)
+              + " beyond its end.");
+    }
+    if (sill < -1e-9 || head() > w.height() + 1e-9) {
+      throw new Refusal(
+          "The "
+              + words()
+              + " does not fit into "
+              + name
+              + ", which is "
+              + ShellCheck.m(w.height())
+              + " high: it would reach from "
+              + ShellCheck.m(sill)
+              + " to "
+              + ShellCheck.m(head())
+              + ".");
+    }
+  }
+
+  private void deep(Wall w, String name) {
+    if (!(depth >= 0)) {
+      throw new Refusal(
+          "The " + words() + " would be " + ShellCheck.m(depth) + " deep; say 0 or more.");
+    }
+    if (kind == Opening.Kind.niche && depth > w.thickness() - 0.01) {
+      throw new Refusal(
+          "The niche is "
+              + ShellCheck.m(depth)
+              + " deep; "
+              + name
+              + " is only "
+              + ShellCheck.m(w.thickness())
+              + " thick.");
+    }
+  }
+
+  private void clear(Shell shell, String name) {
+    for (Opening other : shell.openings()) {
+      if (other != this
+          && other.wall().equals(wall)
+          && other.from() < to() - 1e-9
+          && from < other.to() - 1e-9
+          && other.sill() < head() - 1e-9
+          && sill < other.head() - 1e-9) {
+        throw new Refusal(
+            "The "
+                + words()
+                + " would overlap the "
+                + other.words()
+                + " that is "
+                + ShellCheck.m(other.from())
+                + " to "
+                + ShellCheck.m(other.to())
+                + " along "
+                + name
+                + ".");
+      }
+    }
   }
 }

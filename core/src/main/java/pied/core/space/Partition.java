@@ -1,5 +1,8 @@
 package pied.core.space;
 
+import java.util.List;
+import pied.core.Refusal;
+
 /**
  * A free-standing wall.
  *
@@ -8,7 +11,8 @@ package pied.core.space;
  * @param thickness metres
  * @param height metres
  */
-public record Partition(String id, Spot from, Spot to, double thickness, double height) {
+public record Partition(String id, Spot from, Spot to, double thickness, double height)
+    implements Part {
   public double length() {
     return from.distance(to);
   }
@@ -36,5 +40,27 @@ public record Partition(String id, Spot from, Spot to, double thickness, double 
         thickness,
         0,
         height);
+  }
+
+  @Override
+  public PartName name() {
+    return new PartName(PartName.Kind.wall, id);
+  }
+
+  @Override
+  public void check(ShellCheck c) {
+    c.measure("The " + id + " is to be", thickness, 0.005, 3, "thick");
+    c.measure("The " + id + " is to be", height, 0.1, c.shell().height(), "high");
+    if (length() < thickness) {
+      throw new Refusal(
+          "The "
+              + id
+              + " is "
+              + ShellCheck.m(length())
+              + " long, shorter than its thickness of "
+              + ShellCheck.m(thickness)
+              + ".");
+    }
+    c.within(id, List.of(from, to));
   }
 }

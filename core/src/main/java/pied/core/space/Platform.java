@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
+import pied.core.Refusal;
 
 /**
  * A raised area of floor.
@@ -9,12 +10,27 @@ import java.util.List;
  * @param outline corners on the plan
  * @param height of its top above the zero level of the floor, metres
  */
-public record Platform(String id, List<Spot> outline, double height) {
+public record Platform(String id, List<Spot> outline, double height) implements Part {
   public Platform {
     outline = List.copyOf(outline);
   }
 
   public Platform withOutline(List<Spot> v) {
     return new Platform(id, v, height);
+  }
+
+  @Override
+  public PartName name() {
+    return new PartName(PartName.Kind.platform, id);
+  }
+
+  @Override
+  public void check(ShellCheck c) {
+    ShellCheck.outline("The outline of " + id, outline);
+    c.measure("The " + id + " is to be", height, 0.01, c.shell().height() - 0.1, "high");
+    if (!c.shell().holds(outline)) {
+      throw new Refusal(
+          "The " + id + " would reach beyond " + c.words() + "; make it smaller or move it.");
+    }
   }
 }

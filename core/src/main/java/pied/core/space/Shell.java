@@ -72,6 +72,19 @@ public record Shell(
     return list == null ? List.of() : List.copyOf(list);
   }
 
+  /** All that is built into it and can be taken away, by what it is called. */
+  @JsonIgnore
+  public Map<String, List<? extends Part>> parts() {
+    Map<String, List<? extends Part>> all = new java.util.LinkedHashMap<>();
+    all.put("partitions", partitions);
+    all.put("openings", openings);
+    all.put("columns", columns);
+    all.put("platforms", platforms);
+    all.put("flights", flights);
+    all.put("bars", bars);
+    return all;
+  }
+
   // ---- walls
 
   /** Another that is the same. */

@@ -19,17 +19,6 @@ import pied.core.solid.Vec;
 
 /** The bodies of a shell: floor, ceiling, walls with their openings cut, what is built in. */
 public final class ShellBodies {
-  public static final String FLOOR = "floor";
-  public static final String CEILING = "ceiling";
-  public static final String AUDITORIUM = "auditorium";
-  public static final String WALL = "wall:";
-  public static final String OPENING = "opening:";
-  public static final String SKIRTING = "skirting:";
-  public static final String COLUMN = "column:";
-  public static final String PLATFORM = "platform:";
-  public static final String FLIGHT = "flight:";
-  public static final String BAR = "bar:";
-
   private static final double SLAB = 0.2;
 
   private final Shell shell;
@@ -39,7 +28,7 @@ public final class ShellBodies {
     this.shell = shell;
   }
 
-  /** All bodies of a shell. Ids are "floor", "ceiling", "wall:A", "opening:…", "platform:…". */
+  /** All bodies of a shell. Each is known by the name of its part. */
   public static List<Body> of(Shell shell) {
     ShellBodies b = new ShellBodies(shell);
     b.build();
@@ -47,10 +36,10 @@ public final class ShellBodies {
   }
 
   private void build() {
-    add(FLOOR, floor());
+    add(PartName.FLOOR, floor());
     MeshMaker ceiling = new MeshMaker();
     slab(ceiling, shell.within(), shell.height(), shell.height() + SLAB);
-    add(CEILING, ceiling.mesh("ceiling"));
+    add(PartName.CEILING, ceiling.mesh("ceiling"));
     for (Wall wall : shell.walls()) {
       if (!wall.open()) {
         wall(wall);
@@ -61,22 +50,22 @@ public final class ShellBodies {
     for (Column c : shell.columns()) {
       MeshMaker maker = new MeshMaker();
       slab(maker, footprint(c), 0, shell.height());
-      add(COLUMN + c.id(), maker.mesh("column"));
+      add(c.name(), maker.mesh("column"));
     }
     for (Platform p : shell.platforms()) {
       MeshMaker maker = new MeshMaker();
       slab(maker, Shell.polygon(p.outline()), 0, p.height());
-      add(PLATFORM + p.id(), maker.mesh("platform"));
+      add(p.name(), maker.mesh("platform"));
     }
-    shell.flights().forEach(f -> add(FLIGHT + f.id(), flight(f)));
-    shell.bars().forEach(b -> add(BAR + b.id(), bar(b)));
+    shell.flights().forEach(f -> add(f.name(), flight(f)));
+    shell.bars().forEach(b -> add(b.name(), bar(b)));
     if (shell.stage() != null && shell.stage().seats() != null) {
-      add(AUDITORIUM, Auditorium.mesh(shell.stage()));
+      add(PartName.AUDITORIUM, Auditorium.mesh(shell.stage()));
     }
   }
 
-  private void add(String id, Mesh mesh) {
-    bodies.add(new Body(id, mesh, Pose.HERE));
+  private void add(PartName name, Mesh mesh) {
+    bodies.add(new Body(name, mesh, Pose.HERE));
   }
 
   // ---- floors
@@ -194,10 +183,10 @@ public final class ShellBodies {
   private void wall(Wall wall) {
     List<Opening> own =
         shell.openings().stream().filter(o -> o.wall().equals(wall.name())).toList();
-    add(WALL + wall.name(), mesh(wall, own));
+    add(PartName.wall(wall.name()), mesh(wall, own));
     for (Opening o : own) {
       if (Joinery.has(o)) {
-        bodies.add(new Body(OPENING + o.id(), Joinery.mesh(wall, o), Joinery.place(wall, o)));
+        bodies.add(new Body(o.name(), Joinery.mesh(wall, o), Joinery.place(wall, o)));
       }
     }
   }
@@ -227,7 +216,7 @@ public final class ShellBodies {
       layer(maker, wall, face, from / wall.thickness(), to / wall.thickness());
     }
     try {
-      return maker.mesh("wall:" + wall.name());
+      return maker.mesh(PartName.wall(wall.name()).text());
     } catch (IllegalArgumentException e) {
       throw new Refusal("The openings leave nothing of wall " + wall.name() + ".");
     }
@@ -289,7 +278,7 @@ public final class ShellBodies {
       }
       board(maker, w, at, w.length(), at == 0 ? first : at, last);
       if (!maker.empty()) {
-        add(SKIRTING + w.name(), maker.mesh("skirting"));
+        add(PartName.skirting(w.name()), maker.mesh("skirting"));
       }
     }
   }
@@ -329,7 +318,7 @@ public final class ShellBodies {
     Map<String, String> all = colours();
     all.putAll(shell.finishes());
     for (Wall w : shell.faces()) {
-      all.putIfAbsent(WALL + w.name(), all.get("wall"));
+      all.putIfAbsent(PartName.wall(w.name()).text(), all.get("wall"));
     }
     return all;
   }

@@ -49,44 +49,28 @@ public final class ShellCheck {
       throw new Refusal("North is 0 to 360° from the head of the plan.");
     }
     Sound.place("The datum", shell.datum());
-    most(shell.openings(), "openings");
-    most(shell.partitions(), "partitions");
-    most(shell.columns(), "columns");
-    most(shell.platforms(), "platforms");
-    most(shell.flights(), "flights");
-    most(shell.bars(), "bars");
+    shell.parts().forEach(ShellCheck::most);
     stage();
     shell.walls().forEach(this::wall);
-    shell.partitions().forEach(this::partition);
-    shell.openings().forEach(this::opening);
-    for (Column c : shell.columns()) {
-      measure("The " + c.id() + " is to be", c.width(), 0.02, 10, "wide");
-      measure("The " + c.id() + " is to be", c.depth(), 0.02, 10, "deep");
-      within(c.id(), List.of(c.at()));
-    }
-    for (Platform p : shell.platforms()) {
-      outline("The outline of " + p.id(), p.outline());
-      measure("The " + p.id() + " is to be", p.height(), 0.01, shell.height() - 0.1, "high");
-      if (!shell.holds(p.outline())) {
-        throw new Refusal(
-            "The " + p.id() + " would reach beyond " + words() + "; make it smaller or move it.");
-      }
-    }
-    shell.flights().forEach(this::flight);
-    shell.bars().forEach(this::bar);
+    shell.parts().values().forEach(list -> list.forEach(p -> p.check(this)));
   }
 
-  private String words() {
+  Shell shell() {
+    return shell;
+  }
+
+  /** What it is the shell of, in a sentence. */
+  String words() {
     return shell.stage() == null ? "the room" : "the stage";
   }
 
-  private static void most(List<?> parts, String words) {
+  private static void most(String words, List<? extends Part> parts) {
     if (parts.size() > MOST_PARTS) {
       throw new Refusal("A space may have up to " + MOST_PARTS + " " + words + ".");
     }
   }
 
-  private static void measure(String what, double v, double least, double most, String how) {
+  static void measure(String what, double v, double least, double most, String how) {
     if (!(v >= least && v <= most)) {
       throw new Refusal(
           what + " " + m(v) + " " + how + "; it can be " + m(least) + " to " + m(most) + ".");
@@ -108,7 +92,7 @@ public final class ShellCheck {
     outline("The outline", shell.outline());
   }
 
-  private static void outline(String what, List<Spot> corners) {
+  static void outline(String what, List<Spot> corners) {
     int n = corners.size();
     if (n > MOST_CORNERS) {
       throw new Refusal(what + " has " + n + " corners; Pied builds up to " + MOST_CORNERS + ".");
@@ -163,23 +147,7 @@ public final class ShellCheck {
     }
   }
 
-  private void partition(Partition p) {
-    measure("The " + p.id() + " is to be", p.thickness(), 0.005, 3, "thick");
-    measure("The " + p.id() + " is to be", p.height(), 0.1, shell.height(), "high");
-    if (p.length() < p.thickness()) {
-      throw new Refusal(
-          "The "
-              + p.id()
-              + " is "
-              + m(p.length())
-              + " long, shorter than its thickness of "
-              + m(p.thickness())
-              + ".");
-    }
-    within(p.id(), List.of(p.from(), p.to()));
-  }
-
-  private void within(String what, List<Spot> points) {
+  void within(String what, List<Spot> points) {
     for (Spot p : points) {
       if (!shell
           .floor()
@@ -187,101 +155,6 @@ public final class ShellCheck {
           .covers(Shell.PLANE.createPoint(new Coordinate(p.x(), p.z())))) {
         throw new Refusal("The " + what + " would stand outside " + words() + ".");
       }
-    }
-  }
-
-  private void opening(Opening o) {
-    Wall w = shell.wall(o.wall());
-    if (w == null || w.open()) {
-      throw new Refusal("There is no wall " + o.wall() + " to set the " + o.words() + " in.");
-    }
-    String name = Character.isUpperCase(w.name().charAt(0)) ? "wall " + w.name() : w.name();
-    measure("The " + o.words() + " is to be", o.width(), 0.05, MOST, "wide");
-    measure("The " + o.words() + " is to be", o.height(), 0.05, MOST, "high");
-    if (o.from() < -1e-9 || o.to() > w.length() + 1e-9) {
-      double beyond = Math.max(-o.from(), o.to() - w.length());
-      throw new Refusal(
-          "The "
-              + o.words()
-              + " does not fit into "
-              + name
-              + ": it would reach "
-              + m(beyond)
-              + " beyond its end.");
-    }
-    if (o.sill() < -1e-9 || o.head() > w.height() + 1e-9) {
-      throw new Refusal(
-          "The "
-              + o.words()
-              + " does not fit into "
-              + name
-              + ", which is "
-              + m(w.height())
-              + " high: it would reach from "
-              + m(o.sill())
-              + " to "
-              + m(o.head())
-              + ".");
-    }
-    if (!(o.depth() >= 0)) {
-      throw new Refusal("The " + o.words() + " would be " + m(o.depth()) + " deep; say 0 or more.");
-    }
-    if (o.kind() == Opening.Kind.niche && o.depth() > w.thickness() - 0.01) {
-      throw new Refusal(
-          "The niche is "
-              + m(o.depth())
-              + " deep; "
-              + name
-              + " is only "
-              + m(w.thickness())
-              + " thick.");
-    }
-    for (Opening other : shell.openings()) {
-      if (other != o
-          && other.wall().equals(o.wall())
-          && other.from() < o.to() - 1e-9
-          && o.from() < other.to() - 1e-9
-          && other.sill() < o.head() - 1e-9
-          && o.sill() < other.head() - 1e-9) {
-        throw new Refusal(
-            "The "
-                + o.words()
-                + " would overlap the "
-                + other.words()
-                + " that is "
-                + m(other.from())
-                + " to "
-                + m(other.to())
-                + " along "
-                + name
-                + ".");
-      }
-    }
-  }
-
-  private void flight(Flight f) {
-    measure("The " + f.id() + " are to be", f.width(), 0.1, MOST, "wide");
-    measure("A going of " + f.id() + " is to be", f.going(), 0.05, MOST, "deep");
-    if (f.count() < 1 || f.count() > 200) {
-      throw new Refusal("A flight has 1 to 200 treads, not " + f.count() + ".");
-    }
-    measure("A riser of " + f.id() + " is to be", f.riser(), 0.01, MOST, "high");
-    measure("The top of " + f.id() + " is to be", f.top(), 0.01, shell.height() - 0.1, "high");
-    if (!shell.holds(f.outline())) {
-      throw new Refusal(
-          "The " + f.id() + " would reach beyond " + words() + "; make it shorter or move it.");
-    }
-  }
-
-  private void bar(Bar b) {
-    measure("The " + b.id() + " is to be", b.length(), 0.1, MOST, "long");
-    measure("The trim of " + b.id() + " is to be", b.trim(), 0.1, shell.height() - 0.03, "high");
-    var e = shell.floor().getEnvelopeInternal();
-    if (b.z() < e.getMinY()
-        || b.z() > e.getMaxY()
-        || b.x() - b.length() / 2 < e.getMinX() - 1e-6
-        || b.x() + b.length() / 2 > e.getMaxX() + 1e-6) {
-      throw new Refusal("The " + b.id() + " would reach beyond " + words() + ".");
     }
   }
 

@@ -26,8 +26,7 @@ public final class Sound {
   private static final double FARTHEST_EYE = 10_000;
 
   private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9._-]{0,63}");
-  private static final Set<String> SHELL =
-      Set.of(ShellBodies.FLOOR, ShellBodies.CEILING, ShellBodies.AUDITORIUM);
+  private static final Set<String> SHELL = Set.of("floor", "ceiling", "auditorium");
 
   private Sound() {}
 

@@ -164,9 +164,34 @@ public final class Space {
         : new Space(this, order.with(more), more.stream().map(o -> o.piece().id()).toList());
   }
 
-  /** Where a piece is in the order of all: what came first has the least. */
-  public long placeOf(String id) {
-    return order.byId().get(id).get().place();
+  /** A piece with its place in the order of all, where what came first has the least; or null. */
+  public Ordered ordered(String id) {
+    return order.byId().getOrElse(id, null);
+  }
+
+  /** This space with some things others than they were. */
+  public Space apply(List<Difference> differences) {
+    Space rebuilt = this;
+    Set<String> gone = new LinkedHashSet<>();
+    List<Piece> altered = new ArrayList<>();
+    List<Ordered> put = new ArrayList<>();
+    for (Difference d : differences) {
+      if (d instanceof Difference.OfShell s) {
+        rebuilt = rebuilt.with(s.after());
+      } else if (d instanceof Difference.OfPiece p) {
+        if (p.stays()) {
+          altered.add(p.piece());
+        } else {
+          if (p.before() != null) {
+            gone.add(p.id());
+          }
+          if (p.after() != null) {
+            put.add(p.after());
+          }
+        }
+      }
+    }
+    return rebuilt.without(gone).with(altered).putting(put);
   }
 
   /** This space without some pieces. */
@@ -247,37 +272,34 @@ public final class Space {
   /** How a body is called in a sentence: "wall B", "the floor", the name of a piece. */
   public String nameOf(String body) {
     Piece p = order.piece(body);
-    return p != null ? p.name() : shellName(body);
+    return p != null ? p.name() : nameOf(PartName.read(body));
   }
 
   /** How a carrier is called in a sentence. */
   public String nameOf(On on) {
     return switch (on.kind()) {
       case floor -> shell.stage() == null ? "the floor" : "the stage floor";
-      case ceiling -> nameOf(ShellBodies.CEILING);
+      case ceiling -> nameOf(PartName.CEILING);
       case wall -> wallName(on.id());
       case platform, bar -> "the " + on.id();
-      case opening -> nameOf(ShellBodies.OPENING + on.id());
+      case opening -> nameOf(PartName.opening(on.id()));
       case piece -> piece(on.id()).name();
       case nothing -> "nothing";
     };
   }
 
-  private String shellName(String body) {
-    int colon = body.indexOf(':');
-    String id = body.substring(colon + 1);
-    return switch (body.substring(0, colon + 1)) {
-      case ShellBodies.WALL -> wallName(id);
-      case ShellBodies.SKIRTING -> "the skirting of wall " + id;
-      case ShellBodies.OPENING ->
-          shell.openings().stream()
-              .filter(o -> o.id().equals(id))
-              .map(o -> "the " + o.words())
-              .findFirst()
-              .orElse("an opening");
-      case "" ->
-          body.equals(ShellBodies.CEILING) && shell.stage() != null ? "the grid" : "the " + id;
-      default -> "the " + id;
+  /** How a part of the shell is called in a sentence. */
+  public String nameOf(PartName part) {
+    return switch (part.kind()) {
+      case wall -> wallName(part.id());
+      case skirting -> "the skirting of wall " + part.id();
+      case opening -> {
+        Opening o = shell.opening(part.id());
+        yield o == null ? "an opening" : "the " + o.words();
+      }
+      case ceiling -> shell.stage() != null ? "the grid" : "the ceiling";
+      case column, platform, flight, bar -> "the " + part.id();
+      default -> "the " + part.text();
     };
   }
 

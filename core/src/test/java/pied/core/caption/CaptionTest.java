@@ -24,7 +24,7 @@ class CaptionTest {
 
   private static String sentence(List<Phrase> phrases) {
     return phrases.stream()
-        .filter(p -> p.kind() != Phrase.Kind.swatch)
+        .filter(p -> !(p instanceof Phrase.Swatch))
         .map(Phrase::text)
         .collect(Collectors.joining());
   }
@@ -47,7 +47,7 @@ class CaptionTest {
     assertThat(sentence(phrases(LengthUnit.CM, "l")))
         .contains("on Oak sideboard, underside at 82.0");
     assertThat(phrases(LengthUnit.M, "l"))
-        .filteredOn(p -> p.kind() == Phrase.Kind.word && "s".equals(p.piece()))
+        .filteredOn(p -> p instanceof Phrase.Word w && "s".equals(w.piece()))
         .as("a click on the carrier's name leads to it")
         .isNotEmpty();
   }
@@ -65,13 +65,13 @@ class CaptionTest {
     room.put("s", "sideboard", 3, 1);
     room.put("l", "table-lamp", 3, 1);
     ObjectMapper json = new ObjectMapper();
-    for (Phrase p : phrases(LengthUnit.M, "l")) {
-      if (p.kind() != Phrase.Kind.field) {
+    for (Phrase phrase : phrases(LengthUnit.M, "l")) {
+      if (!(phrase instanceof Phrase.Field p)) {
         continue;
       }
-      ObjectNode edit = json.valueToTree(p.edit());
+      ObjectNode edit = json.valueToTree(p.blank().edit());
       ObjectNode at = edit;
-      String[] names = p.slot().split("\\.");
+      String[] names = p.blank().slot().split("\\.");
       for (int i = 0; i + 1 < names.length; i++) {
         at = at.withObject("/" + names[i]);
       }
@@ -88,7 +88,7 @@ class CaptionTest {
     String s = sentence(phrases(LengthUnit.M, "a", "b"));
     assertThat(s).startsWith("2 pieces, the lead is Dining chair 2 — 0.46 wide × 0.53 deep");
     assertThat(s).contains("facing various");
-    assertThat(phrases(LengthUnit.M, "a", "b")).anyMatch(p -> p.kind() == Phrase.Kind.swatch);
+    assertThat(phrases(LengthUnit.M, "a", "b")).anyMatch(p -> p instanceof Phrase.Swatch);
   }
 
   @Test

@@ -7,7 +7,6 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -16,6 +15,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Edit;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.units.LengthUnit;
 
@@ -37,13 +37,13 @@ class PartCaptionTest {
 
   private static String read(List<Phrase> phrases) {
     return phrases.stream()
-        .filter(p -> p.kind() != Phrase.Kind.swatch)
+        .filter(p -> !(p instanceof Phrase.Swatch))
         .map(Phrase::text)
         .collect(Collectors.joining());
   }
 
   private String read(String part) {
-    return read(PartCaption.of(stage.space, part, LengthUnit.M));
+    return read(PartCaption.of(stage.space, PartName.read(part), LengthUnit.M));
   }
 
   @Test
@@ -92,8 +92,8 @@ class PartCaptionTest {
         "bar:bar 1"
       })
   void whatOneReadsTypedAgainChangesNothing(String part) {
-    for (Phrase p : PartCaption.of(stage.space, part, LengthUnit.M)) {
-      if (p.kind() == Phrase.Kind.field) {
+    for (Phrase p : PartCaption.of(stage.space, PartName.read(part), LengthUnit.M)) {
+      if (p instanceof Phrase.Field) {
         typedAgain(p);
       }
     }
@@ -104,16 +104,19 @@ class PartCaptionTest {
     stage.json("{'do':'build','skirtingHeight':'0.1'}");
     for (ShellList.Group g : ShellList.of(stage.space, LengthUnit.M)) {
       for (ShellList.Row r : g.rows()) {
-        r.phrases().stream().filter(p -> p.kind() == Phrase.Kind.field).forEach(this::typedAgain);
+        r.phrases().forEach(this::typedAgain);
       }
     }
   }
 
-  private void typedAgain(Phrase p) {
+  private void typedAgain(Phrase phrase) {
+    if (!(phrase instanceof Phrase.Field p)) {
+      return;
+    }
     Shell before = stage.shell();
-    ObjectNode edit = json.valueToTree(p.edit());
+    ObjectNode edit = json.valueToTree(p.blank().edit());
     ObjectNode at = edit;
-    String[] names = p.slot().split("\\.");
+    String[] names = p.blank().slot().split("\\.");
     for (int i = 0; i + 1 < names.length; i++) {
       at = at.withObject("/" + names[i]);
     }
@@ -154,15 +157,15 @@ class PartCaptionTest {
   @Test
   void choicesAndActionsAreEditsThatCanBeMade() {
     for (String part : List.of("opening:door 1", "column:column 1", "platform:platform 1")) {
-      for (Phrase p : PartCaption.of(stage.space, part, LengthUnit.M)) {
-        List<Map<String, Object>> edits = new ArrayList<>();
-        if (p.kind() == Phrase.Kind.choice) {
-          p.options().forEach(o -> edits.add(o.edit()));
-        } else if (p.kind() == Phrase.Kind.action && p.text().equals("Steps up to it")) {
-          edits.add(p.edit());
+      for (Phrase p : PartCaption.of(stage.space, PartName.read(part), LengthUnit.M)) {
+        List<Edit> edits = new ArrayList<>();
+        if (p instanceof Phrase.Choice c) {
+          c.options().forEach(o -> edits.add(o.edit()));
+        } else if (p instanceof Phrase.Action a && a.text().equals("Steps up to it")) {
+          edits.add(a.edit());
         }
-        for (Map<String, Object> e : edits) {
-          stage.apply(json.convertValue(e, Edit.class));
+        for (Edit e : edits) {
+          stage.apply(e);
         }
       }
     }

@@ -36,7 +36,7 @@ class StopsTest {
   private Stops.Push push(double x, double z, Vec motion, List<Vec> only) {
     Piece there = own.withAt(new Vec(x, 0, z));
     return new Stops(room.space, Set.of("own"), motion, only)
-        .out(by -> List.of(there.withAt(there.at().plus(by))), null, "own");
+        .out(by -> List.of(there.moved(by)), null, "own");
   }
 
   private void isFree(double x, double z, Stops.Push p) {

@@ -129,7 +129,7 @@ class ElevationsTest {
     assertThat(e.dimensions())
         .filteredOn(d -> d.label().equals("Sill of the window"))
         .singleElement()
-        .satisfies(d -> assertThat(d.slot()).isEqualTo("sill"));
+        .satisfies(d -> assertThat(d.blank().slot()).isEqualTo("sill"));
   }
 
   @Test

@@ -77,7 +77,7 @@ class ShellPlanTest {
         .extracting(Dimension::text)
         .containsExactly("0.50", "0.90", "0.60", "1.50", "1.50", "5.00");
     assertThat(a)
-        .extracting(Dimension::slot)
+        .extracting(d -> d.blank().slot())
         .containsExactly("from", "width", "gap", "width", "toEnd", "length");
     assertThat(a).allMatch(d -> d.outY() == -1 && d.outX() == 0);
     assertThat(plan(LengthUnit.FT).dimensions()).anyMatch(d -> d.text().equals("16' 4 7/8\""));

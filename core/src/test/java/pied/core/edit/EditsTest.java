@@ -219,7 +219,8 @@ class EditsTest {
     room.put("t", "cafe-table", 2, 2);
     room.put("c", "cup-and-saucer", 2, 2);
     Outcome o = room.apply(new Copy(List.of("t"), by(2, 0, 0)));
-    assertThat(o.change().added()).hasSize(2);
+    assertThat(o.change().pieces()).hasSize(2);
+    assertThat(o.change().made()).as("without what came along").hasSize(1);
     Piece table =
         o.change().changed().stream()
             .filter(p -> p.article().equals("cafe-table"))

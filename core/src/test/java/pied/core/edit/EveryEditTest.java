@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -146,7 +147,7 @@ class EveryEditTest {
       return new State(
           s.shell(),
           List.copyOf(s.pieces()),
-          s.pieces().stream().map(p -> s.placeOf(p.id())).toList());
+          s.pieces().stream().map(p -> s.ordered(p.id()).place()).toList());
     }
   }
 
@@ -213,6 +214,23 @@ class EveryEditTest {
           .isInstanceOf(Refusal.class)
           .hasMessageContaining("There is no piece “nobody”");
     }
+  }
+
+  @ParameterizedTest
+  @MethodSource("examples")
+  void whatIsLockedStaysAsItIs(Example example) throws Exception {
+    Keeping locked = Keeping.PLAIN.withLocked(true);
+    Space space =
+        example.in.space.with(
+            example.in.space.pieces().stream().map(p -> p.withKeeping(locked)).toList());
+    Outcome out;
+    try {
+      out = make(space, read(example.edit));
+    } catch (Refusal e) {
+      assertThat(e).hasMessageContaining(" is locked, so nothing is done to it.");
+      return;
+    }
+    assertThat(out.change().pieces()).allMatch(d -> d.before() == null);
   }
 
   @Test

@@ -30,7 +30,8 @@ class UndoPropertiesTest {
   private record State(List<Piece> pieces, List<Long> places) {
     static State of(Space s) {
       return new State(
-          List.copyOf(s.pieces()), s.pieces().stream().map(p -> s.placeOf(p.id())).toList());
+          List.copyOf(s.pieces()),
+          s.pieces().stream().map(p -> s.ordered(p.id()).place()).toList());
     }
   }
 

@@ -13,8 +13,10 @@ import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.shell.MoveWall;
+import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.Outlines;
@@ -40,9 +42,18 @@ class WorkTest {
     for (int i = 0; i < SIDE * SIDE; i++) {
       Vec at = new Vec(PITCH * (i % SIDE + 0.5), 0, PITCH * (i / SIDE + 0.5));
       String id = "t" + i;
-      all.add(new Piece(id, table.id(), id, table.size(), at, 0, On.FLOOR, Map.of()));
+      all.add(
+          new Piece(
+              id, id, new Form(table.id(), table.size()), new Stance(at, 0), On.FLOOR, Map.of()));
       Vec top = at.plus(new Vec(0, table.size().height(), 0));
-      all.add(new Piece("c" + i, cup.id(), "c" + i, cup.size(), top, 0, On.piece(id), Map.of()));
+      all.add(
+          new Piece(
+              "c" + i,
+              "c" + i,
+              new Form(cup.id(), cup.size()),
+              new Stance(top, 0),
+              On.piece(id),
+              Map.of()));
     }
     large = new Space(shell, all, shapes);
     large.bodies();
@@ -66,7 +77,7 @@ class WorkTest {
   @Test
   void aMoveMakesTheBodiesOfWhatMovesAndNoOthers() {
     Outcome moved = make(move("t820"));
-    assertThat(moved.change().altered()).hasSize(2);
+    assertThat(moved.change().all()).hasSize(2);
     assertThat(others(moved.space(), large)).isEqualTo(2);
     Space back = moved.change().reversed().apply(moved.space());
     assertThat(others(back, moved.space())).isEqualTo(2);
@@ -109,11 +120,11 @@ class WorkTest {
   @Test
   void aWallThatMovesLeavesThoseAloneThatAreNotThere() {
     Outcome out = make(new MoveWall("B", Amount.of(0.4)));
-    assertThat(out.change().altered()).isEmpty();
+    assertThat(out.change().pieces()).isEmpty();
     assertThat(out.said()).isEmpty();
     Outcome in = make(new MoveWall("B", Amount.of(-0.5)));
     // it comes to where the middles of tables were no farther than 0.75 m from it
-    assertThat(in.change().altered()).hasSizeLessThanOrEqualTo(2 * SIDE);
+    assertThat(in.change().pieces().toList()).hasSizeLessThanOrEqualTo(2 * SIDE);
     // the floor, the ceiling, walls A, B and C
     assertThat(others(out.space(), large)).isLessThanOrEqualTo(12);
   }

@@ -12,6 +12,7 @@ import pied.core.Rooms;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Pose;
@@ -80,7 +81,7 @@ class FlatsTest {
   @Test
   void whatLeansHasOtherLevelFaces() {
     Mesh mesh = step();
-    Pose tipped = Piece.pose(Vec.ZERO, 0, new Lean(0, 90));
+    Pose tipped = Stance.pose(Vec.ZERO, 0, new Lean(0, 90));
     assertThat(Flats.upright(tipped)).isFalse();
     assertThat(Flats.upright(Pose.of(Vec.ZERO, 77))).isTrue();
     Flats flats = Flats.of(mesh, tipped);
@@ -93,7 +94,7 @@ class FlatsTest {
   private static On byTravel(Rooms room, Piece p) {
     // a hair of a lean takes away the quick look, and moves nothing by more than a nanometre
     Resting resting = Resting.of(room.space, p);
-    return resting.carrier(Piece.pose(p.at(), p.turn(), new Lean(0, 1e-4)));
+    return resting.carrier(Stance.pose(p.at(), p.turn(), new Lean(0, 1e-4)));
   }
 
   @Property(tries = 30)
@@ -121,11 +122,11 @@ class FlatsTest {
     Piece b = room.put("b", "laptop", 2, 2);
     double top = room.piece("t").size().height();
     for (double gap : new double[] {0, 0.5e-4, 0.99e-4}) {
-      Pose at = Piece.pose(new Vec(2, top + gap, 2), 0, Lean.NONE);
+      Pose at = Stance.pose(new Vec(2, top + gap, 2), 0, Lean.NONE);
       assertThat(Resting.of(room.space, b).carrier(at)).isEqualTo(On.piece("t"));
     }
     for (double gap : new double[] {1.1e-4, 0.01}) {
-      Pose at = Piece.pose(new Vec(2, top + gap, 2), 0, Lean.NONE);
+      Pose at = Stance.pose(new Vec(2, top + gap, 2), 0, Lean.NONE);
       assertThat(Resting.of(room.space, b).carrier(at)).isEqualTo(On.NOTHING);
     }
   }

@@ -96,7 +96,7 @@ class ShellTest {
     for (Body b : ShellBodies.of(room)) {
       assertThat(b.mesh().isClosed()).as(b.id()).isTrue();
       assertThat(b.mesh().volume()).as(b.id()).isPositive();
-      if (b.id().startsWith(ShellBodies.WALL)) {
+      if (PartName.is(b, PartName.Kind.wall)) {
         walls += b.mesh().volume();
       }
     }

@@ -18,10 +18,16 @@ import pied.core.edit.Edit;
 import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
 import pied.core.model.Arrival;
+import pied.core.piece.Keeping;
+import pied.core.piece.Lean;
+import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.schedule.Schedule;
 import pied.core.size.Size;
+import pied.core.solid.Rotation;
 import pied.core.solid.Vec;
+import pied.core.space.Back;
 import pied.core.space.Shell;
 import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
@@ -30,13 +36,67 @@ import pied.core.space.Wall;
 public final class Answers {
   private Answers() {}
 
-  /** An article on its card. */
+  /**
+   * A piece, wherever one is named: what one may say of it, and how its mesh and its plan are
+   * turned.
+   *
+   * @param rotation of its mesh
+   * @param onSheet of its plan, drawn with turn 0: degrees clockwise
+   */
+  public record PieceView(
+      String id,
+      String article,
+      String name,
+      Size size,
+      boolean mirrored,
+      Vec at,
+      double turn,
+      Lean lean,
+      Rotation rotation,
+      double onSheet,
+      On on,
+      boolean attached,
+      Map<String, String> finishes,
+      @Nullable String layer,
+      @Nullable String group,
+      boolean locked,
+      boolean hidden) {
+    public static PieceView of(Piece p) {
+      Stance s = p.stance();
+      Keeping k = p.keeping();
+      return new PieceView(
+          p.id(),
+          p.article(),
+          p.name(),
+          p.size(),
+          p.form().mirrored(),
+          s.at(),
+          s.turn(),
+          s.lean(),
+          s.pose().rotation(),
+          s.onSheet(),
+          p.on(),
+          p.attached(),
+          p.finishes(),
+          k.layer(),
+          k.group(),
+          k.locked(),
+          k.hidden());
+    }
+  }
+
+  /**
+   * An article on its card.
+   *
+   * @param shownAt height of its underside there, metres
+   */
   public record ArticleCard(
       String id,
       String name,
       String kind,
       String about,
       Mounting mounting,
+      double shownAt,
       Collection<String> standsOn,
       Size size,
       String sizeText,
@@ -131,6 +191,7 @@ public final class Answers {
    *
    * @param shellAt the revision at which the shell was last altered, as far as is known
    * @param faces walls and faces of partitions as one sees them from inside
+   * @param backs what is left out of a picture when one looks from behind
    * @param looks elevations and sections that can be drawn
    */
   public record SpaceView(
@@ -141,6 +202,7 @@ public final class Answers {
       long shellAt,
       Shell shell,
       List<Wall> faces,
+      List<Back> backs,
       List<Viewpoint> viewpoints,
       List<Elevation.Look> looks,
       Map<String, String> colours,
@@ -167,6 +229,7 @@ public final class Answers {
    *
    * @param changed pieces as they are now
    * @param removed ids
+   * @param made ids of those that were not there before, without what came along on them
    * @param said remarks, in sentences
    * @param offers what one may want to do next
    * @param shell whether the shell is another one now
@@ -176,6 +239,7 @@ public final class Answers {
       long revision,
       Collection<Piece> changed,
       Collection<String> removed,
+      List<String> made,
       List<String> said,
       List<Offer> offers,
       boolean shell,
@@ -281,6 +345,9 @@ public final class Answers {
 
   /** What somebody else carries in the same space; empty once it is put down. */
   public record Carried(String carrier, List<Piece> carried) {}
+
+  /** Pieces that were asked for, by their ids. */
+  public record Found(long revision, List<String> pieces) {}
 
   /** All snags. */
   public record Snags(long revision, List<Snag> snags) {}

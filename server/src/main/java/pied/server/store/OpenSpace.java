@@ -15,8 +15,6 @@ import java.util.function.Supplier;
 import org.hibernate.StatelessSession;
 import pied.core.edit.Change;
 import pied.core.edit.Offer;
-import pied.core.piece.Piece;
-import pied.core.space.Ordered;
 import pied.core.space.Space;
 import pied.server.api.Answers.Changed;
 
@@ -225,13 +223,14 @@ public final class OpenSpace {
       if (request != null) {
         past.requests.put(request, key);
       }
-      boolean shell = step.change.shell() != null;
+      boolean shell = step.change.shell();
       after = past.seen(name, shell ? past.revision : -1);
       said =
           new Changed(
               past.revision,
               step.change.changed(),
               step.change.gone(),
+              step.change.made(),
               step.said,
               step.offers,
               shell,
@@ -268,7 +267,7 @@ public final class OpenSpace {
         return;
       }
       pieces(s);
-      if (step.change.shell() != null) {
+      if (step.change.shell()) {
         s.update(new SpaceRow(id, project, name, step.after.shell(), said.revision()));
       }
       if (!dropped.isEmpty()) {
@@ -304,19 +303,21 @@ public final class OpenSpace {
     }
 
     private void pieces(StatelessSession s) {
-      for (Ordered o : step.change.removed()) {
-        s.delete(new PieceRow(id, 0, o.piece()));
-      }
-      for (Change.Altered a : step.change.altered()) {
-        s.update(row(a.after()));
-      }
-      for (Ordered o : step.change.added()) {
-        s.insert(row(o.piece()));
-      }
-    }
-
-    private PieceRow row(Piece p) {
-      return new PieceRow(id, step.after.placeOf(p.id()), p);
+      step.change
+          .pieces()
+          .forEach(
+              d -> {
+                // the space knows the place, which one stored in an old form does not say
+                PieceRow row =
+                    new PieceRow(id, d.after() == null ? d.before() : step.after.ordered(d.id()));
+                if (d.after() == null) {
+                  s.delete(row);
+                } else if (d.before() == null) {
+                  s.insert(row);
+                } else {
+                  s.update(row);
+                }
+              });
     }
 
     @Override

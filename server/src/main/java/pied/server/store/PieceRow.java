@@ -7,9 +7,12 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.util.Map;
+import pied.core.piece.Form;
+import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Ordered;
@@ -40,12 +43,18 @@ public class PieceRow {
   private String onId;
   private String finishes;
   private boolean held;
+  private boolean mirrored;
+  private String layer;
+  private String groupId;
+  private boolean locked;
+  private boolean hidden;
 
   protected PieceRow() {}
 
-  PieceRow(String space, long place, Piece p) {
+  PieceRow(String space, Ordered o) {
+    Piece p = o.piece();
     key = new Key(space, p.id());
-    this.place = place;
+    place = o.place() == null ? 0 : o.place();
     article = p.article();
     name = p.name();
     width = p.size().width();
@@ -60,7 +69,12 @@ public class PieceRow {
     onKind = p.on().kind().name();
     onId = p.on().id();
     finishes = Stored.text(p.finishes());
-    held = p.held();
+    held = p.attached();
+    mirrored = p.form().mirrored();
+    layer = p.keeping().layer();
+    groupId = p.keeping().group();
+    locked = p.keeping().locked();
+    hidden = p.keeping().hidden();
   }
 
   /** The piece and its place in the order. */
@@ -72,14 +86,12 @@ public class PieceRow {
     Map<String, String> colours = Stored.colours(finishes);
     return new Piece(
         key.id(),
-        article,
         name,
-        new Size(width, depth, height),
-        new Vec(x, y, z),
-        turn,
-        new Lean(leanToward, leanBy),
+        new Form(article, new Size(width, depth, height), mirrored),
+        new Stance(new Vec(x, y, z), turn, new Lean(leanToward, leanBy)),
         new On(On.Kind.valueOf(onKind), onId),
+        held,
         colours,
-        held);
+        new Keeping(layer, groupId, locked, hidden));
   }
 }

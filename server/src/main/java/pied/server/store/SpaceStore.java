@@ -24,7 +24,9 @@ import pied.core.edit.Outcome;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.space.Back;
 import pied.core.space.Ordered;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
 import pied.core.space.Sound;
@@ -172,7 +174,7 @@ public class SpaceStore {
             String id = UUID.randomUUID().toString();
             session.insert(new SpaceRow(id, project.id(), f.name(), f.space().shell(), 1));
             for (Piece p : f.space().pieces()) {
-              session.insert(new PieceRow(id, f.space().placeOf(p.id()), p));
+              session.insert(new PieceRow(id, f.space().ordered(p.id())));
             }
           }
           session.insert(new MarkRow(mark, java.time.Instant.now().toString()));
@@ -203,6 +205,7 @@ public class SpaceStore {
         now.shellAt(),
         shell,
         shell.faces(),
+        Back.of(shell),
         Viewpoint.of(shell),
         Elevation.Look.offered(shell),
         ShellBodies.colours(shell),
@@ -239,7 +242,7 @@ public class SpaceStore {
     List<Piece> lost =
         space.pieces().stream()
             .filter(p -> !Sound.there(space, p.on()))
-            .map(p -> p.withOn(On.NOTHING).withHeld(false))
+            .map(p -> p.withOn(On.NOTHING).withAttached(false))
             .toList();
     return space.with(lost);
   }
@@ -273,7 +276,7 @@ public class SpaceStore {
         head -> {
           Outcome out = apply(head.space(), request);
           return new OpenSpace.Step(
-              out.space(), out.change(), out.said(), out.offers(), out.part(), null);
+              out.space(), out.change(), out.said(), out.offers(), text(out.part()), null);
         });
   }
 
@@ -289,6 +292,10 @@ public class SpaceStore {
     LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
     return Edits.apply(
         space, request.edits(), unit, () -> UUID.randomUUID().toString(), Effort.seconds(LONGEST));
+  }
+
+  private static String text(PartName part) {
+    return part == null ? null : part.text();
   }
 
   public Changed undo(String id, String request) {

@@ -3,7 +3,6 @@ package pied.server.store;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -21,13 +20,16 @@ import pied.server.api.Answers.Changed;
 
 /**
  * Values as they are kept: JSON, packed (RFC 1950). Each has the number of its form; what was
- * written in an older one is brought to the present form before it is read. Shells and changes have
- * records of their own, so that renaming something in the core breaks no old data; {@code
- * StoredTest} holds the present form.
+ * written in an older one is brought to the present form before it is read. Shells, changes and
+ * answers have records of their own, so that renaming something in the core breaks no old data;
+ * {@code StoredTest} holds the present form.
  */
 final class Stored {
-  /** The present form. 1: pieces taken out and put in have no place in the order. 2: they have. */
-  static final int FORM = 2;
+  /**
+   * The present form. 1: pieces taken out and put in have no place in the order. 2: they have. 3: a
+   * change is a list of differences, of any kind of thing.
+   */
+  static final int FORM = 3;
 
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
@@ -39,6 +41,10 @@ final class Stored {
 
   static byte[] write(Shell shell) {
     return write((Object) StoredShell.of(shell));
+  }
+
+  static byte[] write(Changed answer) {
+    return write((Object) StoredAnswer.of(answer, MAPPER));
   }
 
   static byte[] write(Object value) {
@@ -55,21 +61,14 @@ final class Stored {
   }
 
   static Change change(int form, byte[] packed) {
-    JsonNode tree = tree(packed);
+    ObjectNode tree = (ObjectNode) tree(packed);
     if (form < 2) {
-      placed((ArrayNode) tree.get("added"));
-      placed((ArrayNode) tree.get("removed"));
+      StoredChange.second(tree);
+    }
+    if (form < 3) {
+      tree = StoredChange.third(tree);
     }
     return value(tree, StoredChange.class).live();
-  }
-
-  /** From form 1 to 2: a piece alone becomes a piece without a place. */
-  private static void placed(ArrayNode pieces) {
-    for (int i = 0; i < pieces.size(); i++) {
-      ObjectNode ordered = MAPPER.createObjectNode();
-      ordered.set("piece", pieces.get(i));
-      pieces.set(i, ordered);
-    }
   }
 
   static Shell shell(int form, byte[] packed) {
@@ -77,7 +76,7 @@ final class Stored {
   }
 
   static Changed answer(int form, byte[] packed) {
-    return value(tree(packed), Changed.class);
+    return value(tree(packed), StoredAnswer.class).live(MAPPER);
   }
 
   private static JsonNode tree(byte[] packed) {

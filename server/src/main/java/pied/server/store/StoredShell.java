@@ -17,7 +17,7 @@ import pied.core.space.Spot;
 import pied.core.space.Stage;
 
 /**
- * A shell as it is stored in forms 1 and 2. The names here are those in people's files and stay,
+ * A shell as it is stored in forms 1 to 3. The names here are those in people's files and stay,
  * whatever becomes of the shell at work; another form gets records of its own.
  */
 @JsonIgnoreProperties(ignoreUnknown = true)

@@ -19,8 +19,8 @@ import pied.core.drawing.LineDrawing;
 import pied.core.edit.Amount;
 import pied.core.format.Glb;
 import pied.core.piece.Lean;
-import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -100,6 +100,7 @@ class CatalogController {
         a.kind(),
         a.about(),
         a.mounting(),
+        a.shownAt(),
         a.standsOn(),
         a.size(),
         a.size().text(u),
@@ -152,7 +153,7 @@ class CatalogController {
     Size size = size(article, width, depth, height);
     boolean plan = from.equals("plan");
     Eye eye = plan ? Eye.PLAN : Eye.level(Pose.of(Vec.ZERO, angle(from)).direct(FRONT));
-    Pose pose = Piece.pose(Vec.ZERO, plan ? 0 : turn, new Lean(toward, by));
+    Pose pose = Stance.pose(Vec.ZERO, plan ? 0 : turn, new Lean(toward, by));
     return kept(drawings.lines(article, size, eye.within(pose)));
   }
 

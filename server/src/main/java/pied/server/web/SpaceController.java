@@ -1,5 +1,6 @@
 package pied.server.web;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -19,19 +20,22 @@ import pied.core.caption.Phrase;
 import pied.core.catalog.Finish;
 import pied.core.check.Snag;
 import pied.core.drawing.ShellPlan;
-import pied.core.edit.Change;
 import pied.core.edit.Outcome;
 import pied.core.measure.Reach;
+import pied.core.measure.Within;
 import pied.core.piece.Piece;
 import pied.core.schedule.Schedule;
-import pied.core.space.Ordered;
+import pied.core.space.Difference.OfPiece;
+import pied.core.space.PartName;
 import pied.core.space.Space;
+import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
 import pied.server.api.Answers.ArticleFinishes;
 import pied.server.api.Answers.CaptionRequest;
 import pied.server.api.Answers.CaptionView;
 import pied.server.api.Answers.Changed;
 import pied.server.api.Answers.EditRequest;
+import pied.server.api.Answers.Found;
 import pied.server.api.Answers.NewProject;
 import pied.server.api.Answers.NewSpace;
 import pied.server.api.Answers.ProjectView;
@@ -93,12 +97,13 @@ class SpaceController {
     LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
     // in hand is what was put in, or else the first piece named; the rest goes along with it
     Piece hand =
-        out.change().added().stream()
-            .findFirst()
-            .map(Ordered::piece)
-            .or(() -> out.change().altered().stream().map(Change.Altered::after).findFirst())
+        out.change()
+            .pieces()
+            .filter(d -> d.after() != null)
+            .min(Comparator.comparing(OfPiece::altered)) // the first put in, else the first altered
+            .map(OfPiece::piece)
             .orElse(null);
-    boolean rebuilt = out.change().shell() != null;
+    boolean rebuilt = out.change().shell();
     if (rebuilt) {
       hand = null; // what follows the shell is not in hand
     }
@@ -115,7 +120,7 @@ class SpaceController {
         hand == null ? List.of() : reach(out.space(), hand, unit),
         caption,
         rebuilt ? ShellPlan.of(out.space(), now.name(), unit) : null,
-        out.part());
+        out.part() == null ? null : out.part().text());
   }
 
   @PostMapping("/spaces/{id}/undo")
@@ -177,6 +182,19 @@ class SpaceController {
     return new Snags(now.revision(), Snag.of(now.space()));
   }
 
+  /** The pieces that a rectangle of the plan takes, between two corners across. */
+  @GetMapping("/spaces/{id}/within")
+  Found within(
+      @PathVariable String id,
+      @RequestParam double x1,
+      @RequestParam double z1,
+      @RequestParam double x2,
+      @RequestParam double z2) {
+    OpenSpace.Seen now = store.seen(id);
+    return new Found(
+        now.revision(), Within.rectangle(now.space(), new Spot(x1, z1), new Spot(x2, z2)));
+  }
+
   /** The caption of a few pieces, of a part of the shell, or of the space. */
   @GetMapping("/spaces/{id}/caption")
   CaptionView caption(
@@ -197,7 +215,7 @@ class SpaceController {
     return new CaptionView(
         now.revision(),
         ofPart
-            ? PartCaption.of(now.space(), r.part(), u)
+            ? PartCaption.of(now.space(), PartName.read(r.part()), u)
             : Caption.of(now.space(), now.name(), pieces, u));
   }
 

@@ -230,6 +230,8 @@ class LiveChannelTest {
 
   @Test
   void whoAsksForWhatIsNotThereLeavesNothingBehind() throws Exception {
+    own.say(carry(1, 3, 1));
+    own.next("answer"); // now the server knows of its own line
     int before = channel.company()[0];
     String there = room;
     for (int i = 0; i < 5; i++) {

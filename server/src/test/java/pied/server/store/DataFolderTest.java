@@ -75,13 +75,11 @@ class DataFolderTest {
   private static void same(SpaceView now, JsonNode then) throws IOException {
     assertThat(now.revision()).isEqualTo(then.get("revision").asLong());
     assertThat(JSON.readTree(JSON.writeValueAsString(now.shell()))).isEqualTo(then.get("shell"));
-    List<JsonNode> before = new ArrayList<>();
-    then.get("pieces").forEach(before::add);
-    List<JsonNode> after = new ArrayList<>();
-    for (Piece p : now.pieces()) {
-      after.add(JSON.readTree(JSON.writeValueAsString(p)));
+    List<Piece> before = new ArrayList<>();
+    for (JsonNode p : then.get("pieces")) {
+      before.add(JSON.treeToValue(p, StoredChange.Furnishing.class).live());
     }
-    assertThat(after).as("pieces to the last bit, in order").isEqualTo(before);
+    assertThat(List.copyOf(now.pieces())).as("pieces to the last bit, in order").isEqualTo(before);
     assertThat(now.canUndo()).isEqualTo(then.get("canUndo").asBoolean());
     assertThat(now.canRedo()).isEqualTo(then.get("canRedo").asBoolean());
   }

@@ -89,7 +89,17 @@ class SpaceControllerTest {
   @Test
   void editsAreReadWithTextsAndNumbers() throws Exception {
     Changed changed =
-        new Changed(8, List.of(), List.of(), List.of("Said."), List.of(), false, null, true, false);
+        new Changed(
+            8,
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of("Said."),
+            List.of(),
+            false,
+            null,
+            true,
+            false);
     when(store.edit(eq("room"), any())).thenReturn(changed);
     edited(
             "{'id':'r1','revision':7,'unit':'cm','edits':[{'do':'moveBy','pieces':['s'],"

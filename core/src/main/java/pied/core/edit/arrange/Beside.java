@@ -1,6 +1,8 @@
 package pied.core.edit.arrange;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
@@ -8,6 +10,7 @@ import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.place.Resting;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
@@ -22,7 +25,13 @@ import pied.core.space.Space;
  * @param flush the sides that are in one line: front or back; null for the middles
  * @param stay true: in the other direction they stay where they are
  */
-public record Beside(List<String> pieces, Side side, Amount gap, Side flush, Boolean stay)
+@RecordBuilder
+public record Beside(
+    List<String> pieces,
+    Side side,
+    @Nullable Amount gap,
+    @Nullable Side flush,
+    @Nullable Boolean stay)
     implements Edit {
   @Override
   public void make(Bench bench) {
@@ -78,7 +87,7 @@ public record Beside(List<String> pieces, Side side, Amount gap, Side flush, Boo
     Travel.Stop stop =
         Travel.of(
             space.shapes().mesh(p),
-            Piece.pose(start, p.turn(), p.lean()),
+            Stance.pose(start, p.turn(), p.lean()),
             space.shapes().mesh(last),
             last.pose(),
             way.times(-1),

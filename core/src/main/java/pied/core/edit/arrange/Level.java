@@ -1,5 +1,6 @@
 package pied.core.edit.arrange;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Refusal;
 import pied.core.edit.Bench;
@@ -14,6 +15,7 @@ import pied.core.solid.Vec;
  *
  * @param side top, or under, which is to be level
  */
+@RecordBuilder
 public record Level(List<String> pieces, Side side) implements Edit {
   @Override
   public void make(Bench bench) {

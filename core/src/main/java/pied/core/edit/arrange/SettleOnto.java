@@ -1,11 +1,13 @@
 package pied.core.edit.arrange;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
@@ -13,6 +15,7 @@ import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.solid.Mesh;
@@ -26,7 +29,8 @@ import pied.core.space.Spot;
  *
  * @param onto the piece that is to carry them; null for the floor
  */
-public record SettleOnto(List<String> pieces, String onto) implements Edit {
+@RecordBuilder
+public record SettleOnto(List<String> pieces, @Nullable String onto) implements Edit {
   /** Places are tried so far apart, metres. */
   private static final double STEP = 0.02;
 
@@ -89,13 +93,13 @@ public record SettleOnto(List<String> pieces, String onto) implements Edit {
                       .bodies()
                       .overlapped(
                           mesh,
-                          Piece.pose(rest.at(), p.turn(), p.lean()),
+                          Stance.pose(rest.at(), p.turn(), p.lean()),
                           Resting.CONTACT,
                           b -> !ignored.contains(b.id()))
                   == null;
       if (free) {
         bench.shift(List.of(p.id()), rest.at().minus(p.at()));
-        bench.set(bench.piece(p.id()).withOn(rest.on()).withHeld(false));
+        bench.set(bench.piece(p.id()).withOn(rest.on()).withAttached(false));
         return true;
       }
     }

@@ -1,5 +1,6 @@
 package pied.core.edit.keep;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -7,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Names;
+import pied.core.Nullable;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.piece.On;
@@ -14,7 +16,8 @@ import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 
 /** Copies pieces with all they carry; null for the usual place beside. */
-public record Copy(List<String> pieces, Place3 by) implements Edit {
+@RecordBuilder
+public record Copy(List<String> pieces, @Nullable Place3 by) implements Edit {
   /** Usual gap between a piece and its copy, metres. */
   private static final double BESIDE = 0.1;
 

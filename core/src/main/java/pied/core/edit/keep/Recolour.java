@@ -1,5 +1,6 @@
 package pied.core.edit.keep;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import pied.core.edit.Edit;
 import pied.core.piece.Piece;
 
 /** Gives a finish part of pieces a colour, or with null its own again. */
+@RecordBuilder
 public record Recolour(List<String> pieces, String part, String colour) implements Edit {
   @Override
   public void make(Bench bench) {

@@ -1,11 +1,13 @@
 package pied.core.edit.keep;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 
 /** Removes pieces; what they carried comes to rest on what is beneath. */
+@RecordBuilder
 public record Remove(List<String> pieces) implements Edit {
   @Override
   public void make(Bench bench) {

@@ -1,5 +1,6 @@
 package pied.core.edit.place;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.operation.distance.DistanceOp;
@@ -12,6 +13,7 @@ import pied.core.place.Target;
 import pied.core.space.Spot;
 
 /** Brings pieces that lie outside to the nearest free place inside. */
+@RecordBuilder
 public record BringIn(List<String> pieces) implements Edit {
   @Override
   public void make(Bench bench) {

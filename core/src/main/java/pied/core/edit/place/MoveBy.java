@@ -2,7 +2,9 @@ package pied.core.edit.place;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
@@ -16,7 +18,8 @@ import pied.core.solid.Vec;
  * @param stops true: what stands stops at what is in the way; up and down it goes to the next
  *     surface there is
  */
-public record MoveBy(List<String> pieces, Place3 by, Boolean stops) implements Edit {
+@RecordBuilder
+public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) implements Edit {
   public MoveBy(List<String> pieces, Place3 by) {
     this(pieces, by, null);
   }
@@ -27,7 +30,7 @@ public record MoveBy(List<String> pieces, Place3 by, Boolean stops) implements E
     Piece lead = bench.piece(ids.get(ids.size() - 1));
     Vec v = Places.read(need(by, "by"), Vec.ZERO, Vec.ZERO, bench.unit());
     boolean stands = bench.article(lead.id()).mounting() == Mounting.STANDS;
-    boolean steps = Boolean.TRUE.equals(stops) && stands && !lead.held();
+    boolean steps = Boolean.TRUE.equals(stops) && stands && !lead.attached();
     if (steps && v.length() > 0) {
       new PutDown(Steps.to(bench.space(), ids, v), null).make(bench);
       return;

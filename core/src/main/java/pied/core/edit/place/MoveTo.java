@@ -2,6 +2,7 @@ package pied.core.edit.place;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
@@ -10,6 +11,7 @@ import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 
 /** Moves one piece to a place read from the datum. */
+@RecordBuilder
 public record MoveTo(String piece, Place3 to) implements Edit {
   @Override
   public void make(Bench bench) {

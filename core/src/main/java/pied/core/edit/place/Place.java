@@ -2,10 +2,12 @@ package pied.core.edit.place;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import pied.core.Nullable;
 import pied.core.Text;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
@@ -13,7 +15,9 @@ import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.size.Resize;
+import pied.core.piece.Form;
 import pied.core.piece.Piece;
+import pied.core.piece.Stance;
 import pied.core.place.Inset;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
@@ -29,15 +33,16 @@ import pied.core.space.Spot;
  * @param piece id for the new piece, or null to have one made
  * @param turn degrees, or null for the usual
  */
+@RecordBuilder
 public record Place(
-    String piece,
+    @Nullable String piece,
     String article,
-    Measures size,
-    PlanPoint at,
-    Sight ray,
-    Amount turn,
-    String name,
-    Map<String, String> finishes)
+    @Nullable Measures size,
+    @Nullable PlanPoint at,
+    @Nullable Sight ray,
+    @Nullable Amount turn,
+    @Nullable String name,
+    @Nullable Map<String, String> finishes)
     implements Edit {
   /** Set farther aside than this is said, metres. */
   private static final double SAID = 0.005;
@@ -65,8 +70,13 @@ public record Place(
     }
     bench.put(
         List.of(
-            new Piece(id, kind.id(), called, measures, rest.at(), 0, rest.on(), own)
-                .withTurn(rest.turn())));
+            new Piece(
+                id,
+                called,
+                new Form(kind.id(), measures),
+                new Stance(rest.at(), rest.turn()),
+                rest.on(),
+                own)));
     if (rest.aside() > SAID) {
       String aside = bench.unit().fine(rest.aside());
       bench.say(called + " was set " + aside + " aside, where it is free.");

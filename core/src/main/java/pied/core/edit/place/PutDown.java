@@ -2,11 +2,13 @@ package pied.core.edit.place;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import pied.core.Names;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.carry.Answer;
 import pied.core.carry.Carrying;
@@ -21,7 +23,8 @@ import pied.core.piece.Piece;
  *
  * @param piece id for a new piece, or null to have one made
  */
-public record PutDown(Question carry, String piece) implements Edit {
+@RecordBuilder
+public record PutDown(Question carry, @Nullable String piece) implements Edit {
   @Override
   public void make(Bench bench) {
     Question q = need(carry, "carry");

@@ -2,6 +2,7 @@ package pied.core.edit.place;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
@@ -14,6 +15,7 @@ import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 
 /** Moves one piece so that a side of it is so far from what is next that way. */
+@RecordBuilder
 public record SetDistance(String piece, Side side, Amount distance) implements Edit {
   @Override
   public void make(Bench bench) {

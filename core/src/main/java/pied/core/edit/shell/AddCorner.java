@@ -2,15 +2,19 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
 import pied.core.edit.Amount;
+import pied.core.space.PartName;
 
 /** Puts a corner into a wall, so far from its first corner; null for its middle. */
-public record AddCorner(String wall, Amount at) implements ShellEdit {
+@RecordBuilder
+public record AddCorner(String wall, @Nullable Amount at) implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Double where = at == null ? null : w.length(at, 0);
     return w.outline()
         .addCorner(need(wall, "wall"), where)
-        .of("corner:" + (OutlineWork.edge(w.shell(), wall) + 1));
+        .of(PartName.corner(OutlineWork.edge(w.shell(), wall) + 1));
   }
 }

@@ -1,7 +1,9 @@
 package pied.core.edit.shell;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.space.Shell;
@@ -15,17 +17,18 @@ import pied.core.space.Stage;
  * @param rake of a stage: "5 %", "1:20" or rise in metres a metre
  * @param level of the stage floor above the auditorium
  */
+@RecordBuilder
 public record Build(
-    Amount height,
-    Amount thickness,
-    Amount skirtingHeight,
-    Amount skirtingDepth,
-    Amount north,
-    Amount level,
-    String rake,
-    Amount apronWidth,
-    Amount apronDepth,
-    Amount apronCurve)
+    @Nullable Amount height,
+    @Nullable Amount thickness,
+    @Nullable Amount skirtingHeight,
+    @Nullable Amount skirtingDepth,
+    @Nullable Amount north,
+    @Nullable Amount level,
+    @Nullable String rake,
+    @Nullable Amount apronWidth,
+    @Nullable Amount apronDepth,
+    @Nullable Amount apronCurve)
     implements ShellEdit {
   private static final Pattern PERCENT = Pattern.compile("\\s*([0-9]+(?:[.,][0-9]+)?)\\s*%\\s*");
   private static final Pattern RATIO =

@@ -19,8 +19,8 @@ import pied.core.size.Size;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
-import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 
@@ -105,8 +105,8 @@ final class Followers {
     boolean concerned =
         !by.equals(Vec.ZERO)
             || switch (on.kind()) {
-              case wall -> !wall.equals(on.id()) || altered.contains(ShellBodies.WALL + on.id());
-              case bar -> altered.contains(ShellBodies.BAR + on.id());
+              case wall -> !wall.equals(on.id()) || altered.contains(PartName.wall(on.id()).text());
+              case bar -> altered.contains(new PartName(PartName.Kind.bar, on.id()).text());
               case ceiling -> ground.isAnother(before.bodies().body(p.id()).box());
               default -> true;
             };
@@ -133,7 +133,7 @@ final class Followers {
     Shell shell = bench.space().shell();
     Opening was = before.shell().opening(p.on().id());
     Opening now = shell.opening(p.on().id());
-    if (was != null && was.equals(now) && !altered.contains(ShellBodies.WALL + now.wall())) {
+    if (was != null && was.equals(now) && !altered.contains(PartName.wall(now.wall()).text())) {
       return;
     }
     bench.follows(p.id());

@@ -15,10 +15,10 @@ import pied.core.solid.Bodies;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.Flight;
+import pied.core.space.PartName;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
-import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -198,8 +198,8 @@ final class Following {
                 w.inward().times(-1),
                 AGAINST,
                 b ->
-                    b.id().equals(ShellBodies.WALL + w.name())
-                        || b.id().equals(ShellBodies.SKIRTING + w.name()));
+                    b.name().equals(PartName.wall(w.name()))
+                        || b.name().equals(PartName.skirting(w.name())));
     return met.stop().meets();
   }
 }

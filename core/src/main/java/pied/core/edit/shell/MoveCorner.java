@@ -1,5 +1,8 @@
 package pied.core.edit.shell;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
+import pied.core.space.PartName;
 import pied.core.space.Spot;
 
 /**
@@ -9,7 +12,9 @@ import pied.core.space.Spot;
  * @param place where to, read from the datum, instead of {@code to}
  * @param square whether the walls at it keep their directions; true if missing
  */
-public record MoveCorner(int corner, PlanPoint to, Place3 place, Boolean square)
+@RecordBuilder
+public record MoveCorner(
+    int corner, @Nullable PlanPoint to, @Nullable Place3 place, @Nullable Boolean square)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -18,6 +23,6 @@ public record MoveCorner(int corner, PlanPoint to, Place3 place, Boolean square)
     Spot target = w.place(place, to, now, "to");
     return w.outline()
         .moveCorner(corner, target, !Boolean.FALSE.equals(square))
-        .of("corner:" + corner);
+        .of(PartName.corner(corner));
   }
 }

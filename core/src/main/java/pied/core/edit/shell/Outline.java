@@ -2,6 +2,7 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Map;
 import pied.core.space.Outlines;
@@ -9,6 +10,7 @@ import pied.core.space.ShellCheck;
 import pied.core.space.Spot;
 
 /** Another outline; openings stay where they still fit. */
+@RecordBuilder
 public record Outline(List<PlanPoint> corners) implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {

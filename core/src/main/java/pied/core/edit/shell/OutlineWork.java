@@ -234,4 +234,17 @@ final class OutlineWork {
     Vec v = Math.abs(rate) < 1e-6 ? n.times(by) : along.times(by / rate);
     return corner(corner).plus(v.x(), v.z());
   }
+
+  /**
+   * The number of a corner of the outline.
+   *
+   * @throws Refusal if there is none
+   */
+  static int corner(Shell shell, String number) {
+    int i = number.matches("\\d{1,4}") ? Integer.parseInt(number) : -1;
+    if (i < 0 || i >= shell.outline().size()) {
+      throw new Refusal("There is no such corner.");
+    }
+    return i;
+  }
 }

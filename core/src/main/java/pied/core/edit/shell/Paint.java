@@ -2,6 +2,7 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import pied.core.Refusal;
@@ -10,6 +11,7 @@ import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
 
 /** Gives a part of the shell a colour, or with null its usual one again. */
+@RecordBuilder
 public record Paint(String part, String colour) implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {

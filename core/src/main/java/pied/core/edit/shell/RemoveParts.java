@@ -2,6 +2,7 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import pied.core.Refusal;
@@ -9,22 +10,31 @@ import pied.core.space.Bar;
 import pied.core.space.Column;
 import pied.core.space.Flight;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
 
-/** Takes parts of the shell away, by their ids as bodies ("opening:door 1", "platform:…"). */
-public record RemoveParts(List<String> parts) implements ShellEdit {
+/** Takes parts of the shell away ("opening:door 1", "platform:…"), or a corner of the outline. */
+@RecordBuilder
+public record RemoveParts(List<PartName> parts) implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Shell shell = w.shell();
+    if (need(parts, "parts").size() == 1
+        && parts.get(0) != null
+        && parts.get(0).kind() == Kind.corner) {
+      // walls behind it have other names then, so that it goes alone
+      return w.outline().removeCorner(OutlineWork.corner(shell, parts.get(0).id()));
+    }
     Shell next = shell;
-    for (String part : need(parts, "parts")) {
-      String id = part == null ? "" : part.substring(part.indexOf(':') + 1);
+    for (PartName part : parts) {
+      String id = need(part, "parts").id();
       UnaryOperator<Shell> without =
-          switch (part == null ? "" : part.substring(0, Math.max(0, part.indexOf(':')))) {
-            case "opening" -> s -> s.withOpenings(ShellWork.drop(s.openings(), Opening::id, id));
-            case "wall" -> {
+          switch (part.kind()) {
+            case opening -> s -> s.withOpenings(ShellWork.drop(s.openings(), Opening::id, id));
+            case wall -> {
               if (shell.walls().stream().anyMatch(x -> x.name().equals(id))) {
                 throw new Refusal(
                     "Wall "
@@ -37,11 +47,10 @@ public record RemoveParts(List<String> parts) implements ShellEdit {
                       .withOpenings(
                           s.openings().stream().filter(o -> !o.wall().equals(id)).toList());
             }
-            case "column" -> s -> s.withColumns(ShellWork.drop(s.columns(), Column::id, id));
-            case "platform" ->
-                s -> s.withPlatforms(ShellWork.drop(s.platforms(), Platform::id, id));
-            case "flight" -> s -> s.withFlights(ShellWork.drop(s.flights(), Flight::id, id));
-            case "bar" -> s -> s.withBars(ShellWork.drop(s.bars(), Bar::id, id));
+            case column -> s -> s.withColumns(ShellWork.drop(s.columns(), Column::id, id));
+            case platform -> s -> s.withPlatforms(ShellWork.drop(s.platforms(), Platform::id, id));
+            case flight -> s -> s.withFlights(ShellWork.drop(s.flights(), Flight::id, id));
+            case bar -> s -> s.withBars(ShellWork.drop(s.bars(), Bar::id, id));
             default -> throw new Refusal("“" + part + "” cannot be taken away.");
           };
       next = without.apply(next);

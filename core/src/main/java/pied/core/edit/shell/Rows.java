@@ -1,11 +1,20 @@
 package pied.core.edit.shell;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.space.Shell;
 import pied.core.space.Stage;
 
 /** Rows of seats; none takes them away. */
-public record Rows(Amount first, Amount pitch, Amount rise, Amount rows, Amount width, Boolean none)
+@RecordBuilder
+public record Rows(
+    @Nullable Amount first,
+    @Nullable Amount pitch,
+    @Nullable Amount rise,
+    @Nullable Amount rows,
+    @Nullable Amount width,
+    @Nullable Boolean none)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {

@@ -1,6 +1,8 @@
 package pied.core.edit.shell;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.locationtech.jts.geom.Envelope;
+import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.space.Bar;
 import pied.core.space.Shell;
@@ -12,7 +14,13 @@ import pied.core.space.Spot;
  * @param at its middle
  * @param to its middle read from the datum, instead; its height is the trim
  */
-public record SetBar(String part, PlanPoint at, Place3 to, Amount trim, Amount length)
+@RecordBuilder
+public record SetBar(
+    @Nullable String part,
+    @Nullable PlanPoint at,
+    @Nullable Place3 to,
+    @Nullable Amount trim,
+    @Nullable Amount length)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -32,6 +40,6 @@ public record SetBar(String part, PlanPoint at, Place3 to, Amount trim, Amount l
             place.z(),
             w.length(trim, now == null ? Math.max(0.5, shell.height() - 0.5) : now.trim()),
             w.length(length, now == null ? usual : now.length()));
-    return w.done(shell.withBars(ShellWork.put(shell.bars(), Bar::id, next)), "bar:" + next.id());
+    return w.done(shell.withBars(ShellWork.put(shell.bars(), Bar::id, next)), next.name());
   }
 }

@@ -1,5 +1,7 @@
 package pied.core.edit.shell;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.space.Column;
 import pied.core.space.Shell;
@@ -10,8 +12,14 @@ import pied.core.space.Shell;
  * @param at its middle
  * @param to its middle read from the datum, instead
  */
+@RecordBuilder
 public record SetColumn(
-    String part, PlanPoint at, Place3 to, Amount width, Amount depth, Boolean round)
+    @Nullable String part,
+    @Nullable PlanPoint at,
+    @Nullable Place3 to,
+    @Nullable Amount width,
+    @Nullable Amount depth,
+    @Nullable Boolean round)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -27,7 +35,6 @@ public record SetColumn(
             wide,
             deep,
             circle);
-    return w.done(
-        shell.withColumns(ShellWork.put(shell.columns(), Column::id, next)), "column:" + next.id());
+    return w.done(shell.withColumns(ShellWork.put(shell.columns(), Column::id, next)), next.name());
   }
 }

@@ -2,9 +2,11 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.measure.Marks;
 import pied.core.solid.Vec;
@@ -16,7 +18,9 @@ import pied.core.space.Spot;
  * @param to in the directions of the space
  * @param mark true: on the nearest mark of the shell or of a piece within {@code within} metres
  */
-public record SetDatum(Place3 to, Boolean mark, Double within) implements ShellEdit {
+@RecordBuilder
+public record SetDatum(@Nullable Place3 to, @Nullable Boolean mark, @Nullable Double within)
+    implements ShellEdit {
   /** A mark no farther away than this is meant, metres. */
   private static final double NEAR = 0.3;
 

@@ -2,6 +2,8 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.space.Flight;
 import pied.core.space.Platform;
@@ -15,17 +17,18 @@ import pied.core.space.Spot;
  * @param to the middle of the upper edge read from the datum; then they stay free of edges
  * @param platform the platform whose front edge they go to, instead of a point
  */
+@RecordBuilder
 public record SetFlight(
-    String part,
-    Flight.Kind kind,
-    PlanPoint at,
-    Place3 to,
-    String platform,
-    Amount turn,
-    Amount width,
-    Amount count,
-    Amount riser,
-    Amount going)
+    @Nullable String part,
+    @Nullable Flight.Kind kind,
+    @Nullable PlanPoint at,
+    @Nullable Place3 to,
+    @Nullable String platform,
+    @Nullable Amount turn,
+    @Nullable Amount width,
+    @Nullable Amount count,
+    @Nullable Amount riser,
+    @Nullable Amount going)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -51,8 +54,7 @@ public record SetFlight(
             rise,
             w.length(going, start.going()),
             start.base());
-    return w.done(
-        shell.withFlights(ShellWork.put(shell.flights(), Flight::id, next)), "flight:" + next.id());
+    return w.done(shell.withFlights(ShellWork.put(shell.flights(), Flight::id, next)), next.name());
   }
 
   /** Where it is to be, with the measures it has or usually has. */

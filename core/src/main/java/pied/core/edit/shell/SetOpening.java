@@ -2,9 +2,11 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.space.Opening;
@@ -20,20 +22,21 @@ import pied.core.space.Wall;
  * @param toEnd from its far side to the wall's second corner
  * @param gap from the far side of the opening before it to its near side
  */
+@RecordBuilder
 public record SetOpening(
-    String part,
-    Opening.Kind kind,
-    PlanPoint at,
-    String wall,
-    Amount from,
-    Amount toEnd,
-    Amount gap,
-    Amount width,
-    Amount sill,
-    Amount height,
-    Opening.Hand hinge,
-    Opening.Way opens,
-    Amount depth)
+    @Nullable String part,
+    @Nullable Opening.Kind kind,
+    @Nullable PlanPoint at,
+    @Nullable String wall,
+    @Nullable Amount from,
+    @Nullable Amount toEnd,
+    @Nullable Amount gap,
+    @Nullable Amount width,
+    @Nullable Amount sill,
+    @Nullable Amount height,
+    @Nullable Opening.Hand hinge,
+    @Nullable Opening.Way opens,
+    @Nullable Amount depth)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -60,8 +63,7 @@ public record SetOpening(
     }
     Opening next = sized.at(in.name(), ShellWork.tidy(w.length(from, start)));
     return w.done(
-        shell.withOpenings(ShellWork.put(shell.openings(), Opening::id, next)),
-        "opening:" + next.id());
+        shell.withOpenings(ShellWork.put(shell.openings(), Opening::id, next)), next.name());
   }
 
   /** The opening with all but its place. */

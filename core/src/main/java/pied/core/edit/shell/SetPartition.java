@@ -1,5 +1,7 @@
 package pied.core.edit.shell;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.space.Partition;
 import pied.core.space.Shell;
@@ -11,15 +13,16 @@ import pied.core.space.Spot;
  * @param start the first point, read from the datum, instead of {@code from}
  * @param end the second one, likewise
  */
+@RecordBuilder
 public record SetPartition(
-    String part,
-    PlanPoint from,
-    PlanPoint to,
-    Place3 start,
-    Place3 end,
-    Amount length,
-    Amount thickness,
-    Amount height)
+    @Nullable String part,
+    @Nullable PlanPoint from,
+    @Nullable PlanPoint to,
+    @Nullable Place3 start,
+    @Nullable Place3 end,
+    @Nullable Amount length,
+    @Nullable Amount thickness,
+    @Nullable Amount height)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -40,7 +43,6 @@ public record SetPartition(
             w.length(thickness, now == null ? 0.1 : now.thickness()),
             w.length(height, now == null ? shell.height() : now.height()));
     return w.done(
-        shell.withPartitions(ShellWork.put(shell.partitions(), Partition::id, next)),
-        "wall:" + next.id());
+        shell.withPartitions(ShellWork.put(shell.partitions(), Partition::id, next)), next.name());
   }
 }

@@ -2,11 +2,14 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.locationtech.jts.geom.Envelope;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.space.Outlines;
+import pied.core.space.PartName;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
@@ -18,14 +21,15 @@ import pied.core.space.Spot;
  * @param to its middle read from the datum, instead
  * @param outline of any form, instead of a rectangle
  */
+@RecordBuilder
 public record SetPlatform(
-    String part,
-    PlanPoint at,
-    Place3 to,
-    List<PlanPoint> outline,
-    Amount width,
-    Amount depth,
-    Amount height)
+    @Nullable String part,
+    @Nullable PlanPoint at,
+    @Nullable Place3 to,
+    @Nullable List<PlanPoint> outline,
+    @Nullable Amount width,
+    @Nullable Amount depth,
+    @Nullable Amount height)
     implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -57,7 +61,7 @@ public record SetPlatform(
     Platform made = new Platform(id, next, w.length(height, now == null ? 0.2 : now.height()));
     return w.done(
         shell.withPlatforms(ShellWork.put(shell.platforms(), Platform::id, made)),
-        "platform:" + id);
+        new PartName(PartName.Kind.platform, id));
   }
 
   private List<Spot> figure(ShellWork w, Platform now) {

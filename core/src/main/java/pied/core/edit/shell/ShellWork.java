@@ -12,6 +12,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Places;
 import pied.core.solid.Vec;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -33,16 +34,16 @@ public final class ShellWork {
    *
    * @param renamed walls that have other names, by those they had
    * @param said remarks, in sentences
-   * @param part id of the body that was made or altered, or null if none in particular
+   * @param part that was made or altered, or null if none in particular
    */
   public record Result(
-      Shell shell, Map<String, String> renamed, List<String> said, @Nullable String part) {
-    Result of(String altered) {
+      Shell shell, Map<String, String> renamed, List<String> said, @Nullable PartName part) {
+    Result of(PartName altered) {
       return new Result(shell, renamed, said, altered);
     }
   }
 
-  Result done(Shell after, @Nullable String part) {
+  Result done(Shell after, @Nullable PartName part) {
     return new Result(after, Map.of(), List.of(), part);
   }
 
@@ -122,7 +123,8 @@ public final class ShellWork {
    * @throws Refusal if there is none
    */
   static <T> T find(List<T> all, Function<T, String> id, String wanted) {
-    String bare = wanted.substring(wanted.indexOf(':') + 1);
+    PartName named = PartName.read(wanted);
+    String bare = named.kind() == PartName.Kind.other ? wanted : named.id();
     return all.stream()
         .filter(t -> id.apply(t).equals(bare))
         .findFirst()

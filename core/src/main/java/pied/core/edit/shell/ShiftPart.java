@@ -2,6 +2,8 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
@@ -9,6 +11,7 @@ import pied.core.space.Bar;
 import pied.core.space.Column;
 import pied.core.space.Flight;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
@@ -18,36 +21,38 @@ import pied.core.space.Wall;
 /**
  * Moves a part as far as a hand moves it; what comes out goes by whole centimetres.
  *
- * @param part id of its body ("wall:A", "opening:door 1"…), or of a corner ("corner:0")
+ * @param part "wall:A", "opening:door 1"…, or a corner, "corner:0"
  * @param up how far up, for an opening
  * @param free lets the walls at a corner turn
  */
-public record ShiftPart(String part, PlanPoint by, Amount up, Boolean free) implements ShellEdit {
+@RecordBuilder
+public record ShiftPart(
+    PartName part, @Nullable PlanPoint by, @Nullable Amount up, @Nullable Boolean free)
+    implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Spot way = by == null ? new Spot(0, 0) : w.spot(by, new Spot(0, 0));
-    int colon = need(part, "part").indexOf(':');
-    String id = part.substring(colon + 1);
+    String id = need(part, "part").id();
     Shell shell = w.shell();
-    return switch (part.substring(0, colon + 1)) {
-      case "corner:" -> {
-        int i = corner(shell, id);
+    return switch (part.kind()) {
+      case corner -> {
+        int i = OutlineWork.corner(shell, id);
         Spot to = moved(shell.outline().get(i), way);
         yield new MoveCorner(i, point(to), null, !Boolean.TRUE.equals(free)).rebuild(w);
       }
-      case "wall:" -> wall(w, id, way);
-      case "opening:" -> opening(w, id, way);
-      case "column:" -> {
+      case wall -> wall(w, id, way);
+      case opening -> opening(w, id, way);
+      case column -> {
         Column c = ShellWork.find(shell.columns(), Column::id, id);
         yield new SetColumn(id, point(moved(c.at(), way)), null, null, null, null).rebuild(w);
       }
-      case "platform:" -> platform(w, id, way);
-      case "flight:" -> {
+      case platform -> platform(w, id, way);
+      case flight -> {
         Flight f = ShellWork.find(shell.flights(), Flight::id, id);
         Edit.PlanPoint to = point(moved(f.at(), way));
         yield new SetFlight(id, null, to, null, null, null, null, null, null, null).rebuild(w);
       }
-      case "bar:" -> {
+      case bar -> {
         Bar b = ShellWork.find(shell.bars(), Bar::id, id);
         Spot to = moved(new Spot(b.x(), b.z()), way);
         yield new SetBar(id, point(to), null, null, null).rebuild(w);
@@ -76,7 +81,7 @@ public record ShiftPart(String part, PlanPoint by, Amount up, Boolean free) impl
         p.withOutline(p.outline().stream().map(c -> ShellWork.tidy(c.plus(dx, dz))).toList());
     return w.done(
         w.shell().withPlatforms(ShellWork.put(w.shell().platforms(), Platform::id, next)),
-        "platform:" + id);
+        next.name());
   }
 
   private static ShellWork.Result wall(ShellWork w, String name, Spot way) {
@@ -88,20 +93,12 @@ public record ShiftPart(String part, PlanPoint by, Amount up, Boolean free) impl
         Partition next = new Partition(name, from, to, p.thickness(), p.height());
         return w.done(
             shell.withPartitions(ShellWork.put(shell.partitions(), Partition::id, next)),
-            "wall:" + name);
+            next.name());
       }
     }
     Wall wall = shell.walls().get(OutlineWork.edge(shell, name));
     double out = -(way.x() * wall.inward().x() + way.z() * wall.inward().z());
     return new MoveWall(name, Amount.of(ShellWork.byHand(out))).rebuild(w);
-  }
-
-  private static int corner(Shell shell, String number) {
-    int i = number.matches("\\d{1,4}") ? Integer.parseInt(number) : -1;
-    if (i < 0 || i >= shell.outline().size()) {
-      throw new Refusal("There is no such corner.");
-    }
-    return i;
   }
 
   private static Spot moved(Spot p, Spot by) {

@@ -2,13 +2,16 @@ package pied.core.edit.shell;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 
 /** Gives one wall its own thickness; 0 takes the wall away and leaves the edge open. */
+@RecordBuilder
 public record WallThickness(String wall, Amount thickness) implements ShellEdit {
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
@@ -25,6 +28,6 @@ public record WallThickness(String wall, Amount thickness) implements ShellEdit 
     } else {
       next.put(wall, t);
     }
-    return w.done(shell.withOutline(shell.outline(), next, shell.openings()), "wall:" + wall);
+    return w.done(shell.withOutline(shell.outline(), next, shell.openings()), PartName.wall(wall));
   }
 }

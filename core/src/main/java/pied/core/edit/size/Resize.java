@@ -2,8 +2,10 @@ package pied.core.edit.size;
 
 import static pied.core.edit.Bench.need;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
@@ -23,7 +25,8 @@ import pied.core.space.Space;
  * @param hold the side that stays where it is; null: a side that touches something stays, else the
  *     middle; and the underside (of what hangs, the top)
  */
-public record Resize(List<String> pieces, Measures size, Side hold) implements Edit {
+@RecordBuilder
+public record Resize(List<String> pieces, Measures size, @Nullable Side hold) implements Edit {
   @Override
   public void make(Bench bench) {
     need(size, "size");
@@ -50,7 +53,7 @@ public record Resize(List<String> pieces, Measures size, Side hold) implements E
     bench.set(p.withSize(next).withAt(at));
     if (!carried.isEmpty()) { // what stands on it stays over its place and comes to rest again
       if (up > 0) {
-        bench.alter(carried, q -> q.withAt(q.at().plus(new Vec(0, up, 0))));
+        bench.alter(carried, q -> q.moved(new Vec(0, up, 0)));
       }
       bench.settle(carried, true);
     }

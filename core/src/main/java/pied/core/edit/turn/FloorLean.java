@@ -4,7 +4,8 @@ import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
 import pied.core.solid.Vec;
-import pied.core.space.ShellBodies;
+import pied.core.space.PartName;
+import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 
 /** How a piece leans that stands square on a sloping floor. */
@@ -17,14 +18,7 @@ public final class FloorLean {
     Bodies.RayMet met =
         space
             .bodies()
-            .ray(
-                from,
-                Vec.DOWN,
-                1e3,
-                b ->
-                    b.id().equals(ShellBodies.FLOOR)
-                        || b.id().startsWith(ShellBodies.PLATFORM)
-                        || b.id().startsWith(ShellBodies.FLIGHT));
+            .ray(from, Vec.DOWN, 1e3, b -> PartName.is(b, Kind.floor, Kind.platform, Kind.flight));
     if (met == null || met.normal().y() > 1 - 1e-12) {
       return Lean.NONE;
     }

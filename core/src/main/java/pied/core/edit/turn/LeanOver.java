@@ -1,6 +1,8 @@
 package pied.core.edit.turn;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Bench;
@@ -15,7 +17,9 @@ import pied.core.piece.Piece;
  * @param by degrees out of the upright; null for what it has
  * @param withFloor true: so that it stands square on the floor beneath, be it raked
  */
-public record LeanOver(List<String> pieces, Amount toward, Amount by, Boolean withFloor)
+@RecordBuilder
+public record LeanOver(
+    List<String> pieces, @Nullable Amount toward, @Nullable Amount by, @Nullable Boolean withFloor)
     implements Edit {
   @Override
   public void make(Bench bench) {

@@ -1,6 +1,8 @@
 package pied.core.edit.turn;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Bench;
@@ -11,7 +13,8 @@ import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 
 /** Turns pieces about their own middles, to an angle or by one. */
-public record Turn(List<String> pieces, Amount to, Amount by) implements Edit {
+@RecordBuilder
+public record Turn(List<String> pieces, @Nullable Amount to, @Nullable Amount by) implements Edit {
   @Override
   public void make(Bench bench) {
     List<String> ids = bench.tops(bench.chosen(pieces));

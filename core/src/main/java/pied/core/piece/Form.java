@@ -1,0 +1,18 @@
+package pied.core.piece;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.size.Size;
+
+/**
+ * What a mesh is built from.
+ *
+ * @param article id of the article
+ * @param size finished outside size
+ * @param mirrored left to right
+ */
+@RecordBuilder
+public record Form(String article, Size size, boolean mirrored) implements FormBuilder.With {
+  public Form(String article, Size size) {
+    this(article, size, false);
+  }
+}

@@ -1,0 +1,69 @@
+package pied.core.space;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import pied.core.Nullable;
+import pied.core.piece.Piece;
+
+/**
+ * One thing of a space that is another afterwards: what it was, and what it is. All that a space is
+ * made of has its kind here, and with it its history.
+ */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of")
+@JsonSubTypes({
+  @JsonSubTypes.Type(value = Difference.OfShell.class, name = "shell"),
+  @JsonSubTypes.Type(value = Difference.OfPiece.class, name = "piece")
+})
+public sealed interface Difference {
+  /** The other way round. */
+  Difference reversed();
+
+  /**
+   * A piece put in, altered, or taken out.
+   *
+   * @param before null if it was not there
+   * @param after null if it is no longer there
+   */
+  record OfPiece(@Nullable Ordered before, @Nullable Ordered after) implements Difference {
+    public OfPiece {
+      if (before == null && after == null) {
+        throw new IllegalArgumentException("A piece that was not there and is not.");
+      }
+    }
+
+    public String id() {
+      return (after == null ? before : after).piece().id();
+    }
+
+    /** As it is afterwards; null if it is no longer there. */
+    public @Nullable Piece piece() {
+      return after == null ? null : after.piece();
+    }
+
+    /** Whether it was there and still is. */
+    public boolean altered() {
+      return before != null && after != null;
+    }
+
+    /** Whether it stays at its place in the order; where that is not known, it does. */
+    boolean stays() {
+      return altered()
+          && (after.place() == null
+              || before.place() == null
+              || after.place().equals(before.place()));
+    }
+
+    @Override
+    public OfPiece reversed() {
+      return new OfPiece(after, before);
+    }
+  }
+
+  /** The shell. */
+  record OfShell(Shell before, Shell after) implements Difference {
+    @Override
+    public OfShell reversed() {
+      return new OfShell(after, before);
+    }
+  }
+}

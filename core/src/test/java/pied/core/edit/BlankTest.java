@@ -1,0 +1,29 @@
+package pied.core.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import org.junit.jupiter.api.Test;
+import pied.core.edit.place.MoveToBuilder;
+import pied.core.edit.shell.SetBarBuilder;
+
+class BlankTest {
+  private static final Edit BAR = SetBarBuilder.builder().part("bar 1").build();
+
+  @Test
+  void aSlotThatTheEditDoesNotHaveIsNone() {
+    assertThat(new Blank(BAR, "trim").slot()).isEqualTo("trim");
+    assertThatThrownBy(() -> new Blank(BAR, "height")).hasMessageContaining("no height in SetBar");
+    Edit move = MoveToBuilder.builder().piece("a").build();
+    assertThat(new Blank(move, "to.stageLeft").slot()).isEqualTo("to.stageLeft");
+    assertThatThrownBy(() -> new Blank(move, "to.left")).hasMessageContaining("no to.left");
+    assertThatThrownBy(() -> new Blank(move, "piece.x")).hasMessageContaining("no piece.x");
+  }
+
+  @Test
+  void whatIsNotSaidIsNotWritten() throws Exception {
+    assertThat(new ObjectMapper().writeValueAsString(BAR))
+        .isEqualTo("{\"do\":\"bar\",\"part\":\"bar 1\"}");
+  }
+}
