@@ -126,10 +126,8 @@ class FurnishTest {
     assertThat(sheet.caption()).containsText("Table lamp");
     sheet.page.waitForCondition(
         () ->
-            pied.space(room)
-                .get("pieces")
-                .toString()
-                .contains("\"id\":\"" + board + "\"},\"finishes\""));
+            pied.space(room).get("pieces").findValues("on").stream()
+                .anyMatch(on -> on.get("id").asText().equals(board)));
     sheet.button("Both");
     sheet.settled();
   }

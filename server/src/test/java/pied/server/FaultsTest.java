@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import pied.server.store.SpaceStore;
+import pied.server.space.SpaceStore;
 
 /** What has gone wrong before, over HTTP: refused in words, nothing stored, nobody held up. */
 @SpringBootTest(
@@ -207,7 +207,8 @@ class FaultsTest {
   void theInterfaceSaysWhatADraftAsks() throws Exception {
     JsonNode api = json(get("/api/openapi"));
     String ref =
-        api.at("/components/schemas/pied.server.api.Answers.DraftRequest/properties/question/$ref")
+        api.at(
+                "/components/schemas/pied.server.space.SpaceWire.DraftRequest/properties/question/$ref")
             .asText();
     assertThat(ref).endsWith("pied.core.edit.Drafting.Question");
   }

@@ -8,7 +8,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.place.Place;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
-import pied.server.store.SpaceStore;
+import pied.server.space.SpaceStore;
 
 /** What the server's tests begin with. */
 public final class Given {

@@ -35,11 +35,12 @@ import pied.core.carry.Question;
 import pied.core.piece.Piece;
 import pied.core.units.LengthUnit;
 import pied.server.Leisure;
-import pied.server.api.Answers.Carried;
-import pied.server.api.Answers.CarryAnswer;
-import pied.server.api.Answers.Changed;
-import pied.server.store.OpenSpace;
-import pied.server.store.SpaceStore;
+import pied.server.live.LiveWire.Carried;
+import pied.server.live.LiveWire.CarryAnswer;
+import pied.server.space.OpenSpace;
+import pied.server.space.SpaceStore;
+import pied.server.space.SpaceWire.Changed;
+import pied.server.store.Missing;
 
 /**
  * Sends every change of a space to all who look at it, and answers those who carry something. Of
@@ -290,7 +291,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     String space = session.getUri().getPath().substring(PATH.length());
     try {
       store.seen(space);
-    } catch (SpaceStore.Missing e) {
+    } catch (Missing e) {
       session.close(CloseStatus.POLICY_VIOLATION.withReason("There is no such space."));
       return;
     }

@@ -13,7 +13,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
@@ -28,7 +27,7 @@ import org.springframework.stereotype.Component;
  * packed.
  */
 @Component
-class Housekeeping {
+public class Housekeeping {
   private static final Logger LOG = LoggerFactory.getLogger(Housekeeping.class);
 
   /** So long a request may be sent again and is answered as the first time, days. */
@@ -37,11 +36,13 @@ class Housekeeping {
   /** So many copies are kept. */
   private static final int COPIES = 7;
 
-  /** Rows let go of in one go. */
-  private static final int AT_ONCE = 500;
+  /** What was done, and can be let go of once nobody can ask for it any more. */
+  public interface Past {
+    void forget(Instant before);
+  }
 
   private final Ledger ledger;
-  private final Rows.Steps steps;
+  private final List<Past> past;
   private final DataSource source;
   private final DataFolder folder;
   private final boolean file;
@@ -55,14 +56,14 @@ class Housekeeping {
    */
   Housekeeping(
       Ledger ledger,
-      Rows.Steps steps,
+      List<Past> past,
       DataSource source,
       @Value("${pied.data}") String folder,
       @Value("${spring.datasource.url}") String url,
       @Value("${pied.quiet:20}") long quiet) {
     this.quiet = 1000 * quiet;
     this.ledger = ledger;
-    this.steps = steps;
+    this.past = past;
     this.source = source;
     this.folder = new DataFolder(Path.of(folder));
     file = url.startsWith("jdbc:h2:file:");
@@ -86,7 +87,7 @@ class Housekeeping {
     }
     try {
       if (!LocalDate.now().equals(pruned)) {
-        prune(Instant.now().minus(Duration.ofDays(ASKED_AGAIN)));
+        forget(Instant.now().minus(Duration.ofDays(ASKED_AGAIN)));
         pruned = LocalDate.now();
       }
       pack();
@@ -96,24 +97,9 @@ class Housekeeping {
     }
   }
 
-  // ---- letting go
-
   /** Lets go of what was done before a moment and can no longer be asked for. */
-  void prune(Instant before) {
-    Set<Long> last = Set.copyOf(steps.last());
-    List<Long> past = steps.past(before).stream().filter(id -> !last.contains(id)).toList();
-    inParts(past, "delete from StepRow where id in :ids");
-    inParts(
-        steps.answered(before),
-        "update StepRow set request = null, answer = null, longAnswer = null where id in :ids");
-  }
-
-  private void inParts(List<Long> ids, String how) {
-    for (int i = 0; i < ids.size(); i += AT_ONCE) {
-      List<Long> some = ids.subList(i, Math.min(ids.size(), i + AT_ONCE));
-      ledger.keep(
-          session -> session.createMutationQuery(how).setParameter("ids", some).executeUpdate());
-    }
+  void forget(Instant before) {
+    past.forEach(p -> p.forget(before));
   }
 
   // ---- packing

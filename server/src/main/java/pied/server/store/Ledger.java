@@ -52,7 +52,7 @@ public class Ledger {
   private static final Set<Integer> FILE = Set.of(50000, 90028, 90030, 90031, 90098, 90121, 90007);
 
   /** Something to write. */
-  interface Entry {
+  public interface Entry {
     /** Whether it still makes sense: what it builds on was kept. */
     boolean stands();
 
@@ -95,7 +95,7 @@ public class Ledger {
   }
 
   /** Takes something to be kept; it hears of it. */
-  void keep(Entry e) {
+  public void keep(Entry e) {
     NotKept t = trouble;
     if (over) {
       t = new NotKept("Pied is closing.", false, null);
@@ -112,7 +112,7 @@ public class Ledger {
    *
    * @throws NotKept if it cannot be
    */
-  void keep(Consumer<StatelessSession> how) {
+  public void keep(Consumer<StatelessSession> how) {
     CompletableFuture<Void> done = new CompletableFuture<>();
     keep(
         new Entry() {
@@ -140,7 +140,7 @@ public class Ledger {
   }
 
   /** Waits for something that is kept or not. */
-  static <T> T await(CompletableFuture<T> done) {
+  public static <T> T await(CompletableFuture<T> done) {
     try {
       return done.join();
     } catch (CompletionException e) {

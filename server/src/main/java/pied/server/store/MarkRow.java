@@ -13,7 +13,7 @@ public class MarkRow {
 
   protected MarkRow() {}
 
-  MarkRow(String name, String said) {
+  public MarkRow(String name, String said) {
     this.name = name;
     this.said = said;
   }

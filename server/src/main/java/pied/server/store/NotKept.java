@@ -5,7 +5,7 @@ public final class NotKept extends RuntimeException {
   private static final long serialVersionUID = 1;
   private final boolean full;
 
-  NotKept(String why, boolean full, Throwable cause) {
+  public NotKept(String why, boolean full, Throwable cause) {
     super(why, cause);
     this.full = full;
   }

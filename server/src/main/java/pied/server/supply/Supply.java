@@ -19,7 +19,8 @@ import pied.core.model.Arrival;
 import pied.core.model.Files;
 import pied.core.model.ModelReader;
 import pied.core.piece.Shapes;
-import pied.server.store.ImportStore;
+import pied.server.imports.ImportStore;
+import pied.server.supply.SupplyWire.SignIn;
 
 /**
  * What a supplier has, and what is on its way from there. The sign-in is kept in memory only; what

@@ -18,11 +18,11 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import pied.core.Refusal;
 import pied.core.units.LengthUnit;
-import pied.server.api.Answers.FetchView;
-import pied.server.api.Answers.SignIn;
-import pied.server.api.Answers.SupplierView;
-import pied.server.api.Answers.WareCard;
-import pied.server.api.Answers.WarePage;
+import pied.server.supply.SupplyWire.FetchView;
+import pied.server.supply.SupplyWire.SignIn;
+import pied.server.supply.SupplyWire.SupplierView;
+import pied.server.supply.SupplyWire.WareCard;
+import pied.server.supply.SupplyWire.WarePage;
 
 /** An outside supplier's library: sign in, look, fetch. */
 @RestController

@@ -22,8 +22,8 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import pied.core.edit.Edit;
 import pied.core.edit.keep.Rename;
 import pied.server.Given;
-import pied.server.api.Answers.EditRequest;
-import pied.server.store.SpaceStore;
+import pied.server.space.SpaceStore;
+import pied.server.space.SpaceWire.EditRequest;
 
 /** The conversation while carrying, over a real line. */
 @SpringBootTest(

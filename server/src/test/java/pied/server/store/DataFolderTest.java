@@ -29,8 +29,11 @@ import pied.core.edit.Edit;
 import pied.core.edit.turn.Turn;
 import pied.core.piece.Piece;
 import pied.server.PiedApplication;
-import pied.server.api.Answers.EditRequest;
-import pied.server.api.Answers.SpaceView;
+import pied.server.imports.ArticleRow;
+import pied.server.space.OldPieces;
+import pied.server.space.SpaceStore;
+import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.SpaceView;
 
 /** The folder with everything: data of versions before, copies, and what may have become of it. */
 @Tag("thorough")
@@ -77,7 +80,7 @@ class DataFolderTest {
     assertThat(JSON.readTree(JSON.writeValueAsString(now.shell()))).isEqualTo(then.get("shell"));
     List<Piece> before = new ArrayList<>();
     for (JsonNode p : then.get("pieces")) {
-      before.add(JSON.treeToValue(p, StoredChange.Furnishing.class).live());
+      before.add(OldPieces.read(p));
     }
     assertThat(List.copyOf(now.pieces())).as("pieces to the last bit, in order").isEqualTo(before);
     assertThat(now.canUndo()).isEqualTo(then.get("canUndo").asBoolean());

@@ -34,8 +34,10 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.turn.Turn;
 import pied.server.Given;
-import pied.server.api.Answers.Changed;
-import pied.server.api.Answers.EditRequest;
+import pied.server.space.Rows;
+import pied.server.space.SpaceStore;
+import pied.server.space.SpaceWire.Changed;
+import pied.server.space.SpaceWire.EditRequest;
 
 /** What is acknowledged is on the disk, and costs little there. */
 @SpringBootTest(
@@ -55,6 +57,7 @@ class LedgerTest {
   }
 
   @Autowired private SpaceStore store;
+  @Autowired Housekeeping.Past past;
   @Autowired private Ledger ledger;
   @Autowired private LedgerHealth health;
   @Autowired private EntityManagerFactory entities;
@@ -224,9 +227,8 @@ class LedgerTest {
     turn("old");
     store.undo(room, "old-undo");
     turn("new"); // the old one can no longer be redone
-    Housekeeping h = new Housekeeping(ledger, steps, null, folder.toString(), "jdbc:h2:faulty:", 0);
     int before = rows();
-    h.prune(java.time.Instant.now().plusSeconds(60));
+    past.forget(java.time.Instant.now().plusSeconds(60));
     assertThat(rows()).isLessThan(before);
     long revision = store.view(room).revision();
     store.letGo(0);

@@ -1,0 +1,72 @@
+package pied.server.catalog;
+
+import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import pied.core.Kept;
+import pied.core.catalog.Article;
+import pied.core.drawing.Eye;
+import pied.core.drawing.LineDrawing;
+import pied.core.piece.Shapes;
+import pied.core.size.Size;
+import pied.server.Leisure;
+
+/** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
+@Component
+class Drawings {
+  /** Of the memory there is. */
+  private static final double SHARE = 0.05;
+
+  private record Key(String article, Size size, Eye eye) {}
+
+  private final Shapes shapes;
+  private final Leisure leisure;
+  private final long after;
+  private final Map<Key, LineDrawing> made = Kept.room(SHARE, LineDrawing::bytes);
+
+  /**
+   * @param after seconds until the cards are drawn; negative for never
+   */
+  Drawings(Shapes shapes, Leisure leisure, @Value("${pied.cards.after:20}") long after) {
+    this.shapes = shapes;
+    this.leisure = leisure;
+    this.after = after;
+  }
+
+  /** The lines of an article at a size; the eye is given in the article's own directions. */
+  LineDrawing lines(String article, Size size, Eye eye) {
+    Key key = new Key(article, size, eye);
+    LineDrawing d = made.get(key);
+    if (d == null) {
+      d = LineDrawing.of(shapes.mesh(article, size), eye);
+      made.put(key, d);
+    }
+    return d;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void drawCards() {
+    if (after < 0) {
+      return;
+    }
+    Thread t =
+        new Thread(
+            () -> {
+              try {
+                Thread.sleep(1000 * after);
+                for (Article a : shapes.catalog().all()) {
+                  leisure.await(); // those who work go first
+                  lines(a.id(), a.size(), Eye.FRONT);
+                }
+              } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+              }
+            },
+            "cards");
+    t.setDaemon(true);
+    t.setPriority(Thread.MIN_PRIORITY);
+    t.start();
+  }
+}

@@ -1,0 +1,37 @@
+package pied.server.imports;
+
+import java.util.List;
+import pied.core.model.Arrival;
+import pied.core.size.Size;
+
+/**
+ * What goes over the wire about models on their way in. The web client's types are generated from
+ * it.
+ */
+public final class ImportWire {
+  private ImportWire() {}
+
+  /**
+   * A model on its way in.
+   *
+   * @param taken what it seems to be; each part of it can be corrected
+   * @param said what was worked out, in sentences
+   */
+  public record ImportView(
+      String id,
+      String file,
+      String format,
+      int triangles,
+      int materials,
+      Arrival.Taken taken,
+      Size size,
+      String sizeText,
+      List<String> said) {}
+
+  /**
+   * How large it would be, taken so.
+   *
+   * @param unit metres a unit of the file
+   */
+  public record TakenSize(Size size, String sizeText, double unit) {}
+}

@@ -1,0 +1,344 @@
+package pied.server.space;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.BiConsumer;
+import java.util.function.Supplier;
+import org.hibernate.StatelessSession;
+import pied.core.edit.Change;
+import pied.core.edit.Offer;
+import pied.core.space.Space;
+import pied.server.space.SpaceWire.Changed;
+import pied.server.store.Ledger;
+import pied.server.store.NotKept;
+
+/**
+ * A space somebody is at work on. What is seen is what has been kept; its head may be some steps
+ * further, which wait to be kept. If they cannot be, the head is read from the store anew.
+ */
+public final class OpenSpace {
+  /** So many changes can be undone; what came before is forgotten. */
+  static final int UNDOABLE = 10_000;
+
+  /** Forgotten in one go, so that not every step does. */
+  private static final int AT_ONCE = 100;
+
+  /** Held by the one who writes. */
+  final ReentrantLock writing = new ReentrantLock(true);
+
+  private final String id;
+  private final long no;
+  private final String name;
+  private final String project;
+  private final List<BiConsumer<String, Changed>> listeners;
+  private final Map<Long, Kept> underWay = new ConcurrentHashMap<>();
+  private final AtomicInteger falls = new AtomicInteger();
+  private Past head;
+  private int headAfter;
+  private boolean gone;
+  private volatile Seen seen;
+  private volatile long used = System.nanoTime();
+
+  OpenSpace(SpaceRow row, List<BiConsumer<String, Changed>> listeners, Past head) {
+    id = row.id();
+    no = row.no();
+    name = row.name();
+    project = row.project();
+    this.listeners = listeners;
+    this.head = head;
+    seen = head.seen(name, head.revision);
+  }
+
+  /** What everyone sees: a space at a revision. */
+  public record Seen(
+      String name, Space space, long revision, long shellAt, boolean canUndo, boolean canRedo) {}
+
+  /**
+   * A step about to be taken.
+   *
+   * @param over the key of the change that a step through the history goes over; null for a change
+   */
+  record Step(
+      Space after, Change change, List<String> said, List<Offer> offers, String part, Long over) {}
+
+  String name() {
+    return name;
+  }
+
+  String project() {
+    return project;
+  }
+
+  Seen seen() {
+    used = System.nanoTime();
+    return seen;
+  }
+
+  /** A step that waits to be kept; null if there is none of this key. */
+  Kept underWay(long key) {
+    return underWay.get(key);
+  }
+
+  boolean gone() {
+    return gone;
+  }
+
+  /** Lets go of it, if it has not been used for so many seconds and nothing is under way. */
+  boolean letGo(long idleSeconds) {
+    if (System.nanoTime() - used < idleSeconds * 1_000_000_000L || !writing.tryLock()) {
+      return false;
+    }
+    try {
+      gone = underWay.isEmpty();
+      return gone;
+    } finally {
+      writing.unlock();
+    }
+  }
+
+  /** The head, to be called with the lock held; read anew if something could not be kept. */
+  Past head(Supplier<Past> anew) {
+    used = System.nanoTime();
+    int fallen = falls.get();
+    if (fallen != headAfter) {
+      head = anew.get();
+      headAfter = fallen;
+      if (head.revision != seen.revision) { // it was kept after all
+        seen = head.seen(name, head.revision);
+      }
+    }
+    return head;
+  }
+
+  /** Takes a step, with the lock held. */
+  Kept take(Past past, String request, Step step) {
+    Kept k = new Kept(past, request, step, headAfter);
+    underWay.put(k.key, k);
+    return k;
+  }
+
+  /** A space with all that can be asked of what was done in it. */
+  static final class Past {
+    private Space space;
+    private long revision;
+    private long last;
+    private final Deque<Long> done = new ArrayDeque<>();
+    private final Deque<Long> undone = new ArrayDeque<>();
+    private final Map<String, Long> requests = new HashMap<>();
+    private final Map<Long, Change> changes = new ConcurrentHashMap<>();
+
+    /**
+     * @param revision it began with
+     */
+    Past(Space space, long revision) {
+      this.space = space;
+      this.revision = revision;
+    }
+
+    /** One more of the steps of its past, in order. */
+    void add(long key, long at, StepRow.Kind kind, String request) {
+      revision = Math.max(revision, at);
+      last = StepRow.n(key);
+      if (kind == StepRow.Kind.DONE) {
+        done.addLast(key);
+      } else if (kind == StepRow.Kind.UNDONE) {
+        undone.addLast(key);
+      }
+      if (request != null) {
+        requests.put(request, key);
+      }
+    }
+
+    Space space() {
+      return space;
+    }
+
+    long revision() {
+      return revision;
+    }
+
+    Long asked(String request) {
+      return request == null ? null : requests.get(request);
+    }
+
+    Long lastDone() {
+      return done.peekLast();
+    }
+
+    Long firstUndone() {
+      return undone.peekFirst();
+    }
+
+    /** A change that is not in the store yet. */
+    Change underWay(long key) {
+      return changes.get(key);
+    }
+
+    private Seen seen(String name, long shellAt) {
+      return new Seen(name, space, revision, shellAt, !done.isEmpty(), !undone.isEmpty());
+    }
+  }
+
+  /** A step that is being kept. */
+  final class Kept implements Ledger.Entry {
+    private final long key;
+    private final Past past;
+    private final String request;
+    private final Step step;
+    private final int builtAfter;
+    private final boolean nothing;
+    private boolean undoes;
+    private final List<Long> dropped = new ArrayList<>();
+    private final List<Long> forgotten = new ArrayList<>();
+    private final Changed said;
+    private final Seen after;
+    private final CompletableFuture<Changed> answer = new CompletableFuture<>();
+
+    private Kept(Past past, String request, Step step, int builtAfter) {
+      this.past = past;
+      this.request = request;
+      this.step = step;
+      this.builtAfter = builtAfter;
+      nothing = step.over == null && step.change.none();
+      key = StepRow.key(no, ++past.last);
+      if (!nothing) {
+        past.revision++;
+        past.space = step.after;
+        if (step.over == null) {
+          record();
+        } else if (past.done.remove(step.over)) {
+          past.undone.addFirst(step.over);
+          undoes = true;
+        } else {
+          past.undone.remove(step.over);
+          past.done.addLast(step.over);
+        }
+      }
+      if (request != null) {
+        past.requests.put(request, key);
+      }
+      boolean shell = step.change.shell();
+      after = past.seen(name, shell ? past.revision : -1);
+      said =
+          new Changed(
+              past.revision,
+              step.change.changed(),
+              step.change.gone(),
+              step.change.made(),
+              step.said,
+              step.offers,
+              shell,
+              step.part,
+              after.canUndo,
+              after.canRedo);
+    }
+
+    private void record() {
+      past.changes.put(key, step.change);
+      dropped.addAll(past.undone);
+      past.undone.clear();
+      past.done.addLast(key);
+      if (past.done.size() >= UNDOABLE + AT_ONCE) {
+        while (past.done.size() > UNDOABLE) {
+          forgotten.add(past.done.removeFirst());
+        }
+        past.requests.values().removeAll(java.util.Set.copyOf(forgotten));
+      }
+    }
+
+    CompletableFuture<Changed> answer() {
+      return answer;
+    }
+
+    @Override
+    public boolean stands() {
+      return builtAfter == falls.get();
+    }
+
+    @Override
+    public void write(StatelessSession s) {
+      if (nothing && request == null) {
+        return;
+      }
+      pieces(s);
+      if (step.change.shell()) {
+        s.update(new SpaceRow(id, project, name, step.after.shell(), said.revision()));
+      }
+      if (!dropped.isEmpty()) {
+        s.createMutationQuery(
+                "update StepRow set kind = PAST, change = null, longChange = null where id in :ids")
+            .setParameter("ids", dropped)
+            .executeUpdate();
+      }
+      if (!forgotten.isEmpty()) {
+        s.createMutationQuery("delete from StepRow where id in :ids")
+            .setParameter("ids", forgotten)
+            .executeUpdate();
+      }
+      boolean change = !nothing && step.over == null;
+      if (step.over != null) {
+        turn(s, step.over, undoes ? StepRow.Kind.UNDONE : StepRow.Kind.DONE);
+      }
+      s.insert(
+          new StepRow(
+              key,
+              said.revision(),
+              change ? StepRow.Kind.DONE : StepRow.Kind.PAST,
+              request,
+              change ? step.change : null,
+              said));
+    }
+
+    private void turn(StatelessSession s, long over, StepRow.Kind kind) {
+      s.createMutationQuery("update StepRow set kind = :kind where id = :id")
+          .setParameter("kind", kind)
+          .setParameter("id", over)
+          .executeUpdate();
+    }
+
+    private void pieces(StatelessSession s) {
+      step.change
+          .pieces()
+          .forEach(
+              d -> {
+                // the space knows the place, which one stored in an old form does not say
+                PieceRow row =
+                    new PieceRow(id, d.after() == null ? d.before() : step.after.ordered(d.id()));
+                if (d.after() == null) {
+                  s.delete(row);
+                } else if (d.before() == null) {
+                  s.insert(row);
+                } else {
+                  s.update(row);
+                }
+              });
+    }
+
+    @Override
+    public void kept() {
+      past.changes.remove(key);
+      underWay.remove(key);
+      if (!nothing) {
+        long shellAt = after.shellAt < 0 ? seen.shellAt : after.shellAt;
+        seen = new Seen(name, after.space, after.revision, shellAt, after.canUndo, after.canRedo);
+        listeners.forEach(l -> l.accept(id, said));
+      }
+      answer.complete(said);
+    }
+
+    @Override
+    public void lost(NotKept why) {
+      falls.compareAndSet(builtAfter, builtAfter + 1);
+      underWay.remove(key);
+      answer.completeExceptionally(why);
+    }
+  }
+}

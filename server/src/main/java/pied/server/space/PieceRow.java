@@ -1,0 +1,101 @@
+package pied.server.space;
+
+import com.fasterxml.jackson.core.type.TypeReference;
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EmbeddedId;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.io.Serializable;
+import java.util.Map;
+import pied.core.piece.Form;
+import pied.core.piece.Keeping;
+import pied.core.piece.Lean;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.piece.Stance;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+import pied.core.space.Ordered;
+import pied.server.store.Json;
+
+/** A piece as stored. */
+@Entity
+@Table(name = "piece")
+public class PieceRow {
+  /** A piece is known by its space and its id. */
+  @Embeddable
+  public record Key(@Column(name = "space_id") String space, @Column(name = "id") String id)
+      implements Serializable {}
+
+  private static final TypeReference<Map<String, String>> COLOURS = new TypeReference<>() {};
+
+  @EmbeddedId private Key key;
+  private long place;
+  private String article;
+  private String name;
+  private double width;
+  private double depth;
+  private double height;
+  private double x;
+  private double y;
+  private double z;
+  private double turn;
+  private double leanToward;
+  private double leanBy;
+  private String onKind;
+  private String onId;
+  private String finishes;
+  private boolean held;
+  private boolean mirrored;
+  private String layer;
+  private String groupId;
+  private boolean locked;
+  private boolean hidden;
+
+  protected PieceRow() {}
+
+  PieceRow(String space, Ordered o) {
+    Piece p = o.piece();
+    key = new Key(space, p.id());
+    place = o.place() == null ? 0 : o.place();
+    article = p.article();
+    name = p.name();
+    width = p.size().width();
+    depth = p.size().depth();
+    height = p.size().height();
+    x = p.at().x();
+    y = p.at().y();
+    z = p.at().z();
+    turn = p.turn();
+    leanToward = p.lean().toward();
+    leanBy = p.lean().by();
+    onKind = p.on().kind().name();
+    onId = p.on().id();
+    finishes = Json.text(p.finishes());
+    held = p.attached();
+    mirrored = p.form().mirrored();
+    layer = p.keeping().layer();
+    groupId = p.keeping().group();
+    locked = p.keeping().locked();
+    hidden = p.keeping().hidden();
+  }
+
+  /** The piece and its place in the order. */
+  Ordered ordered() {
+    return new Ordered(piece(), place);
+  }
+
+  private Piece piece() {
+    Map<String, String> colours = Json.read(finishes, COLOURS);
+    return new Piece(
+        key.id(),
+        name,
+        new Form(article, new Size(width, depth, height), mirrored),
+        new Stance(new Vec(x, y, z), turn, new Lean(leanToward, leanBy)),
+        new On(On.Kind.valueOf(onKind), onId),
+        held,
+        colours,
+        new Keeping(layer, groupId, locked, hidden));
+  }
+}

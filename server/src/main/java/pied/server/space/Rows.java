@@ -1,0 +1,76 @@
+package pied.server.space;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/**
+ * Reading from the tables; what is written goes through the {@link Ledger}. What is large (meshes,
+ * shells, changes) is read by its key alone and never in a sorted result, of which H2 would keep a
+ * copy.
+ */
+public interface Rows {
+  /** Projects. */
+  interface Projects extends JpaRepository<ProjectRow, String> {
+    List<ProjectRow> findAllByOrderByMadeAt();
+  }
+
+  /** Spaces. */
+  interface Spaces extends JpaRepository<SpaceRow, String> {
+    @Query(
+        "select s.id as id, s.project as project, s.name as name from SpaceRow s order by s.madeAt")
+    List<Named> named();
+
+    @Query("select s.name from SpaceRow s where s.id = :id")
+    Optional<String> nameOf(String id);
+
+    /** A space without what is in it. */
+    interface Named {
+      String getId();
+
+      String getProject();
+
+      String getName();
+    }
+  }
+
+  /** Pieces. */
+  interface Pieces extends JpaRepository<PieceRow, PieceRow.Key> {
+    @Query("select p from PieceRow p where p.key.space = :space")
+    List<PieceRow> ofSpace(String space);
+  }
+
+  /** Steps. */
+  interface Steps extends JpaRepository<StepRow, Long> {
+    /** The steps of a space in order, without what they changed. */
+    @Query(
+        "select s.id as id, s.revision as revision, s.kind as kind, s.request as request"
+            + " from StepRow s where s.id >= :first and s.id < :behind order by s.id")
+    List<Short> ofSpace(long first, long behind);
+
+    /** Keys of what is past and too old to be asked for. */
+    @Query("select s.id from StepRow s where s.madeAt < :before and s.kind = PAST")
+    List<Long> past(Instant before);
+
+    /** Keys of the last step of every space. */
+    @Query("select max(s.id) from StepRow s group by s.id / 4294967296L")
+    List<Long> last();
+
+    /** Keys of changes whose answers are too old to be asked for. */
+    @Query("select s.id from StepRow s where s.madeAt < :before and s.request is not null")
+    List<Long> answered(Instant before);
+
+    /** A step without what it changed. */
+    interface Short {
+      long getId();
+
+      long getRevision();
+
+      StepRow.Kind getKind();
+
+      String getRequest();
+    }
+  }
+}

@@ -1,0 +1,224 @@
+package pied.server.space;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import pied.core.caption.Caption;
+import pied.core.caption.PartCaption;
+import pied.core.caption.Phrase;
+import pied.core.catalog.Finish;
+import pied.core.check.Snag;
+import pied.core.drawing.ShellPlan;
+import pied.core.edit.Outcome;
+import pied.core.measure.Reach;
+import pied.core.measure.Within;
+import pied.core.piece.Piece;
+import pied.core.schedule.Schedule;
+import pied.core.space.Difference.OfPiece;
+import pied.core.space.PartName;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.units.LengthUnit;
+import pied.server.space.SpaceWire.ArticleFinishes;
+import pied.server.space.SpaceWire.CaptionRequest;
+import pied.server.space.SpaceWire.CaptionView;
+import pied.server.space.SpaceWire.Changed;
+import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.Found;
+import pied.server.space.SpaceWire.NewProject;
+import pied.server.space.SpaceWire.NewSpace;
+import pied.server.space.SpaceWire.ProjectView;
+import pied.server.space.SpaceWire.ReachAnswer;
+import pied.server.space.SpaceWire.ReachView;
+import pied.server.space.SpaceWire.ScheduleView;
+import pied.server.space.SpaceWire.Snags;
+import pied.server.space.SpaceWire.SpaceName;
+import pied.server.space.SpaceWire.SpaceView;
+import pied.server.space.SpaceWire.StepRequest;
+import pied.server.space.SpaceWire.Trial;
+
+/** Projects and spaces over HTTP. */
+@RestController
+@RequestMapping("/api")
+class SpaceController {
+  private final SpaceStore store;
+
+  SpaceController(SpaceStore store) {
+    this.store = store;
+  }
+
+  @GetMapping("/projects")
+  List<ProjectView> projects() {
+    return store.projects();
+  }
+
+  @PostMapping("/projects")
+  @ResponseStatus(HttpStatus.CREATED)
+  ProjectView newProject(@RequestBody NewProject request) {
+    return store.newProject(request.name());
+  }
+
+  /** Makes a room or a stage. */
+  @PostMapping("/projects/{project}/spaces")
+  @ResponseStatus(HttpStatus.CREATED)
+  SpaceName newSpace(@PathVariable String project, @RequestBody NewSpace r) {
+    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    return store.newSpace(project, r.name(), r.shell().build(unit));
+  }
+
+  @GetMapping("/spaces/{id}")
+  SpaceView space(@PathVariable String id) {
+    return store.view(id);
+  }
+
+  @PostMapping("/spaces/{id}/edits")
+  Changed edit(@PathVariable String id, @RequestBody EditRequest request) {
+    return store.edit(id, request);
+  }
+
+  /** What edits would lead to, without making them: for showing a piece while it is placed. */
+  @PostMapping("/spaces/{id}/trial")
+  Trial trial(@PathVariable String id, @RequestBody EditRequest request) {
+    OpenSpace.Seen now = store.seen(id);
+    Outcome out = store.trial(now.space(), request);
+    LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
+    // in hand is what was put in, or else the first piece named; the rest goes along with it
+    Piece hand =
+        out.change()
+            .pieces()
+            .filter(d -> d.after() != null)
+            .min(Comparator.comparing(OfPiece::altered)) // the first put in, else the first altered
+            .map(OfPiece::piece)
+            .orElse(null);
+    boolean rebuilt = out.change().shell();
+    if (rebuilt) {
+      hand = null; // what follows the shell is not in hand
+    }
+    List<String> ids = hand == null ? List.of() : List.of(hand.id());
+    List<Phrase> caption =
+        rebuilt && out.part() != null
+            ? PartCaption.of(out.space(), out.part(), unit)
+            : Caption.of(out.space(), now.name(), ids, unit);
+    return new Trial(
+        now.revision(),
+        out.change().changed(),
+        out.change().gone(),
+        out.said(),
+        hand == null ? List.of() : reach(out.space(), hand, unit),
+        caption,
+        rebuilt ? ShellPlan.of(out.space(), now.name(), unit) : null,
+        out.part() == null ? null : out.part().text());
+  }
+
+  @PostMapping("/spaces/{id}/undo")
+  Changed undo(@PathVariable String id, @RequestBody(required = false) StepRequest request) {
+    return store.undo(id, request == null ? null : request.id());
+  }
+
+  @PostMapping("/spaces/{id}/redo")
+  Changed redo(@PathVariable String id, @RequestBody(required = false) StepRequest request) {
+    return store.redo(id, request == null ? null : request.id());
+  }
+
+  @GetMapping("/spaces/{id}/pieces/{piece}/reach")
+  ReachAnswer reach(
+      @PathVariable String id,
+      @PathVariable String piece,
+      @RequestParam(defaultValue = "m") String unit) {
+    OpenSpace.Seen now = store.seen(id);
+    Space space = now.space();
+    return new ReachAnswer(now.revision(), reach(space, space.piece(piece), LengthUnit.of(unit)));
+  }
+
+  private static List<ReachView> reach(Space space, Piece piece, LengthUnit u) {
+    return Reach.of(space, piece).stream()
+        .map(
+            r ->
+                new ReachView(
+                    r.side(),
+                    r.distance(),
+                    u.fine(r.distance()),
+                    r.to(),
+                    r.toName(),
+                    r.fromPoint(),
+                    r.toPoint()))
+        .toList();
+  }
+
+  /** The list of all pieces, always that of the moment. */
+  @GetMapping("/spaces/{id}/schedule")
+  ScheduleView schedule(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
+    OpenSpace.Seen now = store.seen(id);
+    return new ScheduleView(now.revision(), Schedule.of(now.space(), LengthUnit.of(unit)));
+  }
+
+  /** How the finish parts of everything in a space look unless changed. */
+  @GetMapping("/spaces/{id}/finishes")
+  ArticleFinishes finishes(@PathVariable String id) {
+    OpenSpace.Seen now = store.seen(id);
+    Map<String, Map<String, Finish>> all = new TreeMap<>();
+    for (Piece p : now.space().pieces()) {
+      all.computeIfAbsent(p.article(), a -> now.space().article(p).finishes());
+    }
+    return new ArticleFinishes(now.revision(), all);
+  }
+
+  @GetMapping("/spaces/{id}/snags")
+  Snags snags(@PathVariable String id) {
+    OpenSpace.Seen now = store.seen(id);
+    return new Snags(now.revision(), Snag.of(now.space()));
+  }
+
+  /** The pieces that a rectangle of the plan takes, between two corners across. */
+  @GetMapping("/spaces/{id}/within")
+  Found within(
+      @PathVariable String id,
+      @RequestParam double x1,
+      @RequestParam double z1,
+      @RequestParam double x2,
+      @RequestParam double z2) {
+    OpenSpace.Seen now = store.seen(id);
+    return new Found(
+        now.revision(), Within.rectangle(now.space(), new Spot(x1, z1), new Spot(x2, z2)));
+  }
+
+  /** The caption of a few pieces, of a part of the shell, or of the space. */
+  @GetMapping("/spaces/{id}/caption")
+  CaptionView caption(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") List<String> pieces,
+      @RequestParam(defaultValue = "") String part,
+      @RequestParam(defaultValue = "m") String unit) {
+    return caption(id, new CaptionRequest(pieces, part, unit));
+  }
+
+  /** The same for any number of pieces, which an address has no room for. */
+  @PostMapping("/spaces/{id}/caption")
+  CaptionView caption(@PathVariable String id, @RequestBody CaptionRequest r) {
+    LengthUnit u = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    OpenSpace.Seen now = store.seen(id);
+    List<String> pieces = r.pieces() == null ? List.of() : r.pieces();
+    boolean ofPart = r.part() != null && !r.part().isEmpty();
+    return new CaptionView(
+        now.revision(),
+        ofPart
+            ? PartCaption.of(now.space(), PartName.read(r.part()), u)
+            : Caption.of(now.space(), now.name(), pieces, u));
+  }
+
+  @GetMapping(value = "/status", produces = MediaType.APPLICATION_JSON_VALUE)
+  Map<String, String> status() {
+    return Map.of("name", "Pied", "status", "ready");
+  }
+}

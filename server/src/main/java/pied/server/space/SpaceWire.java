@@ -1,0 +1,264 @@
+package pied.server.space;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import pied.core.Nullable;
+import pied.core.caption.ShellList;
+import pied.core.catalog.Finish;
+import pied.core.check.Snag;
+import pied.core.drawing.Elevation;
+import pied.core.drawing.ShellPlan;
+import pied.core.edit.Amount;
+import pied.core.edit.Drafting;
+import pied.core.edit.Edit;
+import pied.core.edit.NewShell;
+import pied.core.edit.Offer;
+import pied.core.piece.Keeping;
+import pied.core.piece.Lean;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.piece.Stance;
+import pied.core.schedule.Schedule;
+import pied.core.size.Size;
+import pied.core.solid.Rotation;
+import pied.core.solid.Vec;
+import pied.core.space.Back;
+import pied.core.space.Shell;
+import pied.core.space.Viewpoint;
+import pied.core.space.Wall;
+
+/** What goes over the wire about spaces. The web client's types are generated from it. */
+public final class SpaceWire {
+  private SpaceWire() {}
+
+  /**
+   * A piece, wherever one is named: what one may say of it, and how its mesh and its plan are
+   * turned.
+   *
+   * @param rotation of its mesh
+   * @param onSheet of its plan, drawn with turn 0: degrees clockwise
+   */
+  public record PieceView(
+      String id,
+      String article,
+      String name,
+      Size size,
+      boolean mirrored,
+      Vec at,
+      double turn,
+      Lean lean,
+      Rotation rotation,
+      double onSheet,
+      On on,
+      boolean attached,
+      Map<String, String> finishes,
+      @Nullable String layer,
+      @Nullable String group,
+      boolean locked,
+      boolean hidden) {
+    public static PieceView of(Piece p) {
+      Stance s = p.stance();
+      Keeping k = p.keeping();
+      return new PieceView(
+          p.id(),
+          p.article(),
+          p.name(),
+          p.size(),
+          p.form().mirrored(),
+          s.at(),
+          s.turn(),
+          s.lean(),
+          s.pose().rotation(),
+          s.onSheet(),
+          p.on(),
+          p.attached(),
+          p.finishes(),
+          k.layer(),
+          k.group(),
+          k.locked(),
+          k.hidden());
+    }
+  }
+
+  /** The finish parts of all articles in a space, by article. */
+  public record ArticleFinishes(long revision, Map<String, Map<String, Finish>> finishes) {}
+
+  /** How large something may be to fit somewhere; null where nothing bounds it. */
+  public record FreePlaceView(
+      long revision,
+      @Nullable Double width,
+      @Nullable Double depth,
+      @Nullable Double height,
+      String words) {}
+
+  /** A project and its spaces. */
+  public record ProjectView(String id, String name, List<SpaceName> spaces) {}
+
+  /** A space by name. */
+  public record SpaceName(String id, String name) {}
+
+  /** What to make a project from. */
+  public record NewProject(String name) {}
+
+  /**
+   * What to make a space from: a room, or with {@code stage} a stage.
+   *
+   * @param unit what a bare number in a text means: m, cm, mm or ft-in; m if left out
+   */
+  public record NewSpace(
+      String name,
+      @Nullable String unit,
+      @Nullable NewShell.Form form,
+      Amount width,
+      Amount depth,
+      Amount height,
+      @Nullable Amount cutWidth,
+      @Nullable Amount cutDepth,
+      @Nullable Amount thickness,
+      @Nullable Amount skirtingHeight,
+      @Nullable NewShell.OfStage stage) {
+
+    /** The measures alone. */
+    public NewShell shell() {
+      return new NewShell(
+          form, width, depth, height, cutWidth, cutDepth, thickness, skirtingHeight, stage);
+    }
+  }
+
+  /**
+   * A space with everything in it.
+   *
+   * @param shellAt the revision at which the shell was last altered, as far as is known
+   * @param faces walls and faces of partitions as one sees them from inside
+   * @param backs what is left out of a picture when one looks from behind
+   * @param looks elevations and sections that can be drawn
+   */
+  public record SpaceView(
+      String id,
+      String name,
+      String project,
+      long revision,
+      long shellAt,
+      Shell shell,
+      List<Wall> faces,
+      List<Back> backs,
+      List<Viewpoint> viewpoints,
+      List<Elevation.Look> looks,
+      Map<String, String> colours,
+      Collection<Piece> pieces,
+      boolean canUndo,
+      boolean canRedo) {}
+
+  /**
+   * Edits to make.
+   *
+   * @param id of the request; sent twice it is done once
+   * @param revision the one the sender has seen; refused if it is no longer the newest. May be left
+   *     out
+   * @param unit what a bare number in a text means: m, cm, mm or ft-in; m if left out
+   */
+  public record EditRequest(
+      @Nullable String id, @Nullable Long revision, @Nullable String unit, List<Edit> edits) {}
+
+  /** An undo or redo; sent twice with one id it is done once. */
+  public record StepRequest(@Nullable String id) {}
+
+  /**
+   * What became of a request, and what goes to everyone who looks.
+   *
+   * @param changed pieces as they are now
+   * @param removed ids
+   * @param made ids of those that were not there before, without what came along on them
+   * @param said remarks, in sentences
+   * @param offers what one may want to do next
+   * @param shell whether the shell is another one now
+   * @param part id of the part of the shell that was built or altered
+   */
+  public record Changed(
+      long revision,
+      Collection<Piece> changed,
+      Collection<String> removed,
+      List<String> made,
+      List<String> said,
+      List<Offer> offers,
+      boolean shell,
+      @Nullable String part,
+      boolean canUndo,
+      boolean canRedo) {}
+
+  /**
+   * What an edit would lead to.
+   *
+   * @param revision of the space it was tried in
+   * @param reach free distances of the piece in hand, as it would be
+   * @param caption the caption it would have
+   * @param plan the plan of the shell, if that would be another one
+   */
+  public record Trial(
+      long revision,
+      Collection<Piece> changed,
+      Collection<String> removed,
+      List<String> said,
+      List<ReachView> reach,
+      List<pied.core.caption.Phrase> caption,
+      @Nullable ShellPlan plan,
+      @Nullable String part) {}
+
+  /** A free distance, with its text in the unit asked for. */
+  public record ReachView(
+      pied.core.measure.Side side,
+      double distance,
+      String text,
+      String to,
+      String toName,
+      Vec fromPoint,
+      Vec toPoint) {}
+
+  /** Pieces that were asked for, by their ids. */
+  public record Found(long revision, List<String> pieces) {}
+
+  /** All snags. */
+  public record Snags(long revision, List<Snag> snags) {}
+
+  /** The plan of the bare space. */
+  public record PlanView(long revision, ShellPlan plan) {}
+
+  /** The free distances of a piece. */
+  public record ReachAnswer(long revision, List<ReachView> reach) {}
+
+  /** Everything a shell is made of. */
+  public record ShellSheet(long revision, List<ShellList.Group> groups) {}
+
+  /**
+   * Where the next corner of a figure goes that is being drawn.
+   *
+   * @param outline whether it is to be the outline of the space itself
+   */
+  public record DraftRequest(
+      Drafting.Question question, @Nullable Boolean outline, @Nullable String unit) {}
+
+  /** What one is told of that. */
+  public record DraftAnswer(long revision, Drafting.Answer answer) {}
+
+  /** An elevation or a section. */
+  public record ElevationView(long revision, Elevation elevation) {}
+
+  /** Height of the floor at a point of the plan; null outside. */
+  public record FloorHeight(long revision, @Nullable Double y) {}
+
+  /**
+   * What is asked for a caption.
+   *
+   * @param pieces selected, the lead last; none for the space itself
+   * @param part of the shell that is selected instead
+   */
+  public record CaptionRequest(
+      @Nullable List<String> pieces, @Nullable String part, @Nullable String unit) {}
+
+  /** The caption. */
+  public record CaptionView(long revision, List<pied.core.caption.Phrase> phrases) {}
+
+  /** All pieces of a space. */
+  public record ScheduleView(long revision, List<Schedule.Row> rows) {}
+}

@@ -1,0 +1,74 @@
+package pied.server.space;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.ArrayList;
+import java.util.List;
+import pied.core.edit.Offer;
+import pied.server.space.SpaceWire.Changed;
+import pied.server.space.StoredChange.Furnishing;
+
+/**
+ * An answer as it is stored for one who asks again, in forms 1 to 3. The names here are those in
+ * people's files and stay.
+ *
+ * @param offers in the form of the interface to the outside; one that can no longer be read is left
+ *     out
+ * @param made not in forms 1 and 2
+ */
+@JsonIgnoreProperties(ignoreUnknown = true)
+@JsonInclude(JsonInclude.Include.NON_EMPTY)
+record StoredAnswer(
+    long revision,
+    List<Furnishing> changed,
+    List<String> removed,
+    List<String> made,
+    List<String> said,
+    List<JsonNode> offers,
+    boolean shell,
+    String part,
+    boolean canUndo,
+    boolean canRedo) {
+  static StoredAnswer of(Changed c, ObjectMapper json) {
+    return new StoredAnswer(
+        c.revision(),
+        c.changed().stream().map(Furnishing::of).toList(),
+        List.copyOf(c.removed()),
+        c.made(),
+        c.said(),
+        StoredShell.each(c.offers(), json::valueToTree),
+        c.shell(),
+        c.part(),
+        c.canUndo(),
+        c.canRedo());
+  }
+
+  Changed live(ObjectMapper json) {
+    List<Offer> still = new ArrayList<>();
+    for (JsonNode o : some(offers)) {
+      try {
+        still.add(json.treeToValue(o, Offer.class));
+      } catch (JsonProcessingException e) {
+        continue; // an offer is a convenience
+      }
+    }
+    return new Changed(
+        revision,
+        some(changed).stream().map(Furnishing::live).toList(),
+        some(removed),
+        some(made),
+        some(said),
+        still,
+        shell,
+        part,
+        canUndo,
+        canRedo);
+  }
+
+  private static <T> List<T> some(List<T> list) {
+    return list == null ? List.of() : list;
+  }
+}

@@ -1,0 +1,179 @@
+package pied.server.space;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Map;
+import pied.core.edit.Change;
+import pied.core.piece.Form;
+import pied.core.piece.Keeping;
+import pied.core.piece.Lean;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.piece.Stance;
+import pied.core.size.Size;
+import pied.core.space.Difference;
+import pied.core.space.Ordered;
+import pied.server.space.StoredShell.Place;
+
+/**
+ * A change as it is stored in form 3: a kind for each kind of thing. The names here are those in
+ * people's files and stay, whatever becomes of a change at work.
+ */
+record StoredChange(List<Thing> things) {
+  /** One thing, before and after. */
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = OfPiece.class, name = "piece"),
+    @JsonSubTypes.Type(value = OfShell.class, name = "shell")
+  })
+  sealed interface Thing {
+    static Thing of(Difference d) {
+      if (d instanceof Difference.OfPiece p) {
+        return new OfPiece(Placed.of(p.before()), Placed.of(p.after()));
+      }
+      Difference.OfShell s = (Difference.OfShell) d;
+      return new OfShell(StoredShell.of(s.before()), StoredShell.of(s.after()));
+    }
+
+    Difference live();
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record OfPiece(Placed before, Placed after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfPiece(
+          before == null ? null : before.live(), after == null ? null : after.live());
+    }
+  }
+
+  record OfShell(StoredShell before, StoredShell after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfShell(before.live(), after.live());
+    }
+  }
+
+  record Placed(Furnishing piece, Long place) {
+    static Placed of(Ordered o) {
+      return o == null ? null : new Placed(Furnishing.of(o.piece()), o.place());
+    }
+
+    Ordered live() {
+      return new Ordered(piece.live(), place);
+    }
+  }
+
+  record Measures(double width, double depth, double height) {}
+
+  record Out(double toward, double by) {}
+
+  record Carrier(String kind, String id) {}
+
+  /** A piece; what is false or not there is left out. */
+  @JsonIgnoreProperties(ignoreUnknown = true)
+  @JsonInclude(JsonInclude.Include.NON_DEFAULT)
+  record Furnishing(
+      @JsonInclude String id,
+      @JsonInclude String article,
+      @JsonInclude String name,
+      @JsonInclude Measures size,
+      @JsonInclude Place at,
+      @JsonInclude double turn,
+      Out lean,
+      @JsonInclude Carrier on,
+      Map<String, String> finishes,
+      boolean held,
+      boolean mirrored,
+      String layer,
+      String group,
+      boolean locked,
+      boolean hidden) {
+    static Furnishing of(Piece p) {
+      Keeping k = p.keeping();
+      Lean lean = p.lean();
+      return new Furnishing(
+          p.id(),
+          p.article(),
+          p.name(),
+          new Measures(p.size().width(), p.size().depth(), p.size().height()),
+          Place.of(p.at()),
+          p.turn(),
+          lean.equals(Lean.NONE) ? null : new Out(lean.toward(), lean.by()),
+          new Carrier(p.on().kind().name(), p.on().id()),
+          p.finishes().isEmpty() ? null : p.finishes(),
+          p.attached(),
+          p.form().mirrored(),
+          k.layer(),
+          k.group(),
+          k.locked(),
+          k.hidden());
+    }
+
+    Piece live() {
+      return new Piece(
+          id,
+          name,
+          new Form(article, new Size(size.width, size.depth, size.height), mirrored),
+          new Stance(at.live(), turn, lean == null ? null : new Lean(lean.toward, lean.by)),
+          new On(On.Kind.valueOf(on.kind), on.id),
+          held,
+          finishes == null ? Map.of() : finishes,
+          new Keeping(layer, group, locked, hidden));
+    }
+  }
+
+  static StoredChange of(Change c) {
+    return new StoredChange(StoredShell.each(c.all(), Thing::of));
+  }
+
+  Change live() {
+    return new Change(StoredShell.each(things, Thing::live));
+  }
+
+  // ---- older forms
+
+  /** From form 1 to 2: a piece alone that was put in or taken out becomes one without a place. */
+  static void second(ObjectNode first) {
+    for (String which : new String[] {"added", "removed"}) {
+      ArrayNode pieces = (ArrayNode) first.get(which);
+      for (int i = 0; i < pieces.size(); i++) {
+        pieces.set(i, placed(pieces.get(i)));
+      }
+    }
+  }
+
+  /** From form 2 to 3: lists of what was added, altered and removed become one of differences. */
+  static ObjectNode third(ObjectNode second) {
+    ObjectNode third = second.objectNode();
+    ArrayNode things = third.putArray("things");
+    JsonNode shell = second.get("shell");
+    if (shell != null && !shell.isNull()) {
+      things.addObject().put("of", "shell").setAll((ObjectNode) shell);
+    }
+    for (JsonNode p : second.get("removed")) {
+      things.addObject().put("of", "piece").set("before", p);
+    }
+    for (JsonNode p : second.get("altered")) {
+      ObjectNode one = things.addObject().put("of", "piece");
+      one.set("before", placed(p.get("before")));
+      one.set("after", placed(p.get("after")));
+    }
+    for (JsonNode p : second.get("added")) {
+      things.addObject().put("of", "piece").set("after", p);
+    }
+    return third;
+  }
+
+  private static ObjectNode placed(JsonNode piece) {
+    ObjectNode ordered = com.fasterxml.jackson.databind.node.JsonNodeFactory.instance.objectNode();
+    ordered.set("piece", piece);
+    return ordered;
+  }
+}

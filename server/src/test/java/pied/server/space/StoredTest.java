@@ -1,0 +1,220 @@
+package pied.server.space;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.InflaterInputStream;
+import org.junit.jupiter.api.Test;
+import pied.core.edit.Change;
+import pied.core.edit.Offer;
+import pied.core.edit.keep.Remove;
+import pied.core.piece.Form;
+import pied.core.piece.Keeping;
+import pied.core.piece.Lean;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.piece.Stance;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+import pied.core.space.Bar;
+import pied.core.space.Column;
+import pied.core.space.Difference.OfPiece;
+import pied.core.space.Difference.OfShell;
+import pied.core.space.Flight;
+import pied.core.space.Opening;
+import pied.core.space.Ordered;
+import pied.core.space.Partition;
+import pied.core.space.Platform;
+import pied.core.space.Shell;
+import pied.core.space.Skirting;
+import pied.core.space.Spot;
+import pied.core.space.Stage;
+import pied.server.space.SpaceWire.Changed;
+import pied.server.store.Json;
+
+/** The form in which things are stored: whoever changes it must raise its number and read both. */
+class StoredTest {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private static final Shell SHELL =
+      new Shell(
+          List.of(new Spot(0, 0), new Spot(6, 0), new Spot(6, 4), new Spot(0, 4)),
+          2.8,
+          0.2,
+          Map.of("B", 0.35),
+          List.of(
+              new Opening(
+                  "door 1",
+                  Opening.Kind.door,
+                  "C",
+                  1,
+                  0.9,
+                  0,
+                  2.05,
+                  Opening.Hand.values()[0],
+                  Opening.Way.values()[0],
+                  0)),
+          List.of(new Partition("partition 1", new Spot(2, 0), new Spot(2, 2), 0.1, 2)),
+          List.of(new Column("column 1", new Spot(5, 3), 0.3, 0.3, true)),
+          List.of(
+              new Platform(
+                  "platform 1", List.of(new Spot(3, 1), new Spot(4, 1), new Spot(4, 2)), 0.2)),
+          List.of(
+              new Flight("steps 1", Flight.Kind.steps, new Spot(1, 3), 90, 1, 2, 0.175, 0.28, 0)),
+          List.of(new Bar("bar 1", 3, 1.5, 2.5, 4)),
+          new Skirting(0.08, 0.015),
+          new Stage(0.9, 0.05, new Stage.Apron(6, 1.2, 0.3), new Stage.Seats(2.5, 0.9, 0.12, 8, 6)),
+          new Vec(0.1, 0, 0.2),
+          12.5,
+          Map.of("wall", "#AABBCC"));
+
+  private static Piece piece(String id, double x) {
+    return new Piece(
+        id,
+        "Stool",
+        new Form("stool", new Size(0.36, 0.36, 0.46), x > 0.4),
+        new Stance(new Vec(x, 0, 1.1), 33.3, new Lean(10, 2.5)),
+        On.piece("t"),
+        true,
+        Map.of("seat", "#102030"),
+        new Keeping("back", "set", false, true));
+  }
+
+  private static JsonNode text(byte[] packed) throws Exception {
+    return JSON.readTree(new InflaterInputStream(new ByteArrayInputStream(packed)));
+  }
+
+  @Test
+  void whatIsStoredComesBackToTheLastBit() {
+    assertThat(Stored.shell(Stored.FORM, Stored.write(SHELL))).isEqualTo(SHELL);
+    Shell bare = new Shell(SHELL.outline(), 3, 0.1, List.of(), Map.of());
+    assertThat(Stored.shell(Stored.FORM, Stored.write(bare))).isEqualTo(bare);
+    Change change =
+        new Change(
+            List.of(
+                new OfShell(bare, SHELL),
+                new OfPiece(null, new Ordered(piece("a", 0.1), 7L)),
+                new OfPiece(new Ordered(piece("b", 0.2), 4L), new Ordered(piece("b", 1 / 3.0), 4L)),
+                new OfPiece(new Ordered(piece("c", 0.3), 2L), null)));
+    assertThat(Stored.change(Stored.FORM, Stored.write(change))).isEqualTo(change);
+  }
+
+  @Test
+  void theFormStaysAsItIsInPeoplesFiles() throws Exception {
+    Change change = new Change(List.of(new OfPiece(null, new Ordered(piece("a", 0.5), 7L))));
+    JsonNode then =
+        JSON.readTree(
+            """
+            {"things":[{"of":"piece","after":{"piece":{"id":"a","article":"stool","name":"Stool",
+              "size":{"width":0.36,"depth":0.36,"height":0.46},"at":{"x":0.5,"y":0.0,"z":1.1},
+              "turn":33.3,"lean":{"toward":10.0,"by":2.5},"on":{"kind":"piece","id":"t"},
+              "finishes":{"seat":"#102030"},"held":true,"mirrored":true,"layer":"back",
+              "group":"set","hidden":true},"place":7}}]}
+            """);
+    assertThat(text(Stored.write(change)).toString()).isEqualTo(then.toString());
+    assertThat(text(Stored.write(SHELL)).fieldNames())
+        .toIterable()
+        .containsExactly(
+            "outline",
+            "height",
+            "thickness",
+            "thicknesses",
+            "openings",
+            "partitions",
+            "columns",
+            "platforms",
+            "flights",
+            "bars",
+            "skirting",
+            "stage",
+            "datum",
+            "north",
+            "finishes");
+    assertThat(text(Stored.write(SHELL)).at("/openings/0").fieldNames())
+        .toIterable()
+        .containsExactly(
+            "id", "kind", "wall", "from", "width", "sill", "height", "hinge", "opens", "depth");
+    assertThat(text(Stored.write(SHELL)).at("/flights/0/riser").asDouble()).isEqualTo(0.175);
+  }
+
+  private static final String OLD =
+      """
+      {"id":"c","article":"stool","name":"Stool","size":{"width":0.4,"depth":0.4,"height":0.46},
+       "at":{"x":%s,"y":0,"z":1},"turn":33.3,"lean":{"toward":0,"by":0},
+       "on":{"kind":"floor","id":null},"finishes":{"seat":"#102030"},"held":false}""";
+
+  private static Piece old(double x) {
+    return new Piece(
+        "c",
+        "Stool",
+        new Form("stool", new Size(0.4, 0.4, 0.46)),
+        new Stance(new Vec(x, 0, 1), 33.3),
+        On.FLOOR,
+        Map.of("seat", "#102030"));
+  }
+
+  private static byte[] packed(String json, Object... values) throws Exception {
+    return Json.packed(JSON.readTree(json.formatted(values)));
+  }
+
+  @Test
+  void ofFormOneAPieceAloneIsAPieceWithoutAPlace() throws Exception {
+    byte[] one =
+        packed("{'added':[],'altered':[],'removed':[%s]}".replace('\'', '"'), OLD.formatted(1));
+    assertThat(Stored.change(1, one).all())
+        .containsExactly(new OfPiece(new Ordered(old(1), null), null));
+  }
+
+  @Test
+  void ofFormTwoListsBecomeDifferences() throws Exception {
+    byte[] two =
+        packed(
+            """
+            {"added":[{"piece":%s,"place":3}],"altered":[{"before":%s,"after":%s}],
+             "removed":[{"piece":%s,"place":2}],"shell":{"before":%s,"after":%s}}""",
+            OLD.formatted(1),
+            OLD.formatted(2),
+            OLD.formatted(3),
+            OLD.formatted(4),
+            text(Stored.write(SHELL)),
+            text(Stored.write(SHELL)));
+    assertThat(Stored.change(2, two).all())
+        .containsExactly(
+            new OfShell(SHELL, SHELL),
+            new OfPiece(new Ordered(old(4), 2L), null),
+            new OfPiece(new Ordered(old(2), null), new Ordered(old(3), null)),
+            new OfPiece(null, new Ordered(old(1), 3L)));
+  }
+
+  @Test
+  void anAnswerComesBackAndOneOfFormTwoIsRead() throws Exception {
+    Changed answer =
+        new Changed(
+            7,
+            List.of(old(1)),
+            List.of("gone"),
+            List.of("c"),
+            List.of("It is said."),
+            List.of(new Offer("take it out", List.of(new Remove(List.of("c"))))),
+            true,
+            "wall:A",
+            true,
+            false);
+    assertThat(Stored.answer(3, Stored.write(answer))).isEqualTo(answer);
+    byte[] two =
+        packed(
+            """
+            {"revision":7,"changed":[%s],"removed":["gone"],"said":[],
+             "offers":[{"words":"no such","edits":[{"do":"unheard of"}]}],"shell":false,
+             "part":null,"canUndo":true,"canRedo":false}""",
+            OLD.formatted(1));
+    Changed read = Stored.answer(2, two);
+    assertThat(read.changed()).containsExactly(old(1));
+    assertThat(read.offers()).isEmpty();
+    assertThat(read.made()).isEmpty();
+  }
+}
