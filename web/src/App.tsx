@@ -2,8 +2,8 @@ import { useEffect, useState } from "react";
 import { ContactSheet } from "./catalog/ContactSheet";
 import { SheetPage } from "./sheet/SheetPage";
 import { Start } from "./start/Start";
-import { abandon } from "./state/draft";
-import { useSheet } from "./state/sheet";
+import { abandon } from "./shell/draft";
+import { useSheet } from "./space/sheet";
 
 const ARTICLES = "articles";
 

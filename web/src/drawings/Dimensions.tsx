@@ -1,9 +1,9 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import type { Dimension } from "../api/types.gen";
-import { filled } from "../state/filled";
-import { TypedField } from "../sheet/TypedField";
-import { useSheet } from "../state/sheet";
+import { filled } from "../caption/filled";
+import { TypedField } from "../caption/TypedField";
+import { useSheet } from "../space/sheet";
 import type { Paper } from "./usePaper";
 
 /** How far a chain stands off what it measures, and from the next chain, pixels. */

@@ -3,8 +3,8 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useState, type ReactNode } from "react";
-import { useSheet } from "../state/sheet";
-import { alone, drawings, openDrawing, wordsOf } from "../state/views";
+import { useSheet } from "../space/sheet";
+import { alone, drawings, openDrawing, wordsOf } from "./views";
 
 /** The name of a drawing; a click offers the others. Beside it, what else can be set for this drawing. */
 export function DrawingTitle({ name, children }: { name: string; children?: ReactNode }) {

@@ -1,6 +1,6 @@
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useRef } from "react";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 
 /** Between two frames, seconds: what is slow, and what is a pause; and how long something rests, ms. */
 const SLOW = 0.08;

@@ -3,7 +3,7 @@ import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { type Theme } from "@mui/material/styles";
 import { useState } from "react";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 
 /** Where to look from, the ceiling, and walking. */
 export function Looking() {

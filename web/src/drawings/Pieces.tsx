@@ -4,7 +4,8 @@ import { useLayoutEffect, useMemo, useRef } from "react";
 import { InstancedMesh, Matrix4, Quaternion, Vector3 } from "three";
 import { api } from "../api/client";
 import type { Finish, Piece } from "../api/types.gen";
-import { shown, useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
+import { shown } from "../space/mirror";
 import { useShape, type Part } from "./shapes";
 
 const ONE = new Vector3(1, 1, 1);

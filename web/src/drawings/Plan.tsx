@@ -1,32 +1,26 @@
-import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { api } from "../api/client";
-import type { Piece, ShellPlan } from "../api/types.gen";
-import { useCarry } from "../state/carry";
-import { buildAt, toolEdit } from "../state/commands";
-import { pointAt, setCorner, useDraft } from "../state/draft";
-import { lookAtPlan } from "../state/facing";
-import { shown, useSheet } from "../state/sheet";
-import { giveUp, tryOut } from "../state/trial";
-import { openDrawing } from "../state/views";
-import { Dimensions } from "./Dimensions";
-import { DraftLayer } from "./DraftLayer";
-import { DrawingTitle } from "./DrawingTitle";
+import type { Piece, ShellPlan, Vec } from "../api/types.gen";
+import { useCarry } from "../carry/carry";
+import { buildAt, toolEdit } from "../verbs/verbs";
+import { pointAt, setCorner, useDraft } from "../shell/draft";
+import { lookAtPlan } from "./facing";
+import { useSheet } from "../space/sheet";
+import { shown } from "../space/mirror";
+import { giveUp, tryOut } from "../space/trial";
+import { openDrawing } from "./views";
+import { DraftLayer } from "../shell/DraftLayer";
 import { Inks, PartMark } from "./Inks";
-import { Labels } from "./Labels";
 import { PieceLines } from "./PieceLines";
-import { AudienceMark, Grid, NorthMark, ScaleBar } from "./marks";
-import { CarryMarks } from "./CarryMarks";
-import { Reaches } from "./Reaches";
+import { around, Frame, useFit } from "./Frame";
+import { AudienceMark, Grid, NorthMark } from "./marks";
 import { usePaper, type Eye } from "./usePaper";
 import { HOLD, select, targetOf, usePress } from "./usePress";
 
 /** Pixels within which the pointer means a mark or a wall. */
 const NEAR = 14;
-/** Pixels left free around the plan for its dimension chains. */
-const MARGIN = 46;
 
 /** The plan of the bare room, in the unit chosen; while something is built, as it would be. */
 export function usePlan(): ShellPlan | undefined {
@@ -63,12 +57,11 @@ export function Plan() {
   const carrying = useCarry((s) => s.hand !== null);
   const tool = useSheet((s) => s.tool);
   const hand = useSheet((s) => s.hand);
-  const fit = useSheet((s) => s.fit);
   const tab = useSheet((s) => s.tab);
   const purpose = useDraft((s) => s.purpose);
   const [hoverPart, setHoverPart] = useState<string | null>(null);
   const paper = usePaper();
-  const { frame, size, eye, look, toPaper } = paper;
+  const { size, eye, look, toPaper } = paper;
   const eyeNow = useRef(eye);
   useEffect(() => {
     eyeNow.current = eye;
@@ -77,29 +70,19 @@ export function Plan() {
   const order = useStack();
   const last = useRef<{ x: number; z: number } | null>(null);
 
-  // shows everything at first and when asked to; not when something changes
-  const looked = useRef({ at: -1, w: 0, h: 0 });
-  useEffect(() => {
-    if (size.w === 0 || !plan) return;
-    const asked = looked.current.at !== fit.at;
-    if (!asked && looked.current.w === size.w && looked.current.h === size.h) return;
-    looked.current = { at: fit.at, w: size.w, h: size.h };
+  useFit(paper, "plan", plan?.extent, () => {
     const { selection: chosen, pieces: all, part: one } = useSheet.getState();
-    const built = plan.inks.filter((i) => i.part === one).flatMap((i) => i.rings.flat());
     const near = chosen.map((id) => all.get(id)).filter((p): p is Piece => p !== undefined);
-    if (fit.what === "selection" && near.length > 0) {
-      const m = Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8;
-      const xs = near.map((p) => p.at.x);
-      const zs = near.map((p) => p.at.z);
-      look([Math.min(...xs) - m, Math.min(...zs) - m, Math.max(...xs) + m, Math.max(...zs) + m], 0);
-    } else if (fit.what === "selection" && built.length > 0) {
-      const xs = built.filter((_, i) => i % 2 === 0);
-      const zs = built.filter((_, i) => i % 2 === 1);
-      look([Math.min(...xs) - 1, Math.min(...zs) - 1, Math.max(...xs) + 1, Math.max(...zs) + 1], 10);
-    } else {
-      look(plan.extent, MARGIN);
+    if (near.length > 0) {
+      const reach = Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8;
+      return around(
+        near.flatMap((p) => [p.at.x, p.at.z]),
+        reach,
+      );
     }
-  }, [fit, size, look, plan]);
+    const built = plan!.inks.filter((i) => i.part === one).flatMap((i) => i.rings.flat());
+    return built.length > 0 ? around(built, 1) : null;
+  });
 
   // while drawing, room is left around, and no corner is lost outside the window
   const drawn = useDraft((s) => s.corners);
@@ -142,20 +125,14 @@ export function Plan() {
         .then(useSheet.getState().select, (e: Error) => useSheet.getState().say(e.message, "refused")),
   );
   const move = (e: PointerEvent) => {
-    if (!eye) return;
     last.current = toPlan(e);
     if (tool) tryOut([toolEdit(tool, last.current, near())]);
-    else if (press.move(e)) return;
-    else if (purpose) pointAt(last.current, near(), e.shiftKey);
-    else {
-      const on = targetOf(e);
-      useSheet.getState().point(on.piece);
-      setHoverPart(on.part);
-    }
+    else if (purpose && !press.move(e)) pointAt(last.current, near(), e.shiftKey);
+    return tool !== null || purpose !== null;
   };
   const up = (e: PointerEvent) => {
-    if (tool && eye) void buildAt(toPlan(e), near(), e.shiftKey);
-    else press.up(e);
+    if (tool) void buildAt(toPlan(e), near(), e.shiftKey);
+    return tool !== null;
   };
 
   const inHand = new Set(ghosts.map((p) => p.id));
@@ -164,118 +141,83 @@ export function Plan() {
   const marked = hand?.part ?? part;
   const corners = !purpose && (tab === "shell" || /^(wall|corner):/.test(part ?? ""));
   return (
-    <Box
-      ref={frame}
-      data-testid="plan"
-      aria-label="Plan"
-      sx={{
-        flex: 1,
-        minWidth: 0,
-        minHeight: 0,
-        position: "relative",
-        bgcolor: "background.default",
-        overflow: "hidden",
-        touchAction: "none",
-        cursor: purpose ? "crosshair" : carrying ? "grabbing" : tool ? "copy" : "default",
-      }}
-      onPointerEnter={lookAtPlan}
-      onPointerDown={(e) => !tool && press.down(e, purpose !== null)}
-      onPointerMove={move}
-      onPointerUp={up}
-      onPointerCancel={press.cancel}
-      onPointerLeave={() => {
+    <Frame
+      name="plan"
+      testid="plan"
+      label="Plan"
+      paper={paper}
+      press={press}
+      drawn={plan}
+      project={onPlan}
+      sides={ROUND}
+      still={hand !== null}
+      bare={purpose === "outline"}
+      cursor={purpose ? "crosshair" : carrying ? "grabbing" : tool ? "copy" : "default"}
+      enter={lookAtPlan}
+      down={(e) => !tool && press.down(e, purpose !== null)}
+      move={move}
+      up={up}
+      hover={(on) => setHoverPart(on.part)}
+      leave={() => {
         last.current = null;
-        setHoverPart(null);
         if (tool) giveUp();
-        else useSheet.getState().point(null);
       }}
       onDoubleClick={(e) => {
         const wall = targetOf(e).part;
         if (wall?.startsWith("wall:")) openDrawing(wall);
       }}
+      over={purpose && <DraftLayer paper={paper} />}
+      beside={space.shell.stage ? <AudienceMark /> : <NorthMark turn={space.shell.north} />}
     >
-      <DrawingTitle name="plan" />
       {eye && plan && (
-        <svg
-          width={size.w}
-          height={size.h}
-          style={{ display: "block" }}
-          data-scale={eye.scale}
-          data-x={eye.x}
-          data-z={eye.y}
-        >
-          <g transform={paper.transform} strokeLinejoin="round" strokeLinecap="round">
-            <g opacity={purpose === "outline" ? 0.3 : 1}>
-              <Inks inks={under.slice(0, 1)} />
-            </g>
-            <Grid eye={eye} colour={palette.divider} floor={under[0]?.rings ?? []} />
-            <g opacity={purpose === "outline" ? 0.2 : 1}>
-              <Inks inks={under.slice(1)} />
-            </g>
-            {order.map((p) => (
-              <PieceLines
-                key={p.id}
-                piece={p}
-                scale={eye.scale}
-                selected={selection.includes(p.id)}
-                lead={selection[selection.length - 1] === p.id}
-                hovered={hover === p.id}
-                inHand={inHand.has(p.id)}
-              />
-            ))}
-            <Inks inks={over} />
-            {hoverPart && hoverPart !== marked && <PartMark inks={plan.inks} part={hoverPart} hovered />}
-            {marked && <PartMark inks={plan.inks} part={marked} />}
-            {corners &&
-              space.shell.outline.map((c, i) => {
-                const half = (part === "corner:" + i ? 6 : 4) / eye.scale;
-                return (
-                  <rect
-                    key={i}
-                    data-part={"corner:" + i}
-                    x={c.x - half}
-                    y={c.z - half}
-                    width={2 * half}
-                    height={2 * half}
-                    fill={palette.background.paper}
-                    stroke={part === "corner:" + i ? palette.secondary.main : palette.primary.main}
-                    strokeWidth={part === "corner:" + i ? 3 : 1.5}
-                    vectorEffect="non-scaling-stroke"
-                  />
-                );
-              })}
-            <DatumMark eye={eye} />
+        <>
+          <g opacity={purpose === "outline" ? 0.3 : 1}>
+            <Inks inks={under.slice(0, 1)} />
           </g>
-          {purpose !== "outline" && <Labels labels={plan.labels} paper={paper} />}
-          {purpose && <DraftLayer paper={paper} />}
-        </svg>
+          <Grid eye={eye} colour={palette.divider} floor={under[0]?.rings ?? []} />
+          <g opacity={purpose === "outline" ? 0.2 : 1}>
+            <Inks inks={under.slice(1)} />
+          </g>
+          {order.map((p) => (
+            <PieceLines
+              key={p.id}
+              piece={p}
+              scale={eye.scale}
+              selected={selection.includes(p.id)}
+              lead={selection[selection.length - 1] === p.id}
+              hovered={hover === p.id}
+              inHand={inHand.has(p.id)}
+            />
+          ))}
+          <Inks inks={over} />
+          {hoverPart && hoverPart !== marked && <PartMark inks={plan.inks} part={hoverPart} hovered />}
+          {marked && <PartMark inks={plan.inks} part={marked} />}
+          {corners &&
+            space.shell.outline.map((c, i) => {
+              const half = (part === "corner:" + i ? 6 : 4) / eye.scale;
+              return (
+                <rect
+                  key={i}
+                  data-part={"corner:" + i}
+                  x={c.x - half}
+                  y={c.z - half}
+                  width={2 * half}
+                  height={2 * half}
+                  fill={palette.background.paper}
+                  stroke={part === "corner:" + i ? palette.secondary.main : palette.primary.main}
+                  strokeWidth={part === "corner:" + i ? 3 : 1.5}
+                  vectorEffect="non-scaling-stroke"
+                />
+              );
+            })}
+          <DatumMark eye={eye} />
+        </>
       )}
-      {eye && plan && purpose !== "outline" && (
-        <Dimensions list={plan.dimensions} paper={paper} still={hand !== null} />
-      )}
-      {eye && <Reaches paper={paper} project={(p) => ({ x: p.x, y: p.z })} sides={ROUND} />}
-      {eye && <CarryMarks paper={paper} project={(p) => ({ x: p.x, y: p.z })} />}
-      {press.box && (
-        <Box
-          data-testid="band"
-          sx={{
-            position: "absolute",
-            left: press.box.x,
-            top: press.box.y,
-            width: press.box.w,
-            height: press.box.h,
-            border: "1.5px dashed",
-            borderColor: "secondary.main",
-            pointerEvents: "none",
-          }}
-        />
-      )}
-      {eye && <ScaleBar scale={eye.scale} />}
-      {space.shell.stage ? <AudienceMark /> : <NorthMark turn={space.shell.north} />}
-    </Box>
+    </Frame>
   );
 }
 
+const onPlan = (p: Vec) => ({ x: p.x, y: p.z });
 const OVER = new Set(["overhead", "centre", "setting"]);
 const ROUND = ["left", "right", "front", "back"];
 

@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
 import type { CSSProperties } from "react";
 import type { ReachView } from "../api/types.gen";
-import { useSheet } from "../state/sheet";
-import { TypedField } from "../sheet/TypedField";
+import { useSheet } from "../space/sheet";
+import { TypedField } from "../caption/TypedField";
 
 /** The number on a reach line: click it and type another. */
 export function ReachLabel({ reach, style }: { reach: ReachView; style?: CSSProperties }) {

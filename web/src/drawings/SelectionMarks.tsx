@@ -2,7 +2,7 @@ import { ThemeProvider, useTheme } from "@mui/material/styles";
 import { Html, Line } from "@react-three/drei";
 import { Vector3 } from "three";
 import type { Piece, Vec } from "../api/types.gen";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 import { labelAt } from "./labelAt";
 import { ReachLabel } from "./ReachLabel";
 import { tapeMarks } from "./tape";

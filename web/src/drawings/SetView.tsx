@@ -13,10 +13,10 @@ import {
   Vector3,
 } from "three";
 import type { Vec } from "../api/types.gen";
-import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
-import { aimAt, pick } from "../state/commands";
-import { lookAt, lookAtPlan, nearest } from "../state/facing";
-import { useSheet } from "../state/sheet";
+import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
+import { aimAt, pick } from "../verbs/verbs";
+import { lookAt, lookAtPlan, nearest } from "./facing";
+import { useSheet } from "../space/sheet";
 import { DrawingTitle } from "./DrawingTitle";
 import { Lights } from "./Lights";
 import { Looking } from "./Looking";

@@ -2,7 +2,7 @@ import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
 import type { Group, Vector3 } from "three";
 import type { Vec } from "../api/types.gen";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 import { useShell } from "./shapes";
 
 /**

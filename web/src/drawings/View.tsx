@@ -3,7 +3,7 @@ import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useRef, type ComponentRef } from "react";
 import { Box3, type Camera, Matrix4, type PerspectiveCamera, Vector3 } from "three";
 import type { Shell } from "../api/types.gen";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 import { INSIDE, OUTSIDE } from "./angles";
 import { useWalk } from "./useWalk";
 

@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 import { ring } from "./paths";
 import type { Eye } from "./usePaper";
 

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { EditUnion as Edit, Vec } from "../api/types.gen";
-import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../state/carry";
-import { aimAt, pick } from "../state/commands";
-import { useSheet } from "../state/sheet";
-import { giveUp, tryOut } from "../state/trial";
+import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
+import { aimAt, pick } from "../verbs/verbs";
+import { useSheet } from "../space/sheet";
+import { giveUp, tryOut } from "../space/trial";
 import type { Eye, Paper, Point } from "./usePaper";
 
 /** A press becomes a carry beyond so many pixels. */
@@ -32,7 +32,7 @@ export function picksUp(on: string | null, e: { shiftKey: boolean; ctrlKey: bool
   return plain && on !== null && useSheet.getState().selection.includes(on);
 }
 
-interface Press {
+interface Down {
   x: number;
   y: number;
   on: Target;
@@ -60,7 +60,7 @@ export function usePress(
   band?: (a: Point, b: Point) => void,
 ) {
   const [box, setBand] = useState<{ x: number; y: number; w: number; h: number } | null>(null);
-  const press = useRef<Press | null>(null);
+  const press = useRef<Down | null>(null);
   const { frame, eye, setEye } = paper;
 
   useEffect(() => {
@@ -156,6 +156,8 @@ export function usePress(
     },
   };
 }
+
+export type Press = ReturnType<typeof usePress>;
 
 /** What a click does where nothing is being drawn: selects a part of the shell, or a piece. */
 export function select(on: Target, e: PointerEvent) {

@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
 import type { ReachView } from "../api/types.gen";
-import { useCarry } from "../state/carry";
-import { useSheet } from "../state/sheet";
+import { useCarry } from "../carry/carry";
+import { useSheet } from "../space/sheet";
 
 const NONE: ReachView[] = [];
 

@@ -4,7 +4,7 @@ import { useThree } from "@react-three/fiber";
 import { useEffect, type ComponentRef, type RefObject } from "react";
 import { type PerspectiveCamera, Vector3 } from "three";
 import { api } from "../api/client";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 
 /** Height of the eye of somebody standing, metres; as the ready-made viewpoints have it. */
 const EYE = 1.6;

@@ -15,7 +15,8 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
-import { useSheet, type Unit } from "../state/sheet";
+import { useSheet } from "../space/sheet";
+import type { Unit } from "../drawings/looking";
 
 /** How what was done stands, in words. */
 const SAVED = {

@@ -3,8 +3,8 @@ import ButtonBase from "@mui/material/ButtonBase";
 import { ElevationThumb } from "../drawings/ElevationSheet";
 import { PlanThumb } from "../drawings/Plan";
 import { SetView } from "../drawings/SetView";
-import { useSheet } from "../state/sheet";
-import { drawings, largeOf, openDrawing } from "../state/views";
+import { useSheet } from "../space/sheet";
+import { drawings, largeOf, openDrawing } from "../drawings/views";
 
 const WIDTH = 104;
 const HEIGHT = 62;

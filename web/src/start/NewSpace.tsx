@@ -10,8 +10,9 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type NewSpaceDraft } from "../api/client";
 import type { OutlineForm } from "../api/types.gen";
-import { draw } from "../state/draft";
-import { useSheet, type Unit } from "../state/sheet";
+import { draw } from "../shell/draft";
+import { useSheet } from "../space/sheet";
+import type { Unit } from "../drawings/looking";
 
 type Form = OutlineForm | "drawn" | "stage";
 

@@ -85,6 +85,18 @@ public record Shell(
     return all;
   }
 
+  /** Names of all that can be picked: walls, corners, and what is built in. */
+  @JsonIgnore
+  public List<PartName> partNames() {
+    List<PartName> all = new java.util.ArrayList<>();
+    walls().forEach(w -> all.add(PartName.wall(w.name())));
+    for (int i = 0; i < outline.size(); i++) {
+      all.add(PartName.corner(i));
+    }
+    parts().values().forEach(list -> list.forEach(p -> all.add(p.name())));
+    return all;
+  }
+
   // ---- walls
 
   /** Another that is the same. */

@@ -200,6 +200,7 @@ public class SpaceStore {
         now.shellAt(),
         shell,
         shell.faces(),
+        shell.partNames(),
         Back.of(shell),
         Viewpoint.of(shell),
         Elevation.Look.offered(shell),

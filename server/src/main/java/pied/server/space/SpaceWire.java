@@ -24,6 +24,7 @@ import pied.core.size.Size;
 import pied.core.solid.Rotation;
 import pied.core.solid.Vec;
 import pied.core.space.Back;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
@@ -131,6 +132,7 @@ public final class SpaceWire {
    *
    * @param shellAt the revision at which the shell was last altered, as far as is known
    * @param faces walls and faces of partitions as one sees them from inside
+   * @param parts of the shell that can be picked, by their names
    * @param backs what is left out of a picture when one looks from behind
    * @param looks elevations and sections that can be drawn
    */
@@ -142,6 +144,7 @@ public final class SpaceWire {
       long shellAt,
       Shell shell,
       List<Wall> faces,
+      List<PartName> parts,
       List<Back> backs,
       List<Viewpoint> viewpoints,
       List<Elevation.Look> looks,

@@ -4,12 +4,13 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { api } from "../api/client";
-import { draw, useDraft, type Purpose } from "../state/draft";
-import { useSheet, type Tool } from "../state/sheet";
-import { openDrawing } from "../state/views";
-import { PhraseLine } from "./PhraseParts";
+import { draw, useDraft, type Purpose } from "./draft";
+import { useSheet } from "../space/sheet";
+import type { Tool } from "../carry/inHand";
+import { openDrawing } from "../drawings/views";
+import { PhraseLine } from "../caption/PhraseParts";
 import { Sign } from "./signs";
-import { TOOL_WORDS } from "./tools";
+import { TOOL_WORDS } from "../verbs/tools";
 
 const OPENINGS: Tool[] = ["door", "doubleDoor", "slidingDoor", "window", "opening", "niche"];
 const RAISED: Tool[] = ["platform", "steps", "ramp", "column", "bar"];

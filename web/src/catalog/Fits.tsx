@@ -4,7 +4,7 @@ import InputBase from "@mui/material/InputBase";
 import Popover from "@mui/material/Popover";
 import { useState } from "react";
 import { api, type Filter } from "../api/client";
-import { useSheet } from "../state/sheet";
+import { useSheet } from "../space/sheet";
 import { small } from "./small";
 
 export const NO_FILTER: Filter = { mounting: "", width: "", depth: "", height: "" };

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from "vitest";
 import { lookAt, lookAtPlan, nearest, stepOf } from "./facing";
-import { filled } from "./filled";
+import { filled } from "../caption/filled";
 
 afterEach(lookAtPlan);
 

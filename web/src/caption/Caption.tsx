@@ -4,11 +4,11 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
 import type { CarryTone } from "../api/types.gen";
-import { carryDo, useCarry } from "../state/carry";
-import { useDraft } from "../state/draft";
-import { useSheet } from "../state/sheet";
+import { carryDo, useCarry } from "../carry/carry";
+import { useDraft } from "../shell/draft";
+import { useSheet } from "../space/sheet";
 import { Phrases } from "./PhraseParts";
-import { TOOL_WORDS } from "./tools";
+import { TOOL_WORDS } from "../verbs/tools";
 
 /** The sentence that states what is selected, how large and where. Core writes it; it takes numbers. */
 export function Caption() {

@@ -1,9 +1,10 @@
 import type { EditUnion as Edit } from "../api/types.gen";
-import { dropCarry } from "./carry";
-import { abandon, useDraft } from "./draft";
-import { useSheet, type Tool } from "./sheet";
-import { stepOf } from "./facing";
-import { giveUp } from "./trial";
+import { dropCarry } from "../carry/carry";
+import { abandon, useDraft } from "../shell/draft";
+import { useSheet } from "../space/sheet";
+import type { Tool } from "../carry/inHand";
+import { stepOf } from "../drawings/facing";
+import { giveUp } from "../space/trial";
 
 /** What building something there is, as an edit. */
 export function toolEdit(tool: Tool, at: { x: number; z: number }, within: number): Edit {

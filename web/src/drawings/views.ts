@@ -1,5 +1,5 @@
 import type { SpaceView } from "../api/types.gen";
-import { useSheet } from "./sheet";
+import { useSheet } from "../space/sheet";
 
 /** A drawing one can choose, by its name: "plan", "set", "section", "wall:A"… */
 export interface DrawingName {

@@ -9,10 +9,10 @@ import type {
   Side,
   Vec,
 } from "../api/types.gen";
-import { FINE, STEP, stepOf } from "./facing";
-import { send, onAnswer, onOpen } from "./live";
-import { note } from "./shelf";
-import { useSheet } from "./sheet";
+import { FINE, STEP, stepOf } from "../drawings/facing";
+import { send, onAnswer, onOpen } from "../api/live";
+import { note } from "../catalog/shelf";
+import { useSheet } from "../space/sheet";
 
 /** Where the pointer is, and how near something holds there, metres. */
 export type Pointer = { near: number } & (

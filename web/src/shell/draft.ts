@@ -1,7 +1,7 @@
 import { create } from "zustand";
 import { api } from "../api/client";
 import type { Draft, Spot } from "../api/types.gen";
-import { useSheet } from "./sheet";
+import { useSheet } from "../space/sheet";
 
 /** What is being drawn corner by corner. */
 export type Purpose = "outline" | "platform" | "partition";

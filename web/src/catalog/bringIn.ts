@@ -2,7 +2,7 @@ import { create } from "zustand";
 import { api, sendModel, type Known } from "../api/client";
 import type { ArticleCard, ImportView, Taken } from "../api/types.gen";
 import { note } from "./shelf";
-import { useSheet } from "./sheet";
+import { useSheet } from "../space/sheet";
 
 interface Incoming {
   /** How much has been sent, 0 to 1; 1 while it is read; null if nothing is on its way. */

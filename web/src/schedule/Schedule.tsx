@@ -4,8 +4,8 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { api } from "../api/client";
-import { pick } from "../state/commands";
-import { useSheet } from "../state/sheet";
+import { pick } from "../verbs/verbs";
+import { useSheet } from "../space/sheet";
 
 /** The list of all pieces, always that of the moment. */
 export function Schedule() {

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
-import type { Carried, CarryAnswer, CarryQuestion, Changed } from "../api/types.gen";
-import { useSheet } from "./sheet";
+import type { Carried, CarryAnswer, CarryQuestion, Changed } from "./types.gen";
+import { useSheet } from "../space/sheet";
 
 type Message = { revision: number } | Changed | CarryAnswer | Carried;
 

@@ -1,7 +1,7 @@
 import { useTheme } from "@mui/material/styles";
 import type { Vec } from "../api/types.gen";
-import { useCarry } from "../state/carry";
-import type { Paper, Point } from "./usePaper";
+import { useCarry } from "./carry";
+import type { Paper, Point } from "../drawings/usePaper";
 
 /** On a drawing: the mark that follows the pointer, where it came from, and what holds it. */
 export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec) => Point }) {

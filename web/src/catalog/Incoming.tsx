@@ -14,8 +14,8 @@ import type { OrthographicCamera } from "three";
 import { api } from "../api/client";
 import type { ImportView, Mounting, Size, Taken } from "../api/types.gen";
 import { modelParts, useShape } from "../drawings/shapes";
-import { accept, bringIn, takeSo, turnAway, useIncoming } from "../state/incoming";
-import { TypedField } from "./TypedField";
+import { accept, bringIn, takeSo, turnAway, useIncoming } from "./bringIn";
+import { TypedField } from "../caption/TypedField";
 
 const FIGURE: Size = { width: 0.5, depth: 0.3, height: 1.75 };
 

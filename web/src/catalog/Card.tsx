@@ -4,8 +4,8 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import type { ArticleCard } from "../api/types.gen";
-import { note, useShelf } from "../state/shelf";
-import { useSheet } from "../state/sheet";
+import { note, useShelf } from "./shelf";
+import { useSheet } from "../space/sheet";
 import { Preview } from "./Preview";
 import { Silhouette } from "./Silhouette";
 

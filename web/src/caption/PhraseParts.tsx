@@ -4,8 +4,8 @@ import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
 import type { PhraseChoice, PhraseUnion as Phrase } from "../api/types.gen";
-import { filled } from "../state/filled";
-import { useSheet } from "../state/sheet";
+import { filled } from "./filled";
+import { useSheet } from "../space/sheet";
 import { Swatch } from "./Swatch";
 import { TypedField } from "./TypedField";
 

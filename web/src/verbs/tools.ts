@@ -1,4 +1,4 @@
-import type { Tool } from "../state/sheet";
+import type { Tool } from "../carry/inHand";
 
 const WALL = "point at a wall and click";
 const EDGE = "point at the edge of a platform and click";

@@ -9,8 +9,8 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState, type FormEvent } from "react";
 import { api } from "../api/client";
 import type { FetchView, SupplierView, WareCard } from "../api/types.gen";
-import { note } from "../state/shelf";
-import { useSheet } from "../state/sheet";
+import { note } from "./shelf";
+import { useSheet } from "../space/sheet";
 
 /** How often one looks how far fetching has come, ms. */
 const LOOK = 300;

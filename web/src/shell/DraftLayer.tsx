@@ -1,6 +1,6 @@
 import { useTheme } from "@mui/material/styles";
-import { useDraft } from "../state/draft";
-import type { Paper } from "./usePaper";
+import { useDraft } from "./draft";
+import type { Paper } from "../drawings/usePaper";
 
 /** What is being drawn corner by corner, with the length of every edge and the angle between them. */
 export function DraftLayer({ paper }: { paper: Paper }) {

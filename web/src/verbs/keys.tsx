@@ -6,12 +6,12 @@ import TableBody from "@mui/material/TableBody";
 import TableCell from "@mui/material/TableCell";
 import TableRow from "@mui/material/TableRow";
 import { useEffect } from "react";
-import { carryKey, pickUp, toggleSnaps } from "../state/carry";
-import { aim, copy, escape, moveBy, remove, settle, takeOff, turnBy } from "../state/commands";
-import { draftKey, draw } from "../state/draft";
-import { FINE, STEP } from "../state/facing";
-import { useSheet } from "../state/sheet";
-import { SEARCH_ID } from "./Catalog";
+import { carryKey, pickUp, toggleSnaps } from "../carry/carry";
+import { aim, copy, escape, moveBy, remove, settle, takeOff, turnBy } from "./verbs";
+import { draftKey, draw } from "../shell/draft";
+import { FINE, STEP } from "../drawings/facing";
+import { useSheet } from "../space/sheet";
+import { SEARCH_ID } from "../catalog/Catalog";
 
 const KEYS: [string, string][] = [
   ["/", "search the catalog"],

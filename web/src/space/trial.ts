@@ -1,6 +1,7 @@
 import { api } from "../api/client";
 import type { EditUnion as Edit } from "../api/types.gen";
-import { useSheet, type Hand } from "./sheet";
+import { useSheet } from "./sheet";
+import type { Hand } from "../carry/inHand";
 
 let next: Edit[] | null = null;
 let asking = false;

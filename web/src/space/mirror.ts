@@ -1,0 +1,146 @@
+import type { StateCreator } from "zustand";
+import { api } from "../api/client";
+import type { Carried, Changed, EditUnion as Edit, Offer, Piece, SpaceView } from "../api/types.gen";
+import { EMPTY_HANDS } from "../carry/inHand";
+import { FIRST_LOOK } from "../drawings/looking";
+import { Outbox, type Letter, type Saved } from "./outbox";
+import type { Sheet } from "./sheet";
+
+/** The space as the server has it, and what goes to and fro. */
+export interface Mirror {
+  space: SpaceView | null;
+  pieces: Map<string, Piece>;
+  /** What others carry at this moment, by who carries it. */
+  others: Map<string, Piece[]>;
+  notice: { text: string; kind: "said" | "refused"; offers: Offer[]; at: number } | null;
+  saved: Saved;
+  /** Why nothing can be saved at present; empty if it can. */
+  trouble: string;
+  open(id: string): Promise<void>;
+  close(): void;
+  refresh(): Promise<void>;
+  take(changed: Changed): void;
+  seeCarried(message: Carried): void;
+  forgetCarried(): void;
+  say(text: string, kind?: "said" | "refused", offers?: Offer[]): void;
+  hush(): void;
+  edit(edits: Edit[]): Promise<Changed | null>;
+  step(way: "undo" | "redo"): Promise<void>;
+}
+
+/** What was done in the open space and waits to be acknowledged. */
+let outbox: Outbox | null = null;
+
+const UNPICKED = { selection: [], part: null };
+
+const byId = (pieces: Piece[]) => new Map(pieces.map((p) => [p.id, p]));
+
+export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
+  /** Sends what was done and takes what came of it; null if it was refused. */
+  async function send(letter: Letter): Promise<Changed | null> {
+    const { space, saved, take, say } = get();
+    if (!space || !outbox) return null;
+    if (saved === "stuck") {
+      say("This is not taken: what you did before cannot be saved yet. Try again once it is.", "refused");
+      return null;
+    }
+    try {
+      const changed = await outbox.send(letter);
+      take(changed);
+      return changed;
+    } catch (e) {
+      say((e as Error).message, "refused");
+      return null;
+    }
+  }
+
+  return {
+    space: null,
+    pieces: new Map(),
+    others: new Map(),
+    notice: null,
+    saved: "saved",
+    trouble: "",
+
+    async open(id) {
+      const space = await api.space(id);
+      const fresh = { space, pieces: byId(space.pieces), saved: "saved" as const, trouble: "" };
+      set({ ...fresh, ...UNPICKED, ...EMPTY_HANDS, ...FIRST_LOOK });
+      outbox = new Outbox(id, (saved, trouble) => set({ saved, trouble }));
+      // what was under way when the page was left goes first
+      for (const letter of outbox.left())
+        outbox.send(letter).then(get().take, (e: Error) => get().say(e.message, "refused"));
+    },
+    close: () => {
+      outbox?.close();
+      outbox = null;
+      set({ space: null, pieces: new Map(), ...UNPICKED, ...EMPTY_HANDS });
+    },
+    async refresh() {
+      const open = get().space;
+      if (!open) return;
+      const space = await api.space(open.id);
+      if (get().space?.id !== space.id) return;
+      const pieces = byId(space.pieces);
+      set((s) => ({
+        space,
+        pieces,
+        selection: s.selection.filter((p) => pieces.has(p)),
+        part: s.part !== null && space.parts.includes(s.part) ? s.part : null,
+      }));
+    },
+    take(changed) {
+      const { space, pieces, selection, refresh } = get();
+      if (!space || changed.revision <= space.revision) return;
+      if (changed.revision > space.revision + 1) {
+        void refresh();
+        return;
+      }
+      const next = new Map(pieces);
+      changed.removed.forEach((id) => next.delete(id));
+      changed.changed.forEach((p) => next.set(p.id, p));
+      set({
+        pieces: next,
+        space: { ...space, revision: changed.revision, canUndo: changed.canUndo, canRedo: changed.canRedo },
+        selection: selection.filter((id) => next.has(id)),
+      });
+      // walls may have other names now, and there may be fewer of them
+      if (changed.shell) void refresh();
+    },
+    seeCarried: ({ carrier, carried }) =>
+      set((s) => {
+        const others = new Map(s.others);
+        if (carried.length > 0) others.set(carrier, carried);
+        else others.delete(carrier);
+        return { others };
+      }),
+    forgetCarried: () => {
+      if (get().others.size > 0) set({ others: new Map() });
+    },
+    say: (text, kind = "said", offers = []) => set({ notice: { text, kind, offers, at: Date.now() } }),
+    hush: () => set({ notice: null }),
+    async edit(edits) {
+      const changed = await send({ id: crypto.randomUUID(), unit: get().unit, edits });
+      if (changed && (changed.said.length > 0 || changed.offers.length > 0))
+        get().say(changed.said.join(" "), "said", changed.offers);
+      else if (changed) set({ notice: null });
+      return changed;
+    },
+    async step(way) {
+      if (await send({ id: crypto.randomUUID(), unit: get().unit, step: way })) set({ notice: null });
+    },
+  };
+};
+
+addEventListener("beforeunload", (e) => {
+  if (outbox && !outbox.empty()) e.preventDefault();
+});
+
+/** The pieces as they are shown: the real ones, with those in hand, here and elsewhere, as they would be. */
+export function shown(pieces: Map<string, Piece>, ghosts: Piece[], others: Map<string, Piece[]>): Piece[] {
+  if (ghosts.length === 0 && others.size === 0) return [...pieces.values()];
+  const all = new Map(pieces);
+  others.forEach((carried) => carried.forEach((p) => all.set(p.id, p)));
+  ghosts.forEach((p) => all.set(p.id, p));
+  return [...all.values()];
+}
