@@ -1,44 +1,35 @@
-import { small } from "./small";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Popover from "@mui/material/Popover";
+import { SimpleTreeView } from "@mui/x-tree-view/SimpleTreeView";
+import { TreeItem } from "@mui/x-tree-view/TreeItem";
 import { useState } from "react";
 import type { KindCount } from "../api/types.gen";
+import { small } from "./small";
+
+/** The branch all others are on. */
+const ALL = "all";
 
 /** The tree of kinds with their counts. */
 export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind: string) => void }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
-  const choose = (kind: string) => {
-    setAt(null);
-    props.onChoose(kind);
-  };
-  const all = props.kinds.filter((k) => !k.kind.includes("/")).reduce((n, k) => n + k.count, 0);
-  const row = (kind: string, words: string, count: number, depth: number) => (
-    <ButtonBase
-      key={kind}
-      role="treeitem"
-      aria-level={depth + 1}
-      aria-selected={props.kind === kind}
-      onClick={() => choose(kind)}
-      sx={{
-        display: "flex",
-        width: "100%",
-        justifyContent: "space-between",
-        gap: 2,
-        pl: 1.5 + depth * 1.5,
-        pr: 1.5,
-        py: depth === 0 ? 0.4 : 0.1,
-        fontSize: 13,
-        fontWeight: depth === 0 ? 600 : 400,
-        bgcolor: props.kind === kind ? "background.default" : undefined,
-        "&:hover, &:focus-visible": { bgcolor: "background.default" },
-      }}
-    >
+  const general = props.kinds.filter((k) => !k.kind.includes("/"));
+  const all = general.reduce((n, k) => n + k.count, 0);
+  const label = (words: string, count: number) => (
+    <Box component="span" sx={{ display: "flex", justifyContent: "space-between", gap: 2, fontSize: 13 }}>
       <span>{words}</span>
-      <Box component="span" sx={{ color: "text.secondary", fontWeight: 400 }}>
+      <Box component="span" sx={{ color: "text.secondary" }}>
         {count}
       </Box>
-    </ButtonBase>
+    </Box>
+  );
+  /** A kind with those that are of it. */
+  const branch = (k: KindCount) => (
+    <TreeItem key={k.kind} itemId={k.kind} label={label(k.kind.split("/").at(-1)!, k.count)}>
+      {props.kinds
+        .filter((o) => o.kind.startsWith(k.kind + "/") && !o.kind.slice(k.kind.length + 1).includes("/"))
+        .map(branch)}
+    </TreeItem>
   );
   return (
     <>
@@ -65,13 +56,27 @@ export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind
         onClose={() => setAt(null)}
         anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
       >
-        <Box role="tree" aria-label="Kinds" sx={{ width: 250, maxHeight: 520, py: 0.5 }}>
-          {row("", "All kinds", all, 0)}
-          {props.kinds.map((k) => {
-            const names = k.kind.split("/");
-            return row(k.kind, names[names.length - 1], k.count, names.length - 1);
-          })}
-        </Box>
+        <SimpleTreeView
+          aria-label="Kinds"
+          expansionTrigger="iconContainer"
+          defaultExpandedItems={general.map((k) => k.kind)}
+          selectedItems={props.kind || ALL}
+          onSelectedItemsChange={(_, chosen) => {
+            setAt(null);
+            props.onChoose(chosen === ALL || chosen === null ? "" : chosen);
+          }}
+          sx={{
+            width: 270,
+            maxHeight: 520,
+            overflowY: "auto",
+            py: 0.5,
+            "& .MuiTreeItem-content": { py: 0.15, borderRadius: 0 },
+            "& .MuiTreeItem-iconContainer": { width: 14 },
+          }}
+        >
+          <TreeItem itemId={ALL} label={label("All kinds", all)} />
+          {general.map(branch)}
+        </SimpleTreeView>
       </Popover>
     </>
   );

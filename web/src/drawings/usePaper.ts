@@ -1,3 +1,4 @@
+import { useGesture } from "@use-gesture/react";
 import { useCallback, useEffect, useRef, useState } from "react";
 
 /** Where the sheet lies under the window: its middle in metres, and pixels a metre. */
@@ -12,6 +13,13 @@ export interface Point {
   y: number;
 }
 
+/** Two fingers: their middle, how far they are apart, and what that was before. */
+interface Pinch {
+  origin: [number, number];
+  da: [number, number];
+  memo?: { x: number; y: number; wide: number };
+}
+
 /** A drawing one can pan and zoom: the frame, where one looks, and the way between pixels and metres. */
 export function usePaper() {
   const frame = useRef<HTMLDivElement>(null);
@@ -24,58 +32,39 @@ export function usePaper() {
     return () => watch.disconnect();
   }, []);
 
-  const fingers = useRef(new Map<number, { x: number; y: number }>());
   const pinched = useRef(false);
-  useEffect(() => {
-    const el = frame.current!;
-    const zoom = (by: number, x: number, y: number) =>
-      setEye((v) => {
-        if (!v) return v;
-        const box = el.getBoundingClientRect();
-        const scale = Math.min(2000, Math.max(4, v.scale * by));
-        const px = x - box.left - box.width / 2;
-        const py = y - box.top - box.height / 2;
-        return { x: v.x + px / v.scale - px / scale, y: v.y + py / v.scale - py / scale, scale };
-      });
-    const wheel = (e: WheelEvent) => {
-      e.preventDefault();
-      zoom(Math.exp(-e.deltaY * 0.0015), e.clientX, e.clientY);
-    };
-    const down = fingers.current;
-    const span = () => {
-      const [a, b] = [...down.values()];
-      return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, wide: Math.hypot(a.x - b.x, a.y - b.y) };
-    };
-    const touch = (e: PointerEvent) => {
-      if (e.pointerType === "touch") down.set(e.pointerId, { x: e.clientX, y: e.clientY });
-      pinched.current ||= down.size > 1;
-    };
-    const move = (e: PointerEvent) => {
-      if (!down.has(e.pointerId)) return;
-      const before = down.size === 2 ? span() : null;
-      down.set(e.pointerId, { x: e.clientX, y: e.clientY });
-      if (!before) return;
-      const now = span();
-      setEye(
-        (v) => v && { ...v, x: v.x - (now.x - before.x) / v.scale, y: v.y - (now.y - before.y) / v.scale },
-      );
-      zoom(now.wide / Math.max(1, before.wide), now.x, now.y);
-    };
-    const lift = (e: PointerEvent) => {
-      down.delete(e.pointerId);
-      if (down.size === 0) pinched.current = false;
-    };
-    el.addEventListener("wheel", wheel, { passive: false });
-    el.addEventListener("pointerdown", touch, true);
-    el.addEventListener("pointermove", move, true);
-    for (const end of ["pointerup", "pointercancel"] as const) addEventListener(end, lift);
-    return () => {
-      el.removeEventListener("wheel", wheel);
-      el.removeEventListener("pointerdown", touch, true);
-      el.removeEventListener("pointermove", move, true);
-      for (const end of ["pointerup", "pointercancel"] as const) removeEventListener(end, lift);
-    };
-  }, []);
+  const zoom = (by: number, x: number, y: number) =>
+    setEye((v) => {
+      if (!v) return v;
+      const box = frame.current!.getBoundingClientRect();
+      const scale = Math.min(2000, Math.max(4, v.scale * by));
+      const px = x - box.left - box.width / 2;
+      const py = y - box.top - box.height / 2;
+      return { x: v.x + px / v.scale - px / scale, y: v.y + py / v.scale - py / scale, scale };
+    });
+  useGesture(
+    {
+      onWheel: ({ event, delta: [, down] }) => {
+        event.preventDefault();
+        zoom(Math.exp(-down * 0.0015), event.clientX, event.clientY);
+      },
+      onPinchStart: () => {
+        pinched.current = true;
+      },
+      // two fingers zoom about their middle, and move the sheet with it
+      onPinch: ({ origin: [x, y], da: [wide], memo }: Pinch) => {
+        const before = memo ?? { x, y, wide };
+        setEye((v) => v && { ...v, x: v.x - (x - before.x) / v.scale, y: v.y - (y - before.y) / v.scale });
+        zoom(wide / Math.max(1, before.wide), x, y);
+        return { x, y, wide };
+      },
+      onPointerDown: ({ event }) => {
+        // the first finger of the next touch
+        if (event.isPrimary) pinched.current = false;
+      },
+    },
+    { target: frame, eventOptions: { passive: false }, pinch: { pinchOnWheel: false } },
+  );
   /** Whether two fingers zoom, or did until both are lifted; then they press nothing. */
   const pinching = () => pinched.current;
 

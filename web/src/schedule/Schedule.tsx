@@ -1,11 +1,33 @@
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
+import { DataGrid, useGridApiRef, type GridColDef } from "@mui/x-data-grid";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { api } from "../api/client";
-import { pick } from "../verbs/verbs";
+import type { ScheduleRow } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
+import { pick } from "../verbs/verbs";
+
+const COLUMNS: GridColDef<ScheduleRow>[] = [
+  {
+    field: "name",
+    headerName: "Piece",
+    flex: 1,
+    sortable: false,
+    // what stands on another is set in
+    renderCell: ({ row }) => (
+      <Box
+        component="span"
+        title={row.name}
+        sx={{ pl: row.on ? 1.25 : 0, overflow: "hidden", textOverflow: "ellipsis" }}
+      >
+        {row.name}
+      </Box>
+    ),
+  },
+  { field: "size", headerName: "Size", width: 118, align: "right", sortable: false, cellClassName: "size" },
+];
 
 /** The list of all pieces, always that of the moment. */
 export function Schedule() {
@@ -15,19 +37,27 @@ export function Schedule() {
   const hover = useSheet((s) => s.hover);
   const { select, point, look } = useSheet.getState();
   const [text, setText] = useState("");
-  const list = useRef<HTMLDivElement>(null);
+  const grid = useGridApiRef();
   const schedule = useQuery({
     queryKey: ["schedule", space.id, space.revision, unit],
     queryFn: () => api.schedule(space.id, unit),
     placeholderData: (before) => before,
   });
-  const all = schedule.data?.rows ?? [];
+  const all = schedule.data?.rows;
   const words = text.toLowerCase().trim();
-  const rows = words ? all.filter((r) => (r.name + " " + r.kind).toLowerCase().includes(words)) : all;
+  const rows = useMemo(
+    () => (all ?? []).filter((r) => !words || (r.name + " " + r.kind).toLowerCase().includes(words)),
+    [all, words],
+  );
+  const chosen = useMemo(
+    () => ({ type: "include" as const, ids: new Set<string | number>(selection) }),
+    [selection],
+  );
   const lead = selection[selection.length - 1];
   useEffect(() => {
-    list.current?.querySelector(`[data-piece="${lead}"]`)?.scrollIntoView({ block: "nearest" });
-  }, [lead, all.length]);
+    const rowIndex = rows.findIndex((r) => r.id === lead);
+    if (rowIndex >= 0) grid.current?.scrollToIndexes({ rowIndex });
+  }, [lead, rows, grid]);
   return (
     <>
       <Box sx={{ px: 1.5, pb: 1 }}>
@@ -41,61 +71,74 @@ export function Schedule() {
         />
       </Box>
       <Box
-        ref={list}
-        role="listbox"
-        aria-label="Pieces"
-        aria-multiselectable
-        sx={{ flex: 1, overflowY: "auto", borderTop: 1, borderColor: "divider" }}
+        sx={{ flex: 1, minHeight: 0, borderTop: 1, borderColor: "divider" }}
         onPointerLeave={() => point(null)}
       >
-        {rows.map((r) => {
-          const chosen = selection.includes(r.id);
-          return (
-            <Box
-              key={r.id}
-              role="option"
-              aria-selected={chosen}
-              tabIndex={0}
-              data-piece={r.id}
-              onPointerEnter={() => point(r.id)}
-              onClick={(e) => pick(r.id, e)}
-              onDoubleClick={() => look("selection")}
-              onKeyDown={(e) => e.key === "Enter" && select([r.id])}
-              sx={{
-                px: 1.5,
-                py: 0.4,
-                cursor: "default",
-                display: "flex",
-                gap: 1,
-                alignItems: "baseline",
-                bgcolor: chosen || hover === r.id ? "background.paper" : undefined,
-                boxShadow: chosen ? (t) => `inset 3px 0 ${t.palette.secondary.main}` : undefined,
-                "&:focus-visible": {
-                  outline: (t) => `2px solid ${t.palette.primary.main}`,
-                  outlineOffset: -2,
-                },
-              }}
-            >
-              <Typography variant="body2" noWrap sx={{ flex: 1, pl: r.on ? 1.25 : 0 }} title={r.name}>
-                {r.name}
-              </Typography>
-              <Typography variant="caption" color="text.secondary" sx={{ whiteSpace: "nowrap" }}>
-                {r.size}
-              </Typography>
-            </Box>
-          );
-        })}
-        {schedule.isSuccess && all.length === 0 && (
-          <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
-            The room is empty. Drag something in from the catalog.
-          </Typography>
-        )}
-        {all.length > 0 && rows.length === 0 && (
-          <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
-            No piece here goes by “{text}”.
-          </Typography>
-        )}
+        <DataGrid
+          apiRef={grid}
+          aria-label="Pieces"
+          rows={rows}
+          columns={COLUMNS}
+          rowHeight={25}
+          columnHeaderHeight={0}
+          hideFooter
+          disableColumnMenu
+          disableRowSelectionOnClick
+          rowSelectionModel={chosen}
+          onRowClick={({ id }, e) => pick(String(id), e)}
+          onRowDoubleClick={() => look("selection")}
+          onCellKeyDown={({ id }, e) => {
+            if (e.key === "Enter") select([String(id)]);
+          }}
+          getRowClassName={({ id }) => (id === hover ? "hovered" : "")}
+          slots={{ noRowsOverlay: Nothing }}
+          slotProps={{
+            noRowsOverlay: {
+              words: !schedule.isSuccess
+                ? ""
+                : words
+                  ? `No piece here goes by “${text}”.`
+                  : "The room is empty. Drag something in from the catalog.",
+            },
+            row: {
+              onPointerEnter: (e: React.PointerEvent<HTMLElement>) =>
+                point(e.currentTarget.getAttribute("data-id")),
+            },
+          }}
+          sx={GRID}
+        />
       </Box>
     </>
   );
 }
+
+declare module "@mui/x-data-grid" {
+  interface NoRowsOverlayPropsOverrides {
+    words: string;
+  }
+}
+
+function Nothing({ words }: { words?: string }) {
+  return (
+    <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
+      {words}
+    </Typography>
+  );
+}
+
+const GRID = {
+  border: 0,
+  borderRadius: 0,
+  fontSize: 13,
+  "--DataGrid-t-color-background-base": "transparent",
+  "& .MuiDataGrid-columnHeaders": { display: "none" },
+  "& .MuiDataGrid-row": { cursor: "default" },
+  "& .MuiDataGrid-cell": { border: 0, px: 1.5, display: "flex", alignItems: "center" },
+  "& .size": { fontSize: 12, color: "text.secondary", pl: 0 },
+  "& .hovered, & .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
+    bgcolor: "background.paper",
+  },
+  "& .MuiDataGrid-row.Mui-selected": {
+    boxShadow: (t: { palette: { secondary: { main: string } } }) => `inset 3px 0 ${t.palette.secondary.main}`,
+  },
+};

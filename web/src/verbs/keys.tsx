@@ -6,6 +6,7 @@ import TableBody from "@mui/material/TableBody";
 import TableCell from "@mui/material/TableCell";
 import TableRow from "@mui/material/TableRow";
 import { useEffect } from "react";
+import { createKeybindingsHandler, type KeyBindingMap } from "tinykeys";
 import { carryKey, pickUp, toggleSnaps } from "../carry/carry";
 import { aim, copy, escape, moveBy, remove, settle, takeOff, turnBy } from "./verbs";
 import { draftKey, draw } from "../shell/draft";
@@ -51,61 +52,74 @@ const KEYS: [string, string][] = [
   ["?", "these keys"],
 ];
 
+const arrows = (mod: string, by: number): KeyBindingMap => ({
+  [mod + "ArrowLeft"]: () => moveBy(-by, 0),
+  [mod + "ArrowRight"]: () => moveBy(by, 0),
+  [mod + "ArrowUp"]: () => moveBy(0, by),
+  [mod + "ArrowDown"]: () => moveBy(0, -by),
+});
+
+const sheet = useSheet.getState;
+
+/** What each key does; letters are what is written on the key, whatever the keyboard. */
+const bindings = (onHelp: () => void): KeyBindingMap => {
+  const search = () => document.getElementById(SEARCH_ID)?.focus();
+  return {
+    "$mod+z": () => void sheet().step("undo"),
+    "$mod+y": () => void sheet().step("redo"),
+    "$mod+Shift+Z": () => void sheet().step("redo"),
+    // on some keyboards they need Shift
+    "/": search,
+    "Shift+/": search,
+    "?": onHelp,
+    "Shift+?": onHelp,
+    Escape: escape,
+    Delete: remove,
+    Backspace: remove,
+    ...arrows("", STEP),
+    ...arrows("Shift+", STEP),
+    ...arrows("Alt+", FINE),
+    t: () => turnBy(45),
+    "Shift+T": () => turnBy(-45),
+    s: settle,
+    "Shift+S": () => aim("settle"),
+    c: () => void copy(),
+    "Shift+C": () => pickUp(null, true),
+    Space: () => pickUp(null),
+    j: toggleSnaps,
+    a: () => aim("attach"),
+    "Shift+A": takeOff,
+    f: () => sheet().look("selection"),
+    h: () => sheet().look("home"),
+    o: () => draw("outline"),
+    p: () => draw("partition"),
+    d: () => sheet().build("door"),
+    w: () => sheet().build("window"),
+    l: () => sheet().build("platform"),
+    n: () => sheet().build("steps"),
+    b: () => sheet().build("bar"),
+    g: () => sheet().setTab(sheet().tab === "shell" ? "catalog" : "shell"),
+  };
+};
+
 /** The keys of the sheet; silent while something is being typed. */
 export function useKeys(onHelp: () => void) {
   useEffect(() => {
+    const keys = bindings(onHelp);
+    const stopping = Object.entries(keys).map(([key, does]) => [
+      key,
+      (e: KeyboardEvent) => {
+        e.preventDefault();
+        does(e);
+      },
+    ]);
+    const handle = createKeybindingsHandler(Object.fromEntries(stopping) as KeyBindingMap);
     const press = (e: KeyboardEvent) => {
       const target = e.target as HTMLElement;
-      if (target.closest("input, textarea, [role=dialog], [role=menu], [role=listbox][id]")) return;
-      if (draftKey(e) || carryKey(e)) return;
-      if ((e.ctrlKey || e.metaKey) && !e.altKey) {
-        const key = e.key.toLowerCase();
-        if (key === "z" || key === "y") {
-          e.preventDefault();
-          void useSheet.getState().step(key === "y" || e.shiftKey ? "redo" : "undo");
-        }
+      if (target.closest("input, textarea, [role=dialog], [role=menu], [role=tree], [role=listbox][id]"))
         return;
-      }
-      const by = e.altKey ? FINE : STEP;
-      const actions: Record<string, () => void> = {
-        "/": () => document.getElementById(SEARCH_ID)?.focus(),
-        "?": onHelp,
-        Escape: escape,
-        Delete: remove,
-        Backspace: remove,
-        ArrowLeft: () => moveBy(-by, 0),
-        ArrowRight: () => moveBy(by, 0),
-        ArrowUp: () => moveBy(0, by),
-        ArrowDown: () => moveBy(0, -by),
-        t: () => turnBy(45),
-        T: () => turnBy(-45),
-        s: settle,
-        c: () => void copy(),
-        C: () => pickUp(null, true),
-        " ": () => pickUp(null),
-        j: toggleSnaps,
-        S: () => aim("settle"),
-        a: () => aim("attach"),
-        A: takeOff,
-        f: () => useSheet.getState().look("selection"),
-        h: () => useSheet.getState().look("home"),
-        o: () => draw("outline"),
-        p: () => draw("partition"),
-        d: () => useSheet.getState().build("door"),
-        w: () => useSheet.getState().build("window"),
-        l: () => useSheet.getState().build("platform"),
-        n: () => useSheet.getState().build("steps"),
-        b: () => useSheet.getState().build("bar"),
-        g: () => {
-          const { tab, setTab } = useSheet.getState();
-          setTab(tab === "shell" ? "catalog" : "shell");
-        },
-      };
-      const action = actions[e.key];
-      if (action) {
-        e.preventDefault();
-        action();
-      }
+      if (draftKey(e) || carryKey(e)) return;
+      handle(e);
     };
     addEventListener("keydown", press);
     return () => removeEventListener("keydown", press);

@@ -65,11 +65,7 @@ class CatalogTest {
     String room = pied.newRoom("Kinds");
     sheet = Sheet.planOf(room);
     sheet.page.getByLabel("Kind: all").click();
-    sheet
-        .page
-        .getByRole(AriaRole.TREEITEM)
-        .filter(new Locator.FilterOptions().setHasText("wardrobes"))
-        .click();
+    sheet.page.getByRole(AriaRole.TREE).getByText("wardrobes").click();
     assertThat(cards()).hasCount(1);
     assertThat(cards().first()).containsText("Wardrobe");
     sheet.page.getByLabel("What fits").click();

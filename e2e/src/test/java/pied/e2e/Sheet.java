@@ -227,7 +227,7 @@ final class Sheet {
 
   void schedule(String name) {
     page.getByLabel("Pieces", new Page.GetByLabelOptions().setExact(true))
-        .getByRole(AriaRole.OPTION)
+        .getByRole(AriaRole.ROW)
         .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name)))
         .first()
         .click();
