@@ -18,14 +18,18 @@ async function call<R>(path: string, body?: unknown): Promise<R> {
       : { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) },
   );
   if (!answer.ok) {
-    const problem = await answer.json().catch(() => null);
-    throw new Refused(
-      problem?.detail ?? "The server answered with an error (" + answer.status + ").",
-      answer.status,
-    );
+    throw refusal((await answer.json().catch(() => null)) as Problem | null, answer.status);
   }
-  return answer.json();
+  return (await answer.json()) as R;
 }
+
+/** What the server says of something it did not do (RFC 9457). */
+interface Problem {
+  detail?: string;
+}
+
+const refusal = (problem: Problem | null, status: number) =>
+  new Refused(problem?.detail ?? `The server answered with an error (${status}).`, status);
 
 export const UPRIGHT: T.Lean = { toward: 0, by: 0 };
 
@@ -132,12 +136,7 @@ export function sendModel(
     request.onload = () =>
       request.status === 201
         ? done(request.response as T.ImportView)
-        : failed(
-            new Refused(
-              request.response?.detail ?? `The server answered with an error (${request.status}).`,
-              request.status,
-            ),
-          );
+        : failed(refusal(request.response as Problem | null, request.status));
     request.onerror = () => failed(new Error("The file did not get through; try again."));
     request.onabort = () => failed(new Error("Stopped."));
     request.send(form);

@@ -48,7 +48,7 @@ export function useLive(space: string | undefined) {
         pause = 500;
         opened();
       };
-      own.onmessage = (event) => take(JSON.parse(event.data) as Message);
+      own.onmessage = (event) => take(JSON.parse(event.data as string) as Message);
       own.onclose = (e) => {
         useSheet.getState().forgetCarried();
         if (!over && e.code !== NO_SUCH_SPACE) setTimeout(connect, (pause = Math.min(8000, pause * 2)));

@@ -43,10 +43,10 @@ export interface InHand {
   ghosts: Piece[];
   /** The free distances and the caption of what is in hand. */
   hand: Hand | null;
-  place(placing: Placing | null): void;
-  build(tool: Tool | null): void;
-  aim(what: "settle" | "attach" | null): void;
-  show(ghosts: Piece[], hand: Hand | null): void;
+  place: (placing: Placing | null) => void;
+  build: (tool: Tool | null) => void;
+  aim: (what: "settle" | "attach" | null) => void;
+  show: (ghosts: Piece[], hand: Hand | null) => void;
 }
 
 export const EMPTY_HANDS = { placing: null, tool: null, aiming: null, ghosts: [], hand: null };

@@ -177,7 +177,7 @@ function BringIn() {
         aria-label="Model files"
         accept=".glb,.gltf,.bin,.obj,.mtl,.stl,.ply,.dae,.zip"
         onChange={(e) => {
-          bringIn([...(e.target.files ?? [])]);
+          void bringIn([...(e.target.files ?? [])]);
           e.target.value = "";
         }}
       />

@@ -12,7 +12,7 @@ import { Canvas, useThree } from "@react-three/fiber";
 import { useEffect, useState, type ReactNode } from "react";
 import type { OrthographicCamera } from "three";
 import { api } from "../api/client";
-import type { ImportView, Mounting, Size, Taken } from "../api/types.gen";
+import type { ImportView, Size, Taken } from "../api/types.gen";
 import { modelParts, useShape } from "../drawings/shapes";
 import { accept, bringIn, takeSo, turnAway, useIncoming } from "./bringIn";
 import { TypedField } from "../caption/TypedField";
@@ -194,7 +194,7 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
               inputProps={{ "aria-label": "Mounting" }}
               onChange={(e) =>
                 void takeSo({
-                  mounting: (e.target.value === "tops" ? "stands" : e.target.value) as Mounting,
+                  mounting: e.target.value === "tops" ? "stands" : e.target.value,
                   onTops: e.target.value === "tops",
                 })
               }

@@ -8,7 +8,7 @@ interface Shelf {
   /** Ids of articles, the newest first. */
   lately: string[];
   favourites: string[];
-  toggle(article: string): void;
+  toggle: (article: string) => void;
 }
 
 function kept(): Pick<Shelf, "lately" | "favourites"> {

@@ -125,7 +125,7 @@ export function Frame(props: {
       onPointerUp={(e) => {
         if (eye && drawn && !props.up?.(e)) press.up(e);
       }}
-      onPointerCancel={press.cancel}
+      onPointerCancel={() => press.cancel()}
       onPointerLeave={() => {
         props.hover({ piece: null, part: null });
         useSheet.getState().point(null);

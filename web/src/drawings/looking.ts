@@ -25,15 +25,15 @@ export interface Looking {
   lifted: string[];
   walking: boolean;
   viewpoint: { view: Viewpoint; at: number } | null;
-  setUnit(unit: Unit): void;
-  setLarge(large: string[]): void;
-  setStrip(open: boolean): void;
-  setTab(tab: Tab): void;
-  setSection(section: SectionLook): void;
-  look(what: "home" | "selection"): void;
-  lift(body: string, off: boolean): void;
-  walk(walking: boolean): void;
-  goTo(view: Viewpoint): void;
+  setUnit: (unit: Unit) => void;
+  setLarge: (large: string[]) => void;
+  setStrip: (open: boolean) => void;
+  setTab: (tab: Tab) => void;
+  setSection: (section: SectionLook) => void;
+  look: (what: "home" | "selection") => void;
+  lift: (body: string, off: boolean) => void;
+  walk: (walking: boolean) => void;
+  goTo: (view: Viewpoint) => void;
 }
 
 const UNIT = "pied.unit";

@@ -1,4 +1,4 @@
-import { BufferGeometry, Mesh, type Object3D, type Texture } from "three";
+import { type BufferGeometry, Mesh, type MeshStandardMaterial, type Object3D, type Texture } from "three";
 import { GLTFLoader } from "three/examples/jsm/loaders/GLTFLoader.js";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
@@ -21,10 +21,11 @@ async function parts(url: string): Promise<{ node: string; parts: Part[] }[]> {
   return model.scene.children.map((node: Object3D) => {
     const found: Part[] = [];
     node.traverse((o) => {
-      if (o instanceof Mesh)
-        found.push({ name: o.material.name, geometry: o.geometry, map: o.material.map ?? null });
+      if (!(o instanceof Mesh)) return;
+      const { geometry, material } = o as Mesh<BufferGeometry, MeshStandardMaterial>;
+      found.push({ name: material.name, geometry, map: material.map });
     });
-    return { node: node.userData.name ?? node.name, parts: found };
+    return { node: (node.userData.name as string | undefined) ?? node.name, parts: found };
   });
 }
 

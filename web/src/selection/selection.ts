@@ -7,9 +7,9 @@ export interface Selection {
   /** The part of the shell that is selected; never together with pieces. */
   part: string | null;
   hover: string | null;
-  select(ids: string[]): void;
-  selectPart(part: string | null): void;
-  point(id: string | null): void;
+  select: (ids: string[]) => void;
+  selectPart: (part: string | null) => void;
+  point: (id: string | null) => void;
 }
 
 export const selectionSlice: StateCreator<Sheet, [], [], Selection> = (set, get) => ({

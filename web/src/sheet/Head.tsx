@@ -16,7 +16,6 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
 import { useSheet } from "../space/sheet";
-import type { Unit } from "../drawings/looking";
 
 /** How what was done stands, in words. */
 const SAVED = {
@@ -122,7 +121,7 @@ export function Head({ onKeys }: { onKeys: () => void }) {
         variant="standard"
         disableUnderline
         value={unit}
-        onChange={(e) => setUnit(e.target.value as Unit)}
+        onChange={(e) => setUnit(e.target.value)}
         inputProps={{ "aria-label": "Unit" }}
         sx={{ fontSize: 13 }}
       >

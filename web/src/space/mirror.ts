@@ -16,16 +16,16 @@ export interface Mirror {
   saved: Saved;
   /** Why nothing can be saved at present; empty if it can. */
   trouble: string;
-  open(id: string): Promise<void>;
-  close(): void;
-  refresh(): Promise<void>;
-  take(changed: Changed): void;
-  seeCarried(message: Carried): void;
-  forgetCarried(): void;
-  say(text: string, kind?: "said" | "refused", offers?: Offer[]): void;
-  hush(): void;
-  edit(edits: Edit[]): Promise<Changed | null>;
-  step(way: "undo" | "redo"): Promise<void>;
+  open: (id: string) => Promise<void>;
+  close: () => void;
+  refresh: () => Promise<void>;
+  take: (changed: Changed) => void;
+  seeCarried: (message: Carried) => void;
+  forgetCarried: () => void;
+  say: (text: string, kind?: "said" | "refused", offers?: Offer[]) => void;
+  hush: () => void;
+  edit: (edits: Edit[]) => Promise<Changed | null>;
+  step: (way: "undo" | "redo") => Promise<void>;
 }
 
 /** What was done in the open space and waits to be acknowledged. */

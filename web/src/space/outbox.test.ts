@@ -48,7 +48,7 @@ describe("what was done and is to be kept", () => {
   it("goes out one after the other, in order", async () => {
     const begun: string[] = [];
     let through: (c: Changed) => void = () => {};
-    edit.mockImplementation((_space, request) => {
+    edit.mockImplementation((_space: string, request: { id: string }) => {
       begun.push(request.id);
       return new Promise<Changed>((done) => (through = done));
     });
@@ -72,7 +72,7 @@ describe("what was done and is to be kept", () => {
     const done = outbox.send(letter("a"));
     await vi.advanceTimersByTimeAsync(10_000);
     expect((await done).revision).toBe(7);
-    expect(edit.mock.calls.map((c) => c[1].id)).toEqual(["a", "a", "a"]);
+    expect(edit.mock.calls.map((c) => (c[1] as { id: string }).id)).toEqual(["a", "a", "a"]);
     expect(told).toContain("waiting");
   });
 

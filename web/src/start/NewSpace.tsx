@@ -97,11 +97,11 @@ function Measures({ project, onClose }: { project: string; onClose: () => void }
   const make = async (data: FormData) => {
     const text = (name: string) => {
       const value = data.get(name);
-      return value === null || String(value).trim() === "" ? undefined : String(value);
+      return typeof value !== "string" || value.trim() === "" ? undefined : value;
     };
     const whole = (name: string) => (text(name) === undefined ? undefined : Number(text(name)));
     const space: NewSpaceDraft = {
-      name: String(data.get("name")),
+      name: text("name") ?? "",
       unit,
       // a drawn one begins as something that its outline replaces
       width: text("width") ?? "5 m",
@@ -216,7 +216,7 @@ function Measures({ project, onClose }: { project: string; onClose: () => void }
           variant="standard"
           disableUnderline
           value={unit}
-          onChange={(e) => useSheet.getState().setUnit(e.target.value as Unit)}
+          onChange={(e) => useSheet.getState().setUnit(e.target.value)}
           inputProps={{ "aria-label": "Unit" }}
           sx={{ fontSize: 13 }}
         >

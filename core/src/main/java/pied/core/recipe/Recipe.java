@@ -4,7 +4,6 @@ import com.ezylang.evalex.Expression;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import org.joml.Quaterniond;
@@ -61,8 +60,7 @@ public final class Recipe implements Buildable {
   }
 
   private void names(JsonNode let, Scope scope) {
-    for (Iterator<Map.Entry<String, JsonNode>> i = let.fields(); i.hasNext(); ) {
-      Map.Entry<String, JsonNode> e = i.next();
+    for (Map.Entry<String, JsonNode> e : let.properties()) {
       scope.let(e.getKey(), scope.number(e.getValue(), e.getKey()));
     }
   }
@@ -72,7 +70,7 @@ public final class Recipe implements Buildable {
       if (!part.isObject() || part.size() != 1) {
         throw new Refusal("A part of a recipe is one word and what belongs to it, not " + part);
       }
-      Map.Entry<String, JsonNode> e = part.fields().next();
+      Map.Entry<String, JsonNode> e = part.properties().iterator().next();
       one(e.getKey(), e.getValue(), scope, made);
       int n = made.stream().mapToInt(Mesh::triangles).sum();
       if (n > MOST_TRIANGLES) {

@@ -22,8 +22,9 @@ public record Bar(String id, double x, double z, double trim, double length) imp
 
   @Override
   public void check(ShellCheck c) {
-    c.measure("The " + id + " is to be", length, 0.1, ShellCheck.MOST, "long");
-    c.measure("The trim of " + id + " is to be", trim, 0.1, c.shell().height() - 0.03, "high");
+    ShellCheck.measure("The " + id + " is to be", length, 0.1, ShellCheck.MOST, "long");
+    ShellCheck.measure(
+        "The trim of " + id + " is to be", trim, 0.1, c.shell().height() - 0.03, "high");
     var e = c.shell().floor().getEnvelopeInternal();
     if (z < e.getMinY()
         || z > e.getMaxY()

@@ -18,8 +18,8 @@ public record Column(String id, Spot at, double width, double depth, boolean rou
 
   @Override
   public void check(ShellCheck c) {
-    c.measure("The " + id + " is to be", width, 0.02, 10, "wide");
-    c.measure("The " + id + " is to be", depth, 0.02, 10, "deep");
+    ShellCheck.measure("The " + id + " is to be", width, 0.02, 10, "wide");
+    ShellCheck.measure("The " + id + " is to be", depth, 0.02, 10, "deep");
     c.within(id, List.of(at));
   }
 }

@@ -124,8 +124,8 @@ public record Opening(
     if (w == null || w.open()) {
       throw new Refusal("There is no wall " + wall + " to set the " + words() + " in.");
     }
-    c.measure("The " + words() + " is to be", width, 0.05, ShellCheck.MOST, "wide");
-    c.measure("The " + words() + " is to be", height, 0.05, ShellCheck.MOST, "high");
+    ShellCheck.measure("The " + words() + " is to be", width, 0.05, ShellCheck.MOST, "wide");
+    ShellCheck.measure("The " + words() + " is to be", height, 0.05, ShellCheck.MOST, "high");
     String name = Character.isUpperCase(w.name().charAt(0)) ? "wall " + w.name() : w.name();
     fits(w, name);
     deep(w, name);

@@ -49,8 +49,8 @@ public record Partition(String id, Spot from, Spot to, double thickness, double 
 
   @Override
   public void check(ShellCheck c) {
-    c.measure("The " + id + " is to be", thickness, 0.005, 3, "thick");
-    c.measure("The " + id + " is to be", height, 0.1, c.shell().height(), "high");
+    ShellCheck.measure("The " + id + " is to be", thickness, 0.005, 3, "thick");
+    ShellCheck.measure("The " + id + " is to be", height, 0.1, c.shell().height(), "high");
     if (length() < thickness) {
       throw new Refusal(
           "The "

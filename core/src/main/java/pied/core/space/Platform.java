@@ -27,7 +27,7 @@ public record Platform(String id, List<Spot> outline, double height) implements 
   @Override
   public void check(ShellCheck c) {
     ShellCheck.outline("The outline of " + id, outline);
-    c.measure("The " + id + " is to be", height, 0.01, c.shell().height() - 0.1, "high");
+    ShellCheck.measure("The " + id + " is to be", height, 0.01, c.shell().height() - 0.1, "high");
     if (!c.shell().holds(outline)) {
       throw new Refusal(
           "The " + id + " would reach beyond " + c.words() + "; make it smaller or move it.");

@@ -280,6 +280,7 @@ class DataFolderTest {
   @Test
   void itIsItsOwnersAloneAndOpenOnlyOnce() throws Exception {
     try (ConfigurableApplicationContext app = start()) {
+      assertThat(app.isRunning()).isTrue();
       assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(folder)))
           .isEqualTo("rwx------");
       assertThat(
