@@ -83,6 +83,9 @@ export function Schedule() {
           columnHeaderHeight={0}
           hideFooter
           disableColumnMenu
+          // several can be chosen only with boxes to check, which nobody needs to see
+          checkboxSelection
+          columnVisibilityModel={NO_BOXES}
           disableRowSelectionOnClick
           rowSelectionModel={chosen}
           onRowClick={({ id }, e) => pick(String(id), e)}
@@ -111,6 +114,8 @@ export function Schedule() {
     </>
   );
 }
+
+const NO_BOXES = { __check__: false };
 
 declare module "@mui/x-data-grid" {
   interface NoRowsOverlayPropsOverrides {

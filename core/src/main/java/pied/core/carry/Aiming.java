@@ -11,7 +11,6 @@ import pied.core.place.Inset;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Surfaces;
-import pied.core.place.Target;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
@@ -60,12 +59,6 @@ final class Aiming {
     };
   }
 
-  private Target target() {
-    return q.at() != null
-        ? new Target.OnPlan(q.at())
-        : new Target.Sight(q.ray().from(), q.ray().along().unit());
-  }
-
   /** Where it was picked up, seen from the middle of the underside. */
   Vec offset(Footing s) {
     return s.seen(load.grip());
@@ -93,7 +86,7 @@ final class Aiming {
       return new Found(inPlane(start), 1);
     }
     try {
-      return new Found(surfaces.at(target(), load.lead().size().depth()), 1);
+      return new Found(surfaces.at(q.target(), load.lead().size().depth()), 1);
     } catch (Refusal e) {
       // pointing past the room means the floor as far that way as there is
       Vec d = q.ray().along();
@@ -168,8 +161,8 @@ final class Aiming {
   // ---- fixed, hanging, in an opening
 
   private Aimed fix(Footing start) {
-    Wall wall = resting.wall(target());
-    Spot spot = resting.spot(target(), wall);
+    Wall wall = resting.wall(q.target());
+    Spot spot = resting.spot(q.target(), wall);
     Footing now = start.turned(wall.turn());
     Vec g = offset(now);
     Vec t = wall.along();
@@ -207,7 +200,7 @@ final class Aiming {
       Vec p = planePoint();
       pointed = new Spot(p.x(), p.z());
     } else {
-      pointed = resting.hangs(target());
+      pointed = resting.hangs(q.target());
     }
     Rest rest = resting.hangAt(inRoom(pointed.plus(-g.x(), -g.z())), start.turn());
     String place = "hanging from " + space.nameOf(rest.on());
@@ -215,7 +208,7 @@ final class Aiming {
   }
 
   private Aimed inset(Footing start) {
-    Opening o = Inset.at(space.shell(), target());
+    Opening o = Inset.at(space.shell(), q.target());
     Rest rest = Inset.rest(space.shell(), o);
     Footing now = start.turned(rest.turn()).at(rest.at()).on(rest.on());
     return new Aimed(now, null, "in " + space.nameOf(rest.on()), 1);

@@ -62,8 +62,11 @@ final class FaceDown {
     // out of what it would be sunk in, then back until it touches
     Mesh mesh = space.shapes().mesh(piece);
     double away =
-        space.bodies().toFree(mesh, Stance.pose(at, turn, lean), n, b -> !own.contains(b.id()), 3);
-    if (away > 3) {
+        space
+            .bodies()
+            .toFree(
+                mesh, Stance.pose(at, turn, lean), n, b -> !own.contains(b.id()), Resting.ASIDE);
+    if (away > Resting.ASIDE) {
       throw new Refusal("There is no room for it on that face.");
     }
     at = at.along(n, away);

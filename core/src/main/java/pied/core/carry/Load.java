@@ -7,12 +7,14 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
+import pied.core.place.Inset;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.size.Size;
@@ -55,7 +57,7 @@ record Load(
 
   private static Piece fresh(Space space, Question q) {
     Article a = space.shapes().catalog().article(q.article());
-    Size size = q.size() == null ? a.size() : q.size();
+    Size size = q.size() == null ? usual(space, q, a) : q.size();
     a.check(a.name(), size);
     Map<String, String> finishes = new HashMap<>();
     if (q.finishes() != null) {
@@ -63,6 +65,18 @@ record Load(
     }
     return new Piece(
         IN_HAND, a.name(), new Form(a.id(), size), new Stance(Vec.ZERO, 0), On.NOTHING, finishes);
+  }
+
+  /** What sits in an opening fills the one pointed at; all else has its natural size. */
+  private static Size usual(Space space, Question q, Article a) {
+    if (a.mounting() != Mounting.OPENING) {
+      return a.size();
+    }
+    try {
+      return Inset.size(space.shell(), Inset.at(space.shell(), q.target()), a);
+    } catch (Refusal e) {
+      return a.size(); // where it goes is asked again, and then it is said why not
+    }
   }
 
   private static List<Piece> gathered(Space space, Question q, Set<String> own) {

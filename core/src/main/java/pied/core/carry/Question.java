@@ -6,6 +6,7 @@ import java.util.Map;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.measure.Side;
+import pied.core.place.Target;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Sound;
@@ -110,6 +111,11 @@ public record Question(
     public String words() {
       return words;
     }
+  }
+
+  /** What is pointed at. */
+  Target target() {
+    return at != null ? new Target.OnPlan(at) : new Target.Sight(ray.from(), ray.along().unit());
   }
 
   /** Pieces carried on the plan. */

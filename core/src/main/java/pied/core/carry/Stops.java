@@ -30,7 +30,7 @@ import pied.core.space.Wall;
  */
 final class Stops {
   /** Nothing is pushed farther than this, metres. */
-  private static final double FAR = 3;
+  private static final double FAR = Resting.ASIDE;
 
   /** A way aside must be so many times shorter than one back or ahead. */
   private static final double ASIDE = 2.5;

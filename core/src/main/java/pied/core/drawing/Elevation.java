@@ -6,6 +6,7 @@ import pied.core.Nullable;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
 
 /**
  * What one sees looking level at a wall, or into a space that is cut open: lines, nearest bodies
@@ -42,7 +43,18 @@ public record Elevation(
    * @param at in the chosen unit
    * @param direction along which that is read: "across" or "deep"
    */
-  public record Cut(String at, String direction, List<Facing> ways) {}
+  public record Cut(String at, String direction, List<Facing> ways) {
+    static Cut of(Look look, Shell shell, LengthUnit unit) {
+      boolean along = look.way().along();
+      List<Facing> ways = new ArrayList<>();
+      for (Way w : Way.values()) {
+        if (w != Way.wall) {
+          ways.add(new Facing(w, w.words(shell.stage() != null), w.along() == along));
+        }
+      }
+      return new Cut(unit.fine(look.at()), along ? "across" : "deep", ways);
+    }
+  }
 
   /**
    * A way to look.

@@ -218,18 +218,7 @@ public final class Elevations {
           eye.right(),
           eye.toEye(),
           Math.toDegrees(Math.atan2(eye.toEye().x(), eye.toEye().z())),
-          section ? cut() : null);
-    }
-
-    private Elevation.Cut cut() {
-      List<Elevation.Facing> ways = new ArrayList<>();
-      for (Elevation.Way w : Elevation.Way.values()) {
-        if (w != Elevation.Way.wall) {
-          boolean same = w.along() == look.way().along();
-          ways.add(new Elevation.Facing(w, w.words(shell.stage() != null), same));
-        }
-      }
-      return new Elevation.Cut(unit.fine(look.at()), look.way().along() ? "across" : "deep", ways);
+          section ? Elevation.Cut.of(look, shell, unit) : null);
     }
 
     /** Openings of the wall looked at, behind all pieces. */

@@ -38,8 +38,11 @@ public final class Resting {
   /** A gap or an overlap smaller than this is contact, metres: a tenth of a millimetre. */
   public static final double CONTACT = 1e-4;
 
-  /** Nothing is moved farther aside than this to find a free place, metres. */
-  private static final double ASIDE = 1.5;
+  /**
+   * Nothing is moved farther aside than this to find a free place, metres, placed or carried: out
+   * of the deepest furniture there is, and not to the other end of the room.
+   */
+  public static final double ASIDE = 3;
 
   private static final int WAYS = 16;
 

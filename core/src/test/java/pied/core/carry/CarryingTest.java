@@ -512,4 +512,20 @@ class CarryingTest {
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("no room");
   }
+
+  @Test
+  void aDoorFillsTheOpeningItIsPutInto() {
+    room.json("{'do':'opening','kind':'opening','wall':'A','from':2,'width':0.95,'height':2.1}");
+    Asked door = new Asked(null);
+    door.article = "panelled-door";
+    door.at = new Spot(2.4, 0.1);
+    Piece filled = lead(answer(door));
+    assertThat(filled.size().width()).isEqualTo(0.95);
+    assertThat(filled.size().height()).isEqualTo(2.1);
+    Piece placed = room.put("d", "panelled-door", 2.4, 0.1);
+    assertThat(placed.form()).as("as by the other way of placing").isEqualTo(filled.form());
+    assertThat(placed.stance()).isEqualTo(filled.stance());
+    door.at = new Spot(5, 3);
+    assertThat(answer(door).refused()).contains("point at one");
+  }
 }
