@@ -9,25 +9,32 @@ import type { ScheduleRow } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
 import { pick } from "../verbs/verbs";
 
-const COLUMNS: GridColDef<ScheduleRow>[] = [
-  {
-    field: "name",
-    headerName: "Piece",
-    flex: 1,
-    sortable: false,
-    // what stands on another is set in
-    renderCell: ({ row }) => (
-      <Box
-        component="span"
-        title={row.name}
-        sx={{ pl: row.on ? 1.25 : 0, overflow: "hidden", textOverflow: "ellipsis" }}
-      >
-        {row.name}
-      </Box>
-    ),
-  },
-  { field: "size", headerName: "Size", width: 118, align: "right", sortable: false, cellClassName: "size" },
-];
+const NAME: GridColDef<ScheduleRow> = {
+  field: "name",
+  headerName: "Piece",
+  flex: 1,
+  sortable: false,
+  // what stands on another is set in
+  renderCell: ({ row }) => (
+    <Box
+      component="span"
+      title={row.name}
+      sx={{ pl: row.on ? 1.25 : 0, overflow: "hidden", textOverflow: "ellipsis" }}
+    >
+      {row.name}
+    </Box>
+  ),
+};
+
+/** As wide as the longest size needs. */
+const sizeColumn = (rows: ScheduleRow[]): GridColDef<ScheduleRow> => ({
+  field: "size",
+  headerName: "Size",
+  width: 24 + 6.6 * rows.reduce((most, r) => Math.max(most, r.size.length), 0),
+  align: "right",
+  sortable: false,
+  cellClassName: "size",
+});
 
 /** The list of all pieces, always that of the moment. */
 export function Schedule() {
@@ -49,6 +56,7 @@ export function Schedule() {
     () => (all ?? []).filter((r) => !words || (r.name + " " + r.kind).toLowerCase().includes(words)),
     [all, words],
   );
+  const columns = useMemo(() => [NAME, sizeColumn(all ?? [])], [all]);
   const chosen = useMemo(
     () => ({ type: "include" as const, ids: new Set<string | number>(selection) }),
     [selection],
@@ -78,8 +86,8 @@ export function Schedule() {
           apiRef={grid}
           aria-label="Pieces"
           rows={rows}
-          columns={COLUMNS}
-          rowHeight={25}
+          columns={columns}
+          rowHeight={26}
           columnHeaderHeight={0}
           hideFooter
           disableColumnMenu

@@ -200,8 +200,9 @@ class ShotsTest {
     sheet.page.mouse().move(b[0], b[1]);
     sheet.page.mouse().up();
     sheet.page.keyboard().up("Shift");
+    assertThat(sheet.caption()).containsText("7 pieces");
     sheet.page.keyboard().press("Shift+S");
-    sheet.page.waitForTimeout(500);
+    assertThat(sheet.caption()).containsText("onto which to settle");
     shot(sheet, "settling-onto-the-counter");
     sheet.page.keyboard().press("Escape");
     pied.post("/api/spaces/" + room + "/undo", "{}");

@@ -51,7 +51,7 @@ public record Article(
   /** How high its underside is at natural size, where it is shown on its card, metres. */
   public double shownAt() {
     return switch (mounting) {
-      case HANGS -> OVERHEAD - size.height();
+      case HANGS -> Math.max(0, OVERHEAD - size.height());
       case WALL ->
           Double.isNaN(usualMiddle)
               ? Double.isNaN(usualUnderside) ? 0 : usualUnderside
