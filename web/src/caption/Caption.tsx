@@ -1,10 +1,9 @@
 import Box from "@mui/material/Box";
-import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
 import type { CarryTone } from "../api/types.gen";
-import { carryDo, useCarry } from "../carry/carry";
+import { useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
 import { useSheet } from "../space/sheet";
 import { Phrases } from "./PhraseParts";
@@ -101,7 +100,7 @@ const TONES: Partial<Record<CarryTone, object>> = {
 
 /** What core says of what is in hand, and the keys for it. */
 function CarryCaption() {
-  const { hand, answer, typing, typed, focus, snaps } = useCarry();
+  const { hand, answer, typing, focus } = useCarry();
   const placing = useSheet((s) => s.placing);
   const pieces = useSheet((s) => s.pieces);
   const refused = useSheet((s) => (s.hand?.refused ? s.hand.caption[0]?.text : ""));
@@ -147,31 +146,7 @@ function CarryCaption() {
           {refused}{" "}
         </Box>
       )}
-      <Box component="span" sx={{ color: "text.secondary" }}>
-        In hand: {typed ? <Do does="Enter">Enter</Do> : "a click"} puts it down; type a number, <b>Tab</b>{" "}
-        another; <Do does="t">T</Do> turns, <Do does="k">K</Do> keeps, <Do does="m">M</Do> marks,{" "}
-        <Do does="j">J</Do> snaps {snaps ? "off" : "on"}, <Do does="Escape">Esc</Do> gives up.
-      </Box>
     </Typography>
-  );
-}
-
-/** A key that can be clicked as well. */
-function Do({ does, children }: { does: string; children: string }) {
-  return (
-    <ButtonBase
-      onClick={() => carryDo(does)}
-      sx={{
-        font: "inherit",
-        fontWeight: 700,
-        lineHeight: 1.2,
-        px: 0.25,
-        borderBottom: "1.5px dotted",
-        borderColor: "primary.main",
-      }}
-    >
-      {children}
-    </ButtonBase>
   );
 }
 

@@ -9,7 +9,7 @@ import type {
   Side,
   Vec,
 } from "../api/types.gen";
-import { FINE, STEP, stepOf } from "../drawings/facing";
+import { stepOf } from "../drawings/facing";
 import { send, onAnswer, onOpen } from "../api/live";
 import { note } from "../catalog/shelf";
 import { useSheet } from "../space/sheet";
@@ -193,7 +193,8 @@ export function pointCarry(pointer: Pointer, free: boolean) {
   ask();
 }
 
-function change(hand: Partial<InHand>) {
+/** It is carried otherwise. */
+export function change(hand: Partial<InHand>) {
   const s = useCarry.getState();
   if (!s.hand) return;
   useCarry.setState({ hand: { ...s.hand, ...hand } });
@@ -257,14 +258,8 @@ function apply() {
   ask();
 }
 
-const KEEPS: (CarryKeep | null)[] = [null, "along", "away", "across", "deep", "height"];
-const MEETS: (CarryMeet | null)[] = [null, "mark", "faces", "edges"];
-const AGAINST: (Side | null)[] = [null, "under", "back", "top", "left", "right", "front"];
-
-const after = <T>(all: T[], now: T) => all[(all.indexOf(now) + 1) % all.length];
-
 /** A step by an arrow: what is pointed at moves by so much on the drawing. */
-function step(right: number, up: number) {
+export function step(right: number, up: number) {
   const { pointer, free } = useCarry.getState();
   if (!pointer) return;
   const by = stepOf(right, up);
@@ -284,75 +279,47 @@ function keepTurn() {
     useCarry.setState({ typed: null, hand: { ...hand, turn: answer.turn } });
 }
 
-function turnBy(degrees: number) {
+/** Turned by so much more. */
+export function turnInHand(degrees: number) {
   keepTurn();
   const { hand } = useCarry.getState();
   if (hand) change({ turn: (hand.turn + degrees + 360) % 360 });
 }
 
-/** What the keys do while something is carried. */
-function actions(shift: boolean, by: number): Record<string, () => void> {
-  const s = useCarry.getState();
-  const hand = s.hand!;
-  const slots = s.answer?.measures.map((m) => m.slot) ?? [];
-  return {
-    Escape: () => {
-      if (s.typing || s.typed) {
-        useCarry.setState({ typing: "", typed: null });
-        ask();
-      } else {
-        dropCarry();
-        useSheet.getState().place(null);
-      }
-    },
-    Backspace: () => {
-      useCarry.setState({ typing: s.typing.slice(0, -1) });
-      apply();
-    },
-    Tab: () => {
-      keepTurn();
-      useCarry.setState({ focus: after(slots, s.focus) ?? "moved", typing: "" });
-    },
-    Enter: () => void putDownCarry(shift),
-    " ": () => void putDownCarry(shift),
-    t: () => turnBy(45),
-    T: () => turnBy(-45),
-    r: () => turnBy(5),
-    R: () => turnBy(-5),
-    k: () => change({ keep: after(KEEPS, hand.keep) }),
-    u: () => change({ against: after(AGAINST, hand.against) }),
-    e: () => change({ each: !hand.each }),
-    m: () => change({ meet: after(MEETS, hand.meet) }),
-    c: () => hand.article === null && change({ copy: !hand.copy }),
-    PageDown: () => change({ down: Math.min(hand.down + 1, (s.answer?.levels ?? 1) - 1) }),
-    PageUp: () => change({ down: Math.max(0, hand.down - 1) }),
-    ArrowLeft: () => step(-by, 0),
-    ArrowRight: () => step(by, 0),
-    ArrowUp: () => step(0, by),
-    ArrowDown: () => step(0, -by),
-    j: toggleSnaps,
-  };
+/** On to the next number, to be typed. */
+export function nextNumber() {
+  const { answer, focus } = useCarry.getState();
+  const slots = answer?.measures.map((m) => m.slot) ?? [];
+  keepTurn();
+  const at = slots.indexOf(focus);
+  useCarry.setState({ focus: slots[(at + 1) % Math.max(1, slots.length)] ?? "moved", typing: "" });
 }
 
-/** Does what a key does while something is carried, from elsewhere. */
-export function carryDo(key: string) {
-  if (useCarry.getState().hand) actions(false, STEP)[key]();
+/** The last digit goes. */
+export function eraseDigit() {
+  useCarry.setState({ typing: useCarry.getState().typing.slice(0, -1) });
+  apply();
 }
 
-/** The keys while something is carried; whether this was one. */
-export function carryKey(e: KeyboardEvent): boolean {
+/** What was typed goes, or else what is in hand goes back. */
+export function giveUpCarry() {
+  const { typing, typed } = useCarry.getState();
+  if (typing || typed) {
+    useCarry.setState({ typing: "", typed: null });
+    ask();
+  } else {
+    dropCarry();
+    useSheet.getState().place(null);
+  }
+}
+
+/** A digit or a sign of a number; whether the key was one. */
+export function typeInHand(e: KeyboardEvent): boolean {
   const s = useCarry.getState();
   if (!s.hand || e.ctrlKey || e.metaKey) return false;
-  if (/^[0-9.,+*'"=/-]$/.test(e.key) || (s.typing && /^[ a-z%]$/.test(e.key))) {
-    e.preventDefault();
-    useCarry.setState({ typing: (s.typed && !s.typing ? "" : s.typing) + e.key });
-    apply();
-    return true;
-  }
-  const action = actions(e.shiftKey, e.altKey ? FINE : STEP)[e.key];
-  if (!action) return false;
-  e.preventDefault();
-  action();
+  if (!/^[0-9.,+*'"=/-]$/.test(e.key) && !(s.typing && /^[ a-z%]$/.test(e.key))) return false;
+  useCarry.setState({ typing: (s.typed && !s.typing ? "" : s.typing) + e.key });
+  apply();
   return true;
 }
 

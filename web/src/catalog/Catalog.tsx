@@ -12,17 +12,35 @@ import type { ArticleCard } from "../api/types.gen";
 import { bringIn } from "./bringIn";
 import { useShelf } from "./shelf";
 import { useSheet } from "../space/sheet";
+import { FoundVerbs } from "../verbs/FoundVerbs";
+import { useSearch, VERB_MARK } from "../verbs/search";
 import { Card } from "./Card";
 import { Fits, NO_FILTER } from "./Fits";
 import { Kinds } from "./Kinds";
 import { small } from "./small";
 import { Supplier } from "./Supplier";
 
-export const SEARCH_ID = "catalog-search";
-
 /** All one can place: search, kinds, what fits, and cards drawn to one scale. */
 export function Catalog() {
-  const [text, setText] = useState("");
+  const { text: typed, asked } = useSearch();
+  const field = useRef<HTMLInputElement>(null);
+  const verbs = typed.startsWith(VERB_MARK);
+  const text = verbs ? "" : typed;
+  /** A new search looks everywhere. */
+  const setText = (next: string) => {
+    if (typed === "" && !next.startsWith(VERB_MARK)) {
+      setKind("");
+      setFilter(NO_FILTER);
+    }
+    useSearch.setState({ text: next });
+  };
+  useEffect(() => {
+    if (asked === 0) return;
+    field.current?.focus();
+    if (!verbs) field.current?.select();
+    // only when it is asked for, not at every letter
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [asked]);
   const [kind, setKind] = useState("");
   const [filter, setFilter] = useState<Filter>(NO_FILTER);
   const unit = useSheet((s) => s.unit);
@@ -53,16 +71,18 @@ export function Catalog() {
     <>
       <Box sx={{ px: 1.5, pb: 1 }}>
         <InputBase
-          id={SEARCH_ID}
+          inputRef={field}
           fullWidth
-          placeholder="Search ( / )"
+          placeholder="Search ( / ), or ! and a verb"
           inputProps={{ "aria-label": "Search the catalog" }}
-          value={text}
+          value={typed}
           onChange={(e) => setText(e.target.value)}
           onKeyDown={(e) => {
             if (e.key === "ArrowDown" || e.key === "Enter") {
               e.preventDefault();
-              focusCard(0);
+              if (verbs && e.key === "Enter")
+                list.current?.querySelector<HTMLElement>("[role=option]:not([aria-disabled=true])")?.click();
+              else focusCard(0);
             } else if (e.key === "Escape") {
               setText("");
               e.currentTarget.querySelector("input")?.blur();
@@ -88,20 +108,21 @@ export function Catalog() {
           opacity: page.isPlaceholderData ? 0.6 : 1,
         }}
       >
-        {first.length > 0 && <Shelf title="At hand" />}
-        {first.map((a, i) => (
-          <Card key={a.id} article={a} onNext={(step) => focusCard(i + step)} />
-        ))}
-        {first.length > 0 && <Shelf title="All" />}
-        {rest.map((a, i) => (
-          <Card key={a.id} article={a} onNext={(step) => focusCard(first.length + i + step)} />
-        ))}
-        {page.data && page.data.found > articles.length && (
+        {verbs && <FoundVerbs text={typed.slice(VERB_MARK.length)} onDone={() => setText("")} />}
+        {!verbs && first.length > 0 && <Shelf title="At hand" />}
+        {!verbs &&
+          first.map((a, i) => <Card key={a.id} article={a} onNext={(step) => focusCard(i + step)} />)}
+        {!verbs && first.length > 0 && <Shelf title="All" />}
+        {!verbs &&
+          rest.map((a, i) => (
+            <Card key={a.id} article={a} onNext={(step) => focusCard(first.length + i + step)} />
+          ))}
+        {!verbs && page.data && page.data.found > articles.length && (
           <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
             {page.data.found - articles.length} more: say more of what you look for.
           </Typography>
         )}
-        {page.isSuccess && articles.length === 0 && (
+        {!verbs && page.isSuccess && articles.length === 0 && (
           <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
             Nothing in the catalog answers
             {text && ` “${text}”`}

@@ -16,6 +16,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
 import { useSheet } from "../space/sheet";
+import { useHelp } from "../verbs/help";
 
 /** How what was done stands, in words. */
 const SAVED = {
@@ -25,7 +26,7 @@ const SAVED = {
   stuck: { words: "Not saved", colour: "error.main" },
 };
 
-export function Head({ onKeys }: { onKeys: () => void }) {
+export function Head() {
   const space = useSheet((s) => s.space)!;
   const saved = useSheet((s) => s.saved);
   const unit = useSheet((s) => s.unit);
@@ -131,7 +132,7 @@ export function Head({ onKeys }: { onKeys: () => void }) {
         <MenuItem value="ft-in">feet, inches</MenuItem>
       </Select>
       <Tooltip title="Keys (?)">
-        <Button color="inherit" onClick={onKeys} aria-label="Keys">
+        <Button color="inherit" onClick={() => useHelp.setState({ open: true })} aria-label="Keys">
           ?
         </Button>
       </Tooltip>

@@ -16,7 +16,10 @@ import { Caption } from "../caption/Caption";
 import { Catalog } from "../catalog/Catalog";
 import { Head } from "./Head";
 import { Incoming } from "../catalog/Incoming";
-import { KeysDialog, useKeys } from "../verbs/keys";
+import { KeysDialog } from "../verbs/KeysDialog";
+import { useKeys } from "../verbs/useKeys";
+import { VerbLine } from "../verbs/VerbLine";
+import { useVerbMenu } from "../verbs/VerbMenu";
 import { Schedule } from "../schedule/Schedule";
 import { ShellPanel } from "../shell/ShellPanel";
 import { Side } from "./Side";
@@ -26,22 +29,23 @@ import { Strip } from "./Strip";
 export function SheetPage() {
   const space = useSheet((s) => s.space);
   const tab = useSheet((s) => s.tab);
-  const [keys, setKeys] = useState(false);
   useLive(space?.id);
-  useKeys(() => setKeys(true));
+  useKeys();
+  const { menu, handlers } = useVerbMenu();
   useEffect(() => {
     document.title = space ? space.name + " – Pied" : "Pied";
   }, [space]);
   return (
     <Box
+      {...handlers}
       sx={{
         height: "100vh",
         display: "grid",
-        gridTemplateRows: "44px minmax(0, 1fr) 64px",
+        gridTemplateRows: "44px minmax(0, 1fr) 58px 30px",
         gridTemplateColumns: "minmax(0, 1fr)",
       }}
     >
-      <Head onKeys={() => setKeys(true)} />
+      <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
         <Side name={tab === "shell" ? "Shell" : "Catalog"} width={260} edge="left" leaves={<Leaves />}>
           {tab === "shell" ? <ShellPanel /> : <Catalog />}
@@ -55,10 +59,12 @@ export function SheetPage() {
         </Side>
       </Box>
       <Caption />
+      <VerbLine />
       <Notice />
       <Trouble />
       <Incoming />
-      <KeysDialog open={keys} onClose={() => setKeys(false)} />
+      <KeysDialog />
+      {menu}
     </Box>
   );
 }

@@ -145,27 +145,35 @@ export function back() {
   ask();
 }
 
-/** Keys while drawing; true if the key was one of these. */
-export function draftKey(e: KeyboardEvent): boolean {
-  const { purpose, typed, corners } = useDraft.getState();
+/** What was typed sets the corner; without that the figure is closed. */
+export function draftEnter() {
+  const { typed, corners } = useDraft.getState();
+  if (typed) setCorner();
+  else if (corners.length >= 3) finish();
+}
+
+/** The last digit goes, or else the last corner. */
+export function draftBack() {
+  const { typed } = useDraft.getState();
+  if (typed) {
+    useDraft.setState({ typed: typed.slice(0, -1) });
+    ask();
+  } else back();
+}
+
+/** What was typed goes, or else the drawing is given up. */
+export function draftEscape() {
+  if (useDraft.getState().typed) useDraft.setState({ typed: "", wrong: null });
+  else abandon();
+  ask();
+}
+
+/** A digit of a length, or what follows it; whether the key was one. */
+export function typeInDraft(e: KeyboardEvent): boolean {
+  const { purpose, typed } = useDraft.getState();
   if (!purpose || e.ctrlKey || e.metaKey) return false;
-  if (e.key === "Escape") {
-    if (typed) useDraft.setState({ typed: "", wrong: null });
-    else abandon();
-    ask();
-  } else if (e.key === "Enter") {
-    if (typed) setCorner();
-    else if (corners.length >= 3) finish();
-  } else if (e.key === "Backspace") {
-    if (typed) useDraft.setState({ typed: typed.slice(0, -1) });
-    else back();
-    ask();
-  } else if (typed ? e.key.length === 1 : /^[0-9.,]$/.test(e.key)) {
-    useDraft.setState({ typed: typed + e.key });
-    ask();
-  } else {
-    return false;
-  }
-  e.preventDefault();
+  if (!(typed ? e.key.length === 1 : /^[0-9.,]$/.test(e.key))) return false;
+  useDraft.setState({ typed: typed + e.key });
+  ask();
   return true;
 }

@@ -18,15 +18,18 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 
 /**
- * Takes the figures of the live channel: {@code LiveFigures URL} carries pieces in ten spaces at
- * once, 120 pointer events a second each, as the sheet does it: one question on its way, the newest
- * pointer wins. Once on this line, and once on one with a delay of 80 ms there and back.
+ * Takes the figures of the live channel: {@code LiveFigures URL [N]} carries pieces in ten spaces
+ * at once, N pointer events (120) a second each ({@code -Dpied.step=true}: all in step), as the
+ * sheet does it: one question on its way, the newest pointer wins. Once on this line, and once on
+ * one with a delay of 80 ms there and back.
  */
 public final class LiveFigures {
   private static final int CLIENTS = 10;
-  private static final int PER_SECOND = 120;
   private static final int SECONDS = 12;
   private static final int WARM = 30;
+
+  private static final boolean IN_STEP = Boolean.getBoolean("pied.step");
+  private static int perSecond = 120;
 
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final HttpClient HTTP = HttpClient.newHttpClient();
@@ -35,9 +38,12 @@ public final class LiveFigures {
   private LiveFigures() {}
 
   public static void main(String[] args) throws Exception {
-    if (args.length != 1) {
-      System.err.println("usage: LiveFigures URL");
+    if (args.length < 1 || args.length > 2) {
+      System.err.println("usage: LiveFigures URL [events a second]");
       System.exit(2);
+    }
+    if (args.length == 2) {
+      perSecond = Integer.parseInt(args[1]);
     }
     String project = post(args[0] + "/api/projects", "{\"name\":\"Measured\"}").get("id").asText();
     List<String> spaces = new ArrayList<>();
@@ -47,7 +53,8 @@ public final class LiveFigures {
     for (int delay : new int[] {0, 80}) {
       List<Client> clients = new ArrayList<>();
       for (String s : spaces) {
-        clients.add(new Client(args[0], s, delay));
+        // everybody is somewhere else: in step, all would be in the same crowd at the same moment
+        clients.add(new Client(args[0], s, delay, IN_STEP ? 0 : 61 * clients.size()));
       }
       Thread.sleep(1000L * (WARM + SECONDS));
       double[] ms = clients.stream().flatMap(c -> c.over().stream()).mapToDouble(d -> d).toArray();
@@ -142,15 +149,15 @@ public final class LiveFigures {
     private boolean wanted;
     volatile int most;
 
-    Client(String url, String space, int delay) {
+    Client(String url, String space, int delay, int tick) {
       this.delay = delay;
+      this.tick = tick;
       socket =
           HTTP.newWebSocketBuilder()
               .buildAsync(URI.create(url.replace("http", "ws") + "/api/live/" + space), this)
               .join();
       events =
-          TIMER.scheduleAtFixedRate(
-              this::pointer, 0, 1_000_000 / PER_SECOND, TimeUnit.MICROSECONDS);
+          TIMER.scheduleAtFixedRate(this::pointer, 0, 1_000_000 / perSecond, TimeUnit.MICROSECONDS);
     }
 
     private synchronized void pointer() {

@@ -1,0 +1,104 @@
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import { useState } from "react";
+import { useVerbs } from "./register";
+import { pressed, type Verb } from "./verb";
+import { ChoiceMenu, VerbItems } from "./VerbMenu";
+
+/** So many stand in the line; the rest is behind "more". */
+const LIKELY = 8;
+
+/** What can be done now, the likely first: a line of words with their keys, under the caption. */
+export function VerbLine() {
+  const verbs = useVerbs();
+  const [more, setMore] = useState<HTMLElement | null>(null);
+  const seen = verbs.filter((v) => v.seen);
+  const [line, rest] = [
+    seen.slice(0, LIKELY),
+    verbs.filter((v) => seen.indexOf(v) < 0 || seen.indexOf(v) >= LIKELY),
+  ];
+  return (
+    <Box
+      data-testid="verbs"
+      aria-label="What can be done"
+      role="toolbar"
+      sx={{
+        borderTop: 1,
+        borderColor: "divider",
+        bgcolor: "background.default",
+        px: 1.5,
+        display: "flex",
+        alignItems: "center",
+        overflow: "hidden",
+        whiteSpace: "nowrap",
+      }}
+    >
+      {line.map((v) => (
+        <One key={v.word} verb={v} />
+      ))}
+      {rest.length > 0 && (
+        <ButtonBase aria-haspopup="menu" onClick={(e) => setMore(e.currentTarget)} sx={WORD}>
+          more…
+        </ButtonBase>
+      )}
+      <VerbItems verbs={rest} anchor={more} onClose={() => setMore(null)} />
+    </Box>
+  );
+}
+
+function One({ verb }: { verb: Verb }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const now = verb.now?.();
+  const key = pressed(verb);
+  return (
+    <>
+      <ButtonBase
+        data-verb={verb.word}
+        title={verb.help}
+        aria-haspopup={verb.choices ? "menu" : undefined}
+        onClick={(e) => (verb.choices ? setAt(e.currentTarget) : verb.does())}
+        sx={WORD}
+      >
+        {verb.word}
+        {now && (
+          <Box component="span" sx={{ fontWeight: 650, ml: 0.5 }}>
+            {now}
+          </Box>
+        )}
+        {verb.choices && (
+          <Box component="span" aria-hidden sx={{ ml: 0.25 }}>
+            ▾
+          </Box>
+        )}
+        {key && (
+          <Box component="kbd" sx={KEY}>
+            {key}
+          </Box>
+        )}
+      </ButtonBase>
+      <ChoiceMenu verb={verb} anchor={at} onClose={() => setAt(null)} />
+    </>
+  );
+}
+
+const WORD = {
+  font: "inherit",
+  fontSize: 13,
+  height: 26,
+  px: 1,
+  flex: "none",
+  borderRadius: 0.75,
+  "&:hover, &:focus-visible": { bgcolor: "background.paper" },
+};
+
+const KEY = {
+  font: "inherit",
+  fontSize: 11,
+  color: "text.secondary",
+  border: 1,
+  borderColor: "divider",
+  borderRadius: 0.5,
+  px: 0.4,
+  ml: 0.6,
+  lineHeight: "15px",
+};

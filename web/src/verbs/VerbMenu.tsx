@@ -1,0 +1,122 @@
+import Box from "@mui/material/Box";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import { useState, type MouseEvent, type PointerEvent } from "react";
+import { targetOf } from "../drawings/usePress";
+import { useSheet } from "../space/sheet";
+import { mode, verbsNow } from "./register";
+import { pressed, type Verb } from "./verb";
+
+/** Verbs one under the other, with their keys. */
+export function VerbItems(props: {
+  verbs: Verb[];
+  anchor?: HTMLElement | null;
+  at?: { left: number; top: number } | null;
+  onClose: () => void;
+}) {
+  const [choosing, setChoosing] = useState<{ verb: Verb; anchor: HTMLElement } | null>(null);
+  const close = () => {
+    setChoosing(null);
+    props.onClose();
+  };
+  return (
+    <>
+      <Menu
+        open={props.verbs.length > 0 && (!!props.anchor || !!props.at)}
+        anchorEl={props.anchor}
+        anchorReference={props.at ? "anchorPosition" : "anchorEl"}
+        anchorPosition={props.at ?? undefined}
+        onClose={close}
+        slotProps={{ list: { dense: true, "aria-label": "What can be done" } }}
+      >
+        {props.verbs.map((v) => (
+          <MenuItem
+            key={v.word}
+            data-verb={v.word}
+            title={v.help}
+            onClick={(e) => {
+              if (v.choices) {
+                setChoosing({ verb: v, anchor: e.currentTarget });
+                return;
+              }
+              close();
+              v.does();
+            }}
+            sx={{ fontSize: 13, gap: 3, justifyContent: "space-between", minHeight: 26, py: 0.25 }}
+          >
+            <span>
+              {v.word} {v.now?.() && <b>{v.now()}</b>} {v.choices && "▸"}
+            </span>
+            <Box component="kbd" sx={{ font: "inherit", fontSize: 12, color: "text.secondary" }}>
+              {pressed(v)}
+            </Box>
+          </MenuItem>
+        ))}
+      </Menu>
+      {choosing && <ChoiceMenu verb={choosing.verb} anchor={choosing.anchor} onClose={close} />}
+    </>
+  );
+}
+
+/** All that a verb can be set to. */
+export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onClose: () => void }) {
+  return (
+    <Menu
+      open={props.anchor !== null && props.verb.choices !== undefined}
+      anchorEl={props.anchor}
+      onClose={props.onClose}
+      slotProps={{ list: { dense: true, "aria-label": props.verb.word } }}
+    >
+      {props.anchor &&
+        props.verb.choices?.().map((c) => (
+          <MenuItem
+            key={c.words}
+            selected={c.now}
+            onClick={() => {
+              props.onClose();
+              c.choose();
+            }}
+            sx={{ fontSize: 13, minHeight: 26, py: 0.25 }}
+          >
+            {c.words}
+          </MenuItem>
+        ))}
+    </Menu>
+  );
+}
+
+/** A press of the right button that moves is no click. */
+const STILL = 4;
+
+/** A menu where one points: right click, long press, or the menu key. */
+export function useVerbMenu() {
+  const [at, setAt] = useState<{ left: number; top: number } | null>(null);
+  const [down, setDown] = useState({ x: 0, y: 0 });
+  const open = (e: MouseEvent) => {
+    if ((e.target as HTMLElement).closest("input, textarea, [role=dialog], [role=menu]")) return;
+    e.preventDefault();
+    const byKey = e.clientX === 0 && e.clientY === 0;
+    const moved = Math.hypot(e.clientX - down.x, e.clientY - down.y);
+    if (!byKey && e.button === 2 && moved > STILL && down.x + down.y > 0) return;
+    if (mode() === "sheet") {
+      const on = targetOf(e);
+      const row = (e.target as HTMLElement).closest("[role=row]")?.getAttribute("data-id") ?? null;
+      const { selection, select, selectPart, hover } = useSheet.getState();
+      const inSet = (e.target as HTMLElement).closest("[data-testid=set]") !== null;
+      const piece = on.piece ?? row ?? (inSet ? hover : null);
+      if (piece && !selection.includes(piece)) select([piece]);
+      else if (!piece && on.part) selectPart(on.part);
+      else if (!piece && !byKey) select([]);
+    }
+    setAt(byKey ? { left: innerWidth / 2, top: innerHeight / 2 } : { left: e.clientX, top: e.clientY });
+  };
+  return {
+    menu: (
+      <VerbItems verbs={at ? verbsNow().filter((v) => v.seen) : []} at={at} onClose={() => setAt(null)} />
+    ),
+    handlers: {
+      onContextMenu: open,
+      onPointerDownCapture: (e: PointerEvent) => setDown({ x: e.clientX, y: e.clientY }),
+    },
+  };
+}

@@ -1,0 +1,52 @@
+import { useCarry } from "../carry/carry";
+import { useDraft } from "../shell/draft";
+import { useSheet } from "../space/sheet";
+import { CARRY_VERBS } from "./carryVerbs";
+import { AIM_VERBS, DRAFT_VERBS } from "./draftVerbs";
+import { SHEET_VERBS } from "./sheetVerbs";
+import type { Mode, Verb } from "./verb";
+
+/** Everything one can do, the likely first. */
+export const VERBS: Verb[] = [...SHEET_VERBS, ...CARRY_VERBS, ...DRAFT_VERBS, ...AIM_VERBS];
+
+/** What one is at. */
+export function mode(): Mode {
+  if (useDraft.getState().purpose) return "draft";
+  if (useCarry.getState().hand) return "carry";
+  return useSheet.getState().aiming ? "aim" : "sheet";
+}
+
+/** What can be done now. */
+export function verbsNow(): Verb[] {
+  const at = mode();
+  return VERBS.filter((v) => (v.mode === at || v.mode === "any") && (v.applies?.() ?? true));
+}
+
+/** Comes anew whenever what can be done, or how it stands, may be another. */
+export function useVerbs(): Verb[] {
+  useSheet((s) => s.selection);
+  useSheet((s) => s.part);
+  useSheet((s) => s.pieces);
+  useSheet((s) => s.space);
+  useSheet((s) => s.aiming);
+  useSheet((s) => s.notice);
+  useCarry((s) => s.hand);
+  useCarry((s) => s.snaps);
+  useCarry((s) => s.typing);
+  useCarry((s) => s.answer?.levels);
+  useDraft((s) => s.purpose);
+  useDraft((s) => s.typed);
+  useDraft((s) => s.corners);
+  return verbsNow();
+}
+
+/** Verbs that go by these words, anywhere in what they say; those that say it in their word first. */
+export function findVerbs(text: string, among: Verb[]): Verb[] {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const says = (s: string) => words.every((w) => s.toLowerCase().includes(w));
+  const choices = (v: Verb) => (v.choices?.() ?? []).map((c) => c.words).join(" ");
+  return [
+    ...among.filter((v) => says(v.word)),
+    ...among.filter((v) => !says(v.word) && says(`${v.word} ${v.help} ${choices(v)}`)),
+  ];
+}

@@ -1,0 +1,326 @@
+import { pickUp } from "../carry/carry";
+import type { Tool } from "../carry/inHand";
+import { FINE, STEP } from "../drawings/facing";
+import { draw, type Purpose } from "../shell/draft";
+import { useSheet } from "../space/sheet";
+import { clip, cut, isCut, isHeld, paste } from "./clipboard";
+import { useHelp } from "./help";
+import { search, VERB_MARK } from "./search";
+import { TOOL_WORDS } from "./tools";
+import type { Choice, Verb } from "./verb";
+import { aim, copy, escape, moveBy, remove, settle, takeOff, turnBy } from "./verbs";
+
+const sheet = useSheet.getState;
+const pieces = () => sheet().selection.length > 0;
+const several = () => sheet().selection.length > 1;
+const anything = () => pieces() || sheet().part !== null;
+
+const STEPS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+
+/** By arrow keys, coarse and fine. */
+export const ARROWS = ["", "Shift+", "Alt+"].flatMap((m) => Object.keys(STEPS).map((k) => m + k));
+
+/** How far an arrow key moves, to the right and up, metres. */
+export function arrow(e: KeyboardEvent): [number, number] {
+  const by = e.altKey ? FINE : STEP;
+  const [right, up] = STEPS[e.key];
+  return [right * by, up * by];
+}
+
+const side = (
+  edit: "beside" | "level",
+  words: string,
+  of: "left" | "right" | "front" | "back" | "top" | "under",
+): Choice => ({
+  words,
+  now: false,
+  choose: () => void sheet().edit([{ do: edit, pieces: sheet().selection, side: of }]),
+});
+
+/** With what is selected. */
+const WITH_IT: Verb[] = [
+  {
+    word: "Pick up",
+    mode: "sheet",
+    keys: ["Space"],
+    help: "Carry it: it follows the pointer with live distances; a click puts it down.",
+    applies: pieces,
+    does: () => pickUp(null),
+    seen: true,
+  },
+  {
+    word: "Turn",
+    mode: "sheet",
+    keys: ["t"],
+    help: "Turn it by 45°, counter-clockwise.",
+    applies: pieces,
+    does: () => turnBy(45),
+    seen: true,
+  },
+  {
+    word: "Turn back",
+    mode: "sheet",
+    keys: ["Shift+T"],
+    help: "Turn it by 45°, clockwise.",
+    applies: pieces,
+    does: () => turnBy(-45),
+  },
+  {
+    word: "Copy beside",
+    mode: "sheet",
+    keys: ["$mod+d", "c"],
+    help: "A copy of it, with all that stands on it, set beside it.",
+    applies: pieces,
+    does: () => void copy(),
+    seen: true,
+  },
+  {
+    word: "Carry a copy",
+    mode: "sheet",
+    keys: ["Shift+C"],
+    help: "Carry a copy of it; with Shift and a click another one follows.",
+    applies: pieces,
+    does: () => pickUp(null, true),
+    seen: true,
+  },
+  {
+    word: "Settle",
+    mode: "sheet",
+    keys: ["s"],
+    help: "Come down, or up, until it rests on what is there.",
+    applies: pieces,
+    does: settle,
+    seen: true,
+  },
+  {
+    word: "Settle onto…",
+    mode: "sheet",
+    keys: ["Shift+S"],
+    help: "Settle onto the piece or the floor that is clicked next.",
+    applies: pieces,
+    does: () => aim("settle"),
+    seen: true,
+  },
+  {
+    word: "Beside the lead",
+    mode: "sheet",
+    keys: [],
+    help: "Set the others beside the piece picked last, touching.",
+    applies: several,
+    does: () => undefined,
+    choices: () => [
+      side("beside", "on its left", "left"),
+      side("beside", "on its right", "right"),
+      side("beside", "in front of it", "front"),
+      side("beside", "behind it", "back"),
+      side("beside", "on top of it", "top"),
+    ],
+    seen: true,
+  },
+  {
+    word: "Level with the lead",
+    mode: "sheet",
+    keys: [],
+    help: "Bring the others to the height of the piece picked last.",
+    applies: several,
+    does: () => undefined,
+    choices: () => [side("level", "tops level", "top"), side("level", "undersides level", "under")],
+    seen: true,
+  },
+  {
+    word: "Attach to…",
+    mode: "sheet",
+    keys: ["a"],
+    help: "It stays with the piece that is clicked next, without standing on it.",
+    applies: pieces,
+    does: () => aim("attach"),
+    seen: true,
+  },
+  {
+    word: "Take off",
+    mode: "sheet",
+    keys: ["Shift+A"],
+    help: "It is attached no longer.",
+    applies: () => sheet().selection.some((id) => sheet().pieces.get(id)?.attached),
+    does: takeOff,
+    seen: true,
+  },
+  {
+    word: "Look at it",
+    mode: "sheet",
+    keys: ["f"],
+    help: "Show what is selected as large as it fits, in every drawing.",
+    applies: anything,
+    does: () => sheet().look("selection"),
+    seen: true,
+  },
+  {
+    word: "Move a step",
+    mode: "sheet",
+    keys: ARROWS,
+    shown: "arrows",
+    help: "Move it by 5 cm as on the drawing last pointed at, with Alt by 1 cm; it stops at what is in the way.",
+    applies: anything,
+    does: (e) => e && moveBy(...arrow(e)),
+  },
+  {
+    word: "Remove",
+    mode: "sheet",
+    keys: ["Delete", "Backspace"],
+    help: "Take it out of the space; undo brings it back.",
+    applies: anything,
+    does: remove,
+    seen: true,
+  },
+  {
+    word: "Copy",
+    mode: "sheet",
+    keys: ["$mod+c"],
+    help: "Hold it ready to be pasted.",
+    applies: pieces,
+    does: () => clip(),
+  },
+  {
+    word: "Cut",
+    mode: "sheet",
+    keys: ["$mod+x"],
+    help: "Hold it ready to be pasted elsewhere; it stays until then.",
+    applies: pieces,
+    does: () => cut(),
+  },
+];
+
+/** With nothing in particular. */
+const AT_ALL: Verb[] = [
+  {
+    word: "Paste",
+    mode: "sheet",
+    keys: ["$mod+v"],
+    help: "What was copied is in hand, at the pointer; what was cut is picked up.",
+    applies: isHeld,
+    does: () => void paste(false),
+    now: () => (isCut() ? "what was cut" : ""),
+    seen: true,
+  },
+  {
+    word: "Paste in place",
+    mode: "sheet",
+    keys: ["$mod+Shift+V"],
+    help: "A copy exactly where the first one is.",
+    applies: () => isHeld() && !isCut(),
+    does: () => void paste(true),
+  },
+  {
+    word: "Select everything",
+    mode: "sheet",
+    keys: ["$mod+a"],
+    help: "Select all pieces of the space.",
+    applies: () => sheet().pieces.size > 0,
+    does: () => sheet().select([...sheet().pieces.keys()]),
+    seen: true,
+  },
+  {
+    word: "Select nothing",
+    mode: "sheet",
+    keys: ["Escape"],
+    help: "Give up what is in hand, or else select nothing.",
+    does: escape,
+  },
+  {
+    word: "Show the whole space",
+    mode: "any",
+    keys: ["h"],
+    help: "Show all of it in every drawing.",
+    does: () => sheet().look("home"),
+    seen: true,
+  },
+  {
+    word: "Undo",
+    mode: "any",
+    keys: ["$mod+z"],
+    help: "As it was before.",
+    applies: () => sheet().space?.canUndo ?? false,
+    does: () => void sheet().step("undo"),
+  },
+  {
+    word: "Redo",
+    mode: "any",
+    keys: ["$mod+Shift+Z", "$mod+y"],
+    help: "What was undone, again.",
+    applies: () => sheet().space?.canRedo ?? false,
+    does: () => void sheet().step("redo"),
+  },
+  {
+    word: "Search the catalog",
+    mode: "any",
+    // on some keyboards it needs Shift
+    keys: ["/", "Shift+/"],
+    help: "Type what you look for; with ! before it, what you want to do.",
+    does: () => search(""),
+  },
+  {
+    word: "Find a verb",
+    mode: "any",
+    keys: ["."],
+    help: "Everything one can do, by what it is called.",
+    does: () => search(VERB_MARK),
+    seen: true,
+  },
+  {
+    word: "All keys",
+    mode: "any",
+    keys: ["?", "Shift+?"],
+    help: "Everything one can do, with its keys.",
+    does: () => useHelp.setState({ open: true }),
+  },
+  {
+    word: "Catalog or shell",
+    mode: "any",
+    keys: ["g"],
+    help: "The two leaves on the left trade places.",
+    does: () => sheet().setTab(sheet().tab === "shell" ? "catalog" : "shell"),
+  },
+];
+
+const drawn = (purpose: Purpose, key: string, words: string): Verb => ({
+  word: "Draw " + words,
+  mode: "sheet",
+  keys: key ? [key] : [],
+  help: `Draw ${words} corner by corner on the plan; lengths can be typed.`,
+  does: () => draw(purpose),
+  seen: purpose !== "platform",
+});
+
+const built = (tool: Tool, key: string): Verb => ({
+  word: "Build: " + TOOL_WORDS[tool].words.toLowerCase(),
+  mode: "sheet",
+  keys: key ? [key] : [],
+  help: TOOL_WORDS[tool].hint[0].toUpperCase() + TOOL_WORDS[tool].hint.slice(1) + ".",
+  does: () => sheet().build(tool),
+  seen: key !== "",
+});
+
+const SHELL: Verb[] = [
+  drawn("outline", "o", "an outline"),
+  drawn("partition", "p", "a partition"),
+  drawn("platform", "", "a platform"),
+  built("door", "d"),
+  built("window", "w"),
+  built("platform", "l"),
+  built("steps", "n"),
+  built("bar", "b"),
+  built("doubleDoor", ""),
+  built("slidingDoor", ""),
+  built("opening", ""),
+  built("niche", ""),
+  built("column", ""),
+  built("ramp", ""),
+  built("datum", ""),
+];
+
+export const SHEET_VERBS = [...WITH_IT, ...AT_ALL, ...SHELL];

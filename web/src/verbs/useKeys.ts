@@ -1,0 +1,35 @@
+import { useEffect } from "react";
+import { createKeybindingsHandler, type KeyBindingMap } from "tinykeys";
+import { typeInHand } from "../carry/carry";
+import { typeInDraft } from "../shell/draft";
+import { VERBS, verbsNow } from "./register";
+
+/** Where keys are typed, or mean what they mean everywhere. */
+const TAKEN = "input, textarea, [role=dialog], [role=menu], [role=tree], [role=listbox][id]";
+
+/** Each key of the register does the verb that has it now. */
+function bindings(): KeyBindingMap {
+  const keys = new Set(VERBS.flatMap((v) => v.keys));
+  const one = (key: string) => (e: KeyboardEvent) => {
+    const verb = verbsNow().find((v) => v.keys.includes(key));
+    if (!verb) return;
+    e.preventDefault();
+    if (verb.choices && verb.keys.length === 0) return;
+    verb.does(e);
+  };
+  return Object.fromEntries([...keys].map((key) => [key, one(key)]));
+}
+
+/** The keys of the sheet; silent while something is being typed. */
+export function useKeys() {
+  useEffect(() => {
+    const handle = createKeybindingsHandler(bindings());
+    const press = (e: KeyboardEvent) => {
+      if ((e.target as HTMLElement).closest(TAKEN)) return;
+      if (typeInDraft(e) || typeInHand(e)) e.preventDefault();
+      else handle(e);
+    };
+    addEventListener("keydown", press);
+    return () => removeEventListener("keydown", press);
+  }, []);
+}

@@ -1,0 +1,44 @@
+/** What one is at: keys mean something else while something is carried or drawn. */
+export type Mode = "sheet" | "carry" | "draft" | "aim";
+
+/** One of several values of a verb. */
+export interface Choice {
+  words: string;
+  now: boolean;
+  choose: () => void;
+}
+
+/** Something one can do: seen under the caption, in the menu at the pointer, among the keys, and found. */
+export interface Verb {
+  /** What one does, as one would say it. */
+  word: string;
+  mode: Mode | "any";
+  /** What is pressed for it, as the key-binding package writes it; the first is shown. */
+  keys: string[];
+  /** The keys in one word, where there are many. */
+  shown?: string;
+  /** A sentence of help. */
+  help: string;
+  /** Whether it can be done now; always if left out. */
+  applies?: () => boolean;
+  does: (e?: KeyboardEvent) => void;
+  /** How it stands now, in words. */
+  now?: () => string;
+  /** All it can be set to. */
+  choices?: () => Choice[];
+  /** Whether it is among those that are shown under the caption and at the pointer. */
+  seen?: boolean;
+}
+
+/** A key as it is written on it. */
+export function keyWords(key: string): string {
+  return key
+    .split(/\b\+/)
+    .map((k) => (k === "$mod" ? "Ctrl" : k.length === 1 ? k.toUpperCase() : (NAMES[k] ?? k)))
+    .join("+");
+}
+
+const NAMES: Record<string, string> = { Escape: "Esc", Delete: "Del", PageDown: "PgDn", PageUp: "PgUp" };
+
+/** What is to be pressed for a verb; empty if there is nothing. */
+export const pressed = (v: Verb) => v.shown ?? (v.keys.length > 0 ? keyWords(v.keys[0]) : "");
