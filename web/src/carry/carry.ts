@@ -313,12 +313,18 @@ export function giveUpCarry() {
   }
 }
 
+/** After such a pause another number begins, in place of the one before, milliseconds. */
+const PAUSE = 1500;
+let typedAt = 0;
+
 /** A digit or a sign of a number; whether the key was one. */
 export function typeInHand(e: KeyboardEvent): boolean {
   const s = useCarry.getState();
   if (!s.hand || e.ctrlKey || e.metaKey) return false;
   if (!/^[0-9.,+*'"=/-]$/.test(e.key) && !(s.typing && /^[ a-z%]$/.test(e.key))) return false;
-  useCarry.setState({ typing: (s.typed && !s.typing ? "" : s.typing) + e.key });
+  const anew = (s.typed && !s.typing) || e.timeStamp - typedAt > PAUSE;
+  typedAt = e.timeStamp;
+  useCarry.setState({ typing: (anew ? "" : s.typing) + e.key });
   apply();
   return true;
 }

@@ -14,7 +14,8 @@ import {
 } from "three";
 import type { Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
-import { aimAt, pick } from "../verbs/verbs";
+import { aimAt, pick, lookAtIt } from "../verbs/verbs";
+import { twice } from "../selection/twice";
 import { lookAt, lookAtPlan, nearest } from "./facing";
 import { useSheet } from "../space/sheet";
 import { DrawingTitle } from "./DrawingTitle";
@@ -119,6 +120,10 @@ export function SetView({ small = false }: { small?: boolean }) {
     leave();
     if (!stage.current || e.button !== 0) return;
     const still = from !== null && Math.hypot(e.clientX - from.x, e.clientY - from.y) <= 4;
+    if (still && !useSheet.getState().aiming && twice(e) && (carrying || under(e).piece)) {
+      lookAtIt();
+      return;
+    }
     if (carrying) {
       // a click, or the end of a drag; not the end of turning the view
       if (still || from === null || from.carries) {

@@ -2,6 +2,8 @@ import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { EditUnion as Edit, Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
 import { aimAt, pick } from "../verbs/verbs";
+import { lookAtIt } from "../verbs/verbs";
+import { twice } from "../selection/twice";
 import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
 import type { Eye, Paper, Point } from "./usePaper";
@@ -140,6 +142,8 @@ export function usePress(
         band?.(a, paper.toPaper(e));
       } else if (p && useSheet.getState().aiming) {
         void aimAt(p.on.piece);
+      } else if (p?.what === "click" && twice(e) && (carried() || p.on.piece)) {
+        lookAtIt();
       } else if (carried()) {
         // a click, the end of a drag, or of one out of the catalog
         point(e);

@@ -127,7 +127,11 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
       return changed;
     },
     async step(way) {
-      if (await send({ id: crypto.randomUUID(), unit: get().unit, step: way })) set({ notice: null });
+      const changed = await send({ id: crypto.randomUUID(), unit: get().unit, step: way });
+      if (!changed) return;
+      set({ notice: null });
+      // what came back is what one goes on with
+      if (changed.made.length > 0) get().select(changed.made);
     },
   };
 };

@@ -61,6 +61,14 @@ export function pick(id: string | null, e: { shiftKey: boolean; ctrlKey: boolean
   else select(selection.includes(id) ? selection.filter((p) => p !== id) : [...selection, id]);
 }
 
+/** A double click looks at the thing; what the first of the two picked up stays where it was. */
+export function lookAtIt() {
+  const { placing, selection, look } = useSheet.getState();
+  if (placing) return;
+  dropCarry();
+  if (selection.length > 0) look("selection");
+}
+
 /** The next click says onto what the selection settles, or what it is attached to. */
 export function aim(what: "settle" | "attach") {
   const s = useSheet.getState();

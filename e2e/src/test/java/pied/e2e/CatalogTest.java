@@ -43,7 +43,7 @@ class CatalogTest {
     assertThat(sheet.page.getByTestId("preview")).containsText("1.20 to 1.75 wide");
     assertThat(sheet.page.getByTestId("preview")).containsText("0.45 m free in front");
     settee.press("Enter");
-    assertThat(sheet.caption()).containsText("In hand");
+    assertThat(sheet.page.getByTestId("carry")).isVisible();
     for (int i = 0; i < 3; i++) {
       sheet.page.keyboard().down("Shift");
       sheet.clickPlan(1 + 2 * i, 2);

@@ -138,7 +138,7 @@ final class Sheet {
     Locator card = page.locator("[data-article=" + article + "]");
     card.focus();
     card.press("Enter");
-    assertThat(caption()).containsText("In hand");
+    assertThat(page.getByTestId("carry")).isVisible();
   }
 
   double[] onPlan(double x, double z) {

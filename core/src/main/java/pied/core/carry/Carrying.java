@@ -47,6 +47,8 @@ public final class Carrying {
   private final double by;
 
   private final boolean exactly;
+  private final boolean turning;
+  private boolean upright;
 
   // what is found out, step by step
   private Footing now;
@@ -63,7 +65,7 @@ public final class Carrying {
     this.unit = unit;
     load = Load.of(space, q);
     Piece lead = load.lead();
-    boolean turning = q.typed() != null && q.typed().slot().equals(TURN);
+    turning = q.typed() != null && q.typed().slot().equals(TURN);
     exactly = q.typed() != null && !turning;
     by = turning ? turnTyped() : q.turn();
     now = new Footing(lead.stance().withTurn(lead.turn() + by), On.NOTHING);
@@ -94,6 +96,9 @@ public final class Carrying {
         place = r.words();
       } else {
         aim();
+        if (turning) {
+          aboutItsMark();
+        }
         if (!toMark()) {
           keep();
           typed();
@@ -140,6 +145,14 @@ public final class Carrying {
       all.set(last, all.get(last).withAttached(true));
     }
     return q.each() ? load.eachAtRest(all) : all;
+  }
+
+  /** Turned by a typed angle, its mark stays where it is without that. */
+  private void aboutItsMark() {
+    Footing before = now.turned(load.lead().turn() + q.turn());
+    Vec grip = before.seen(load.grip()).minus(now.seen(load.grip()));
+    Vec mark = before.seen(load.mark()).minus(now.seen(load.mark()));
+    now = now.moved(level(mark.minus(grip)));
   }
 
   private void aim() {
@@ -217,20 +230,26 @@ public final class Carrying {
     Vec at = now.at();
     double h = load.lead().size().height();
     switch (t.slot()) {
-      case "moved" -> moved(t.way() == null ? ways.way(now) : t.way(), entry.from(0));
+      case "moved" -> moved(entry.from(0));
       case "underside" -> now = now.at(at.x(), entry.from(at.y()), at.z());
       case "upperside" -> now = now.at(at.x(), entry.from(at.y() + h) - h, at.z());
       default -> aside(t.slot(), entry);
     }
   }
 
-  private void moved(@Nullable Vec way, double by) {
+  /** Moved by so much: the way it has been moved, or else the way it is kept to. */
+  private void moved(double by) {
+    Vec way = q.typed().way() != null ? q.typed().way() : ways.way(now);
+    way = way == null ? ways.kept() : way;
     if (way == null || load.fresh() || !(way.length() > 0.5)) {
-      throw new Refusal("Move it a little first, so that the direction is known.");
+      throw new Refusal("Move it a little first, or keep it to a direction, so that it is known.");
     }
     Vec to = load.lead().at().along(way.unit(), by);
-    now = now.at(to.x(), Math.abs(way.y()) > 0.5 ? to.y() : now.at().y(), to.z());
-    onto();
+    upright = Math.abs(way.y()) > 0.5;
+    now = now.at(to.x(), upright ? to.y() : now.at().y(), to.z());
+    if (!upright) {
+      onto();
+    }
   }
 
   private void aside(String slot, Entry entry) {
@@ -271,7 +290,7 @@ public final class Carrying {
   // ---- stopping, and coming to rest
 
   private void stop() {
-    boolean raised = exactly && q.typed().slot().endsWith("side");
+    boolean raised = exactly && (upright || q.typed().slot().endsWith("side"));
     if (load.article().mounting() == Mounting.OPENING) {
       return;
     }
@@ -283,7 +302,9 @@ public final class Carrying {
     }
     now =
         holding.hold(
-            now, exactly, at -> !stops || stops().isFree(placed(at.at()), under, load.lead().id()));
+            now,
+            exactly || turning,
+            at -> !stops || stops().isFree(placed(at.at()), under, load.lead().id()));
     Vec held = now.at();
     if (rests && !rest(!stops) && stops) {
       aside();

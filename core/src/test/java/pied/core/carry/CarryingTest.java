@@ -528,4 +528,54 @@ class CarryingTest {
     door.at = new Spot(5, 3);
     assertThat(answer(door).refused()).contains("point at one");
   }
+
+  @Test
+  void aTypedTurnIsAboutTheMarkItIsHeldBy() {
+    Piece chest = room.put("c", "trunk", 3, 2);
+    double half = chest.size().width() / 2;
+    double deep = chest.size().depth() / 2;
+    Vec corner = new Vec(3 + half, 0, 2 + deep);
+    for (double off : new double[] {0, 0.04}) { // picked up at the corner, or near it
+      Asked q = carry("c").to(corner.x() - off, corner.z() - off).near(0.2).typed("turn", "30");
+      q.picked = new Vec(corner.x() - off, 0, corner.z() - off);
+      Answer a = answer(q);
+      Piece turned = lead(a);
+      assertThat(turned.turn()).isCloseTo(30, EXACT);
+      Vec now = turned.pose().apply(new Vec(half, 0, deep));
+      assertThat(now.minus(corner).length()).as("the corner stays: " + a).isLessThan(1e-9);
+    }
+  }
+
+  @Test
+  void noSnapMovesWhatIsTurnedByATypedAngle() {
+    Piece trunk = room.put("c", "trunk", 3, 0.5);
+    // a little off the wall, where it would be held without the turn
+    double z = trunk.size().depth() / 2 + 0.05;
+    Asked q = carry("c").to(3, z).near(0.2);
+    assertThat(lead(answer(q)).at().z()).isCloseTo(trunk.size().depth() / 2, TOUCH);
+    Answer turned = answer(q.typed("turn", "180"));
+    assertThat(lead(turned).at().z()).isCloseTo(z, EXACT);
+    assertThat(turned.snaps()).isEmpty();
+  }
+
+  @Test
+  void aDistanceAlongAKeptDirectionNeedsNoFirstMove() {
+    room.put("s", "stool", 3, 2);
+    for (Keep keep : new Keep[] {Keep.across, Keep.deep, Keep.height}) {
+      Asked q = carry("s").to(3, 2).typed("moved", "0.75");
+      assertThat(answer(q).refused()).contains("keep it to a direction");
+      q.keep = keep;
+      Answer a = answer(q);
+      assertThat(a.refused()).as(keep.words()).isEmpty();
+      Vec by = lead(a).at().minus(new Vec(3, 0, 2));
+      assertThat(
+              by.dot(
+                  keep == Keep.across
+                      ? new Vec(1, 0, 0)
+                      : keep == Keep.deep ? new Vec(0, 0, 1) : Vec.UP))
+          .as(keep.words())
+          .isCloseTo(0.75, EXACT);
+      assertThat(by.length()).as("and no other way").isCloseTo(0.75, EXACT);
+    }
+  }
 }

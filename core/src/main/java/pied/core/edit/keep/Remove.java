@@ -17,7 +17,17 @@ public record Remove(List<String> pieces) implements Edit {
         bench.space().carriedBy(ids).stream()
             .filter(id -> gone.contains(bench.piece(id).on().id()))
             .toList();
+    bench.say(gone(bench, ids));
     bench.remove(ids);
     bench.settle(bereft, true);
+  }
+
+  private static String gone(Bench bench, List<String> ids) {
+    String first = bench.piece(ids.get(0)).name();
+    return switch (ids.size()) {
+      case 1 -> first + " is taken out.";
+      case 2 -> first + " and " + bench.piece(ids.get(1)).name() + " are taken out.";
+      default -> first + " and " + (ids.size() - 1) + " more are taken out.";
+    };
   }
 }
