@@ -5,6 +5,7 @@ import { api } from "../api/client";
 import type { CarryTone } from "../api/types.gen";
 import { useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
+import { canMove } from "../selection/learned";
 import { useSheet } from "../space/sheet";
 import { Phrases } from "./PhraseParts";
 import { TOOL_WORDS } from "../verbs/tools";
@@ -84,6 +85,12 @@ export function Caption() {
           {caption.data && (
             // what was typed for one piece never goes over to another
             <Phrases key={part ?? selection.join()} phrases={caption.data.phrases} />
+          )}
+          {selection.length > 0 && !canMove() && (
+            <Box component="span" sx={{ color: "text.secondary" }}>
+              {" "}
+              To move {selection.length === 1 ? "it" : "them"}, click once more, or press <b>Space</b>.
+            </Box>
           )}
         </Typography>
       )}

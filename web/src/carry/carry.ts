@@ -12,6 +12,7 @@ import type {
 import { stepOf } from "../drawings/facing";
 import { send, onAnswer, onOpen } from "../api/live";
 import { note } from "../catalog/shelf";
+import { moved } from "../selection/learned";
 import { useSheet } from "../space/sheet";
 
 /** Where the pointer is, and how near something holds there, metres. */
@@ -234,7 +235,7 @@ export async function putDownCarry(more: boolean) {
   } else if (hand.copy) {
     useSheet.getState().select(changed.made);
     if (more) begin({ ...hand, pieces: hand.pieces });
-  }
+  } else moved();
 }
 
 // a card of the catalog, or what is put back

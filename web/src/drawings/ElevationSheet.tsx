@@ -126,7 +126,7 @@ export function ElevationSheet({ name }: { name: string }) {
       project={(p) => project(elevation!, p)}
       sides={ALL}
       still={hand !== null}
-      cursor={carrying ? "grabbing" : "default"}
+      cursor={carrying ? "grabbing" : hover && selection.includes(hover) ? "grab" : "default"}
       faded={stale}
       enter={() => elevation && lookAt(() => ({ right: elevation.right, upright: true }))}
       hover={(on) => setHoverPart(on.part)}

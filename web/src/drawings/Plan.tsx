@@ -152,7 +152,17 @@ export function Plan() {
       sides={ROUND}
       still={hand !== null}
       bare={purpose === "outline"}
-      cursor={purpose ? "crosshair" : carrying ? "grabbing" : tool ? "copy" : "default"}
+      cursor={
+        purpose
+          ? "crosshair"
+          : carrying
+            ? "grabbing"
+            : tool
+              ? "copy"
+              : hover && selection.includes(hover)
+                ? "grab"
+                : "default"
+      }
       enter={lookAtPlan}
       down={(e) => !tool && press.down(e, purpose !== null)}
       move={move}

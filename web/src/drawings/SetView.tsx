@@ -40,6 +40,7 @@ interface Press {
 export function SetView({ small = false }: { small?: boolean }) {
   const { palette } = useTheme();
   const carrying = useCarry((s) => s.hand !== null);
+  const over = useSheet((s) => s.hover !== null && s.selection.includes(s.hover));
   const frame = useRef<HTMLDivElement>(null);
   const stage = useRef<Stage | null>(null);
   const pieces = useRef<Group>(null);
@@ -183,7 +184,7 @@ export function SetView({ small = false }: { small?: boolean }) {
         minHeight: 0,
         position: "relative",
         overflow: "hidden",
-        cursor: carrying ? "grabbing" : "default",
+        cursor: carrying ? "grabbing" : over ? "grab" : "default",
       }}
       onPointerEnter={() => stage.current && lookAt(facing)}
       onPointerDownCapture={down}

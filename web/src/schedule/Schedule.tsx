@@ -101,7 +101,7 @@ export function Schedule() {
           onCellKeyDown={({ id }, e) => {
             if (e.key === "Enter") select([String(id)]);
           }}
-          getRowClassName={({ id }) => (id === hover ? "hovered" : "")}
+          getRowClassName={({ id }) => (id === hover ? "hovered" : "") + (id === lead ? " lead" : "")}
           slots={{ noRowsOverlay: Nothing }}
           slotProps={{
             noRowsOverlay: {
@@ -151,6 +151,7 @@ const GRID = {
   "& .hovered, & .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
     bgcolor: "background.paper",
   },
+  "& .lead .MuiDataGrid-cell": { fontWeight: 650 },
   "& .MuiDataGrid-row.Mui-selected": {
     boxShadow: (t: { palette: { secondary: { main: string } } }) => `inset 3px 0 ${t.palette.secondary.main}`,
   },

@@ -176,9 +176,8 @@ function Notice() {
       key={notice?.at}
       open={notice !== null}
       onClose={(_, reason) => reason !== "clickaway" && hush()}
-      autoHideDuration={notice?.offers.length ? 30000 : notice?.kind === "refused" ? 12000 : 6000}
       anchorOrigin={{ vertical: "bottom", horizontal: "center" }}
-      sx={{ mb: 7 }}
+      sx={{ mb: 10 }}
     >
       <Alert
         data-testid="notice"

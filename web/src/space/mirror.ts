@@ -6,13 +6,26 @@ import { FIRST_LOOK } from "../drawings/looking";
 import { Outbox, type Letter, type Saved } from "./outbox";
 import type { Sheet } from "./sheet";
 
+/** Something that was said of what was done, or why it was refused. */
+export interface Notice {
+  text: string;
+  kind: "said" | "refused";
+  offers: Offer[];
+  at: number;
+}
+
+/** So many can be read again. */
+const LATELY = 20;
+
 /** The space as the server has it, and what goes to and fro. */
 export interface Mirror {
   space: SpaceView | null;
   pieces: Map<string, Piece>;
   /** What others carry at this moment, by who carries it. */
   others: Map<string, Piece[]>;
-  notice: { text: string; kind: "said" | "refused"; offers: Offer[]; at: number } | null;
+  notice: Notice | null;
+  /** What was said lately, the newest first. */
+  notices: Notice[];
   saved: Saved;
   /** Why nothing can be saved at present; empty if it can. */
   trouble: string;
@@ -59,6 +72,7 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
     pieces: new Map(),
     others: new Map(),
     notice: null,
+    notices: [],
     saved: "saved",
     trouble: "",
 
@@ -117,7 +131,10 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
     forgetCarried: () => {
       if (get().others.size > 0) set({ others: new Map() });
     },
-    say: (text, kind = "said", offers = []) => set({ notice: { text, kind, offers, at: Date.now() } }),
+    say(text, kind = "said", offers = []) {
+      const notice = { text, kind, offers, at: Date.now() };
+      set((s) => ({ notice, notices: [notice, ...s.notices].slice(0, LATELY) }));
+    },
     hush: () => set({ notice: null }),
     async edit(edits) {
       const changed = await send({ id: crypto.randomUUID(), unit: get().unit, edits });

@@ -1,6 +1,8 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import Popover from "@mui/material/Popover";
 import { useState } from "react";
+import { useSheet } from "../space/sheet";
 import { useVerbs } from "./register";
 import { pressed, type Verb } from "./verb";
 import { ChoiceMenu, VerbItems } from "./VerbMenu";
@@ -42,7 +44,46 @@ export function VerbLine() {
         </ButtonBase>
       )}
       <VerbItems verbs={rest} anchor={more} onClose={() => setMore(null)} />
+      <Box sx={{ flex: 1 }} />
+      <Said />
     </Box>
+  );
+}
+
+/** What was said lately, to be read again. */
+function Said() {
+  const notices = useSheet((s) => s.notices);
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  if (notices.length === 0) return null;
+  return (
+    <>
+      <ButtonBase aria-haspopup="dialog" onClick={(e) => setAt(e.currentTarget)} sx={WORD}>
+        said lately ▴
+      </ButtonBase>
+      <Popover
+        open={at !== null}
+        anchorEl={at}
+        onClose={() => setAt(null)}
+        anchorOrigin={{ vertical: "top", horizontal: "right" }}
+        transformOrigin={{ vertical: "bottom", horizontal: "right" }}
+      >
+        <Box
+          component="ul"
+          aria-label="Said lately"
+          sx={{ m: 0, p: 1, pl: 3, width: 420, maxHeight: 400, overflowY: "auto" }}
+        >
+          {notices.map((n) => (
+            <Box
+              component="li"
+              key={n.at + n.text}
+              sx={{ fontSize: 13, py: 0.4, color: n.kind === "refused" ? "error.main" : undefined }}
+            >
+              {n.text}
+            </Box>
+          ))}
+        </Box>
+      </Popover>
+    </>
   );
 }
 

@@ -85,6 +85,13 @@ export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onCl
   );
 }
 
+/** What is meant where one points: of what is selected, else of the space. */
+function here(): Verb[] {
+  const { selection, part } = useSheet.getState();
+  const nothing = selection.length === 0 && part === null;
+  return verbsNow().filter((v) => v.seen && (nothing || !v.builds));
+}
+
 /** A press of the right button that moves is no click. */
 const STILL = 4;
 
@@ -111,9 +118,7 @@ export function useVerbMenu() {
     setAt(byKey ? { left: innerWidth / 2, top: innerHeight / 2 } : { left: e.clientX, top: e.clientY });
   };
   return {
-    menu: (
-      <VerbItems verbs={at ? verbsNow().filter((v) => v.seen) : []} at={at} onClose={() => setAt(null)} />
-    ),
+    menu: <VerbItems verbs={at ? here() : []} at={at} onClose={() => setAt(null)} />,
     handlers: {
       onContextMenu: open,
       onPointerDownCapture: (e: PointerEvent) => setDown({ x: e.clientX, y: e.clientY }),

@@ -19,7 +19,8 @@ export function mode(): Mode {
 /** What can be done now. */
 export function verbsNow(): Verb[] {
   const at = mode();
-  return VERBS.filter((v) => (v.mode === at || v.mode === "any") && (v.applies?.() ?? true));
+  const can = VERBS.filter((v) => v.applies?.() ?? true);
+  return [...can.filter((v) => v.mode === at), ...can.filter((v) => v.mode === "any")];
 }
 
 /** Comes anew whenever what can be done, or how it stands, may be another. */

@@ -293,6 +293,7 @@ const drawn = (purpose: Purpose, key: string, words: string): Verb => ({
   keys: key ? [key] : [],
   help: `Draw ${words} corner by corner on the plan; lengths can be typed.`,
   does: () => draw(purpose),
+  builds: true,
   seen: purpose !== "platform",
 });
 
@@ -302,6 +303,7 @@ const built = (tool: Tool, key: string): Verb => ({
   keys: key ? [key] : [],
   help: TOOL_WORDS[tool].hint[0].toUpperCase() + TOOL_WORDS[tool].hint.slice(1) + ".",
   does: () => sheet().build(tool),
+  builds: true,
   seen: key !== "",
 });
 

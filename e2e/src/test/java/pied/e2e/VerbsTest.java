@@ -1,0 +1,208 @@
+package pied.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.MouseButton;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import pied.e2e.Sheet.Studio;
+
+/**
+ * Everything one can do is seen, and does what it says: by the pointer, the menu, keys, the search.
+ */
+class VerbsTest {
+  private final PiedProcess pied = Studio.PIED;
+  private Sheet sheet;
+  private String room;
+
+  @AfterEach
+  void close() {
+    if (sheet != null) {
+      sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-" + room.substring(0, 4) + ".png")));
+      sheet.close();
+    }
+  }
+
+  private void open(String name) {
+    room = pied.newRoom(name);
+    sheet = Sheet.planOf(room);
+    put("a", "stool", 2, 2);
+    put("b", "stool", 4, 1);
+    sheet.page.waitForSelector("[data-testid=plan] [data-piece=b] path");
+  }
+
+  private void put(String id, String article, double x, double z) {
+    pied.post(
+        "/api/spaces/" + room + "/edits",
+        String.format(
+            java.util.Locale.ROOT,
+            "{\"edits\":[{\"do\":\"place\",\"piece\":\"%s\",\"article\":\"%s\",\"at\":{\"x\":%s,\"z\":%s}}]}",
+            id,
+            article,
+            x,
+            z));
+  }
+
+  private JsonNode piece(String id) {
+    for (JsonNode p : pied.space(room).get("pieces")) {
+      if (p.get("id").asText().equals(id)) {
+        return p;
+      }
+    }
+    return null;
+  }
+
+  private int count() {
+    return pied.space(room).get("pieces").size();
+  }
+
+  private double x(String id) {
+    return piece(id).at("/at/x").asDouble();
+  }
+
+  private void click(double x, double z) {
+    double[] p = sheet.onPlan(x, z);
+    sheet.page.mouse().click(p[0], p[1]);
+  }
+
+  private Locator verb(String word) {
+    return sheet.page.getByTestId("verbs").locator("[data-verb='" + word + "']");
+  }
+
+  private void choose(String words) {
+    sheet
+        .page
+        .getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(words).setExact(true))
+        .click();
+  }
+
+  @Test
+  void byThePointerAloneWithWhatIsSeenUnderTheCaption() {
+    open("Verbs by pointer");
+    assertThat(verb("Pick up")).not().isVisible();
+    click(2, 2);
+    verb("Turn").click();
+    sheet.page.waitForCondition(() -> piece("a").get("turn").asDouble() == 45);
+    verb("Pick up").click();
+    assertThat(verb("Kept")).containsText("free");
+    verb("Kept").click();
+    choose("across");
+    sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-carry.png")));
+    assertThat(verb("Kept")).containsText("across");
+    assertThat(sheet.page.getByTestId("carry")).containsText("kept across");
+    double[] to = sheet.onPlan(3, 3.2);
+    sheet.page.mouse().move(to[0], to[1]);
+    assertThat(sheet.page.getByTestId("carry")).containsText("moved 1.0");
+    verb("Put down").click();
+    sheet.page.waitForCondition(() -> x("a") > 2.9);
+    assertThat(x("a")).isCloseTo(3, within(0.02));
+    assertThat(piece("a").at("/at/z").asDouble()).isEqualTo(2);
+  }
+
+  @Test
+  void byTheMenuWhereOnePointsAndUndoSelectsWhatComesBack() {
+    open("Verbs by menu");
+    double[] p = sheet.onPlan(4, 1);
+    sheet.page.mouse().click(p[0], p[1], new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
+    Locator menu = sheet.page.getByRole(AriaRole.MENU);
+    assertThat(menu).isVisible();
+    assertThat(sheet.caption()).containsText("Stool 2 — ");
+    sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-menu.png")));
+    menu.locator("[data-verb=Remove]").click();
+    sheet.page.waitForCondition(() -> count() == 1);
+    assertThat(sheet.page.getByTestId("notice")).containsText("Stool 2 is taken out.");
+    sheet.page.keyboard().press("Control+z");
+    sheet.page.waitForCondition(() -> count() == 2);
+    assertThat(sheet.caption()).containsText("Stool 2 — ");
+    // on the floor there is nothing to be removed
+    p = sheet.onPlan(1, 3.5);
+    sheet.page.mouse().click(p[0], p[1], new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
+    assertThat(menu).isVisible();
+    assertThat(menu.locator("[data-verb='Select everything']")).isVisible();
+    assertThat(menu.locator("[data-verb=Remove]")).hasCount(0);
+  }
+
+  @Test
+  void byTheSearchWithoutKnowingAnyKeyButOne() {
+    open("Verbs by search");
+    sheet.page.keyboard().press("Control+a");
+    assertThat(sheet.caption()).containsText("2 pieces");
+    sheet.page.keyboard().press(".");
+    sheet.page.keyboard().type("behind");
+    Locator found = sheet.page.locator("[role=option][data-verb='Beside the lead']");
+    assertThat(found).isVisible();
+    sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-search.png")));
+    sheet.page.keyboard().press("Enter");
+    choose("behind it");
+    sheet.page.waitForCondition(() -> Math.abs(x("a") - x("b")) < 1e-6);
+    double gap = piece("b").at("/at/z").asDouble() - piece("a").at("/at/z").asDouble();
+    assertThat(gap).as("touching, the first behind the lead").isCloseTo(0.36, within(1e-3));
+  }
+
+  @Test
+  void byTheKeysThatEveryProgramShares() {
+    open("Shared keys");
+    click(2, 2);
+    sheet.page.keyboard().press("Control+c");
+    sheet.page.keyboard().press("Control+v");
+    assertThat(sheet.page.getByTestId("carry")).containsText("a copy");
+    double[] to = sheet.onPlan(3, 3);
+    sheet.page.mouse().move(to[0], to[1]);
+    assertThat(sheet.page.getByTestId("carry")).containsText("moved");
+    sheet.page.mouse().click(to[0], to[1]);
+    sheet.page.waitForCondition(() -> count() == 3);
+    assertThat(x("a")).isEqualTo(2);
+    // cut and pasted it is the same piece elsewhere
+    click(4, 1);
+    sheet.page.keyboard().press("Control+x");
+    sheet.page.keyboard().press("Control+v");
+    to = sheet.onPlan(5, 2);
+    sheet.page.mouse().move(to[0], to[1]);
+    assertThat(sheet.page.getByTestId("carry")).containsText("moved");
+    sheet.page.mouse().click(to[0], to[1]);
+    sheet.page.waitForCondition(() -> x("b") > 4.5);
+    assertThat(count()).isEqualTo(3);
+    sheet.page.keyboard().press("Control+d");
+    sheet.page.waitForCondition(() -> count() == 4);
+  }
+
+  @Test
+  void aDoubleClickLooksAtItAndNeverPicksUp() {
+    open("Twice");
+    double before = scale();
+    double[] p = sheet.onPlan(2, 2);
+    sheet.page.mouse().dblclick(p[0], p[1]);
+    sheet.page.waitForCondition(() -> scale() > before * 1.2);
+    assertThat(sheet.page.getByTestId("carry")).not().isVisible();
+    assertThat(sheet.caption()).containsText("Stool — ");
+    p = sheet.onPlan(2, 2); // selected already
+    sheet.page.mouse().dblclick(p[0], p[1]);
+    assertThat(sheet.page.getByTestId("carry")).not().isVisible();
+    assertThat(x("a")).isEqualTo(2);
+  }
+
+  private double scale() {
+    return Double.parseDouble(
+        sheet.page.locator("[data-testid=plan] svg[data-scale]").getAttribute("data-scale"));
+  }
+
+  @Test
+  void theSheetOfKeysHasThemAll() {
+    open("All keys");
+    sheet.page.keyboard().press("?");
+    Locator keys = sheet.page.getByRole(AriaRole.DIALOG);
+    for (String word :
+        new String[] {"Pick up", "Kept", "Take the last corner back", "Find a verb"}) {
+      assertThat(keys.getByText(word, new Locator.GetByTextOptions().setExact(true))).isVisible();
+    }
+    sheet.page.keyboard().press("Escape");
+    assertThat(keys).not().isVisible();
+  }
+}
