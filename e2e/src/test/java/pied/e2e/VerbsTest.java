@@ -25,7 +25,6 @@ class VerbsTest {
   @AfterEach
   void close() {
     if (sheet != null) {
-      sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-" + room.substring(0, 4) + ".png")));
       sheet.close();
     }
   }
@@ -81,6 +80,8 @@ class VerbsTest {
         .page
         .getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(words).setExact(true))
         .click();
+    assertThat(sheet.page.getByRole(AriaRole.MENU))
+        .hasCount(0); // it covers the drawings until then
   }
 
   @Test
@@ -94,7 +95,6 @@ class VerbsTest {
     assertThat(verb("Kept")).containsText("free");
     verb("Kept").click();
     choose("across");
-    sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-carry.png")));
     assertThat(verb("Kept")).containsText("across");
     assertThat(sheet.page.getByTestId("carry")).containsText("kept across");
     double[] to = sheet.onPlan(3, 3.2);
@@ -114,7 +114,6 @@ class VerbsTest {
     Locator menu = sheet.page.getByRole(AriaRole.MENU);
     assertThat(menu).isVisible();
     assertThat(sheet.caption()).containsText("Stool 2 — ");
-    sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-menu.png")));
     menu.locator("[data-verb=Remove]").click();
     sheet.page.waitForCondition(() -> count() == 1);
     assertThat(sheet.page.getByTestId("notice")).containsText("Stool 2 is taken out.");
@@ -138,7 +137,6 @@ class VerbsTest {
     sheet.page.keyboard().type("behind");
     Locator found = sheet.page.locator("[role=option][data-verb='Beside the lead']");
     assertThat(found).isVisible();
-    sheet.page.screenshot(new Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/v-search.png")));
     sheet.page.keyboard().press("Enter");
     choose("behind it");
     sheet.page.waitForCondition(() -> Math.abs(x("a") - x("b")) < 1e-6);
@@ -204,5 +202,38 @@ class VerbsTest {
     }
     sheet.page.keyboard().press("Escape");
     assertThat(keys).not().isVisible();
+  }
+
+  @Test
+  void whatWasSaidCanBeReadAgainAndHowToMoveIsToldUntilItIsKnown() {
+    open("Said");
+    click(2, 2);
+    for (int i = 0; i < 3; i++) {
+      assertThat(sheet.caption()).containsText("To move it, click once more, or press Space.");
+      verb("Pick up").click();
+      sheet.page.keyboard().press("ArrowRight");
+      assertThat(sheet.page.getByTestId("carry")).containsText("moved 0.05");
+      sheet.page.keyboard().press("Enter");
+      assertThat(sheet.page.getByTestId("carry")).not().isVisible();
+    }
+    assertThat(sheet.caption()).not().containsText("To move it");
+    sheet.page.keyboard().press("Delete");
+    assertThat(sheet.page.getByTestId("notice")).containsText("Stool is taken out.");
+    sheet.page.getByTestId("notice").getByRole(AriaRole.BUTTON).click();
+    sheet.page.getByTestId("verbs").getByText("said lately").click();
+    assertThat(sheet.page.getByLabel("Said lately")).containsText("Stool is taken out.");
+  }
+
+  @Test
+  void aCrateOntoABarrelInThreeActions() {
+    open("Barrel");
+    put("barrel", "barrel", 2.5, 3);
+    put("crate", "crate", 5, 3);
+    sheet.page.waitForSelector("[data-testid=plan] [data-piece=crate] path");
+    click(5, 3);
+    verb("Settle onto…").click();
+    click(2.5, 3);
+    sheet.page.waitForCondition(() -> piece("crate").at("/on/id").asText().equals("barrel"));
+    assertThat(piece("crate").at("/at/y").asDouble()).isCloseTo(0.88, within(0.01));
   }
 }

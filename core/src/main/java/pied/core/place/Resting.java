@@ -68,6 +68,15 @@ public final class Resting {
    *     carries
    */
   public Resting(Space space, Article article, Size size, Lean lean, Set<String> ignored) {
+    this(space, article, size, lean, ignored, false);
+  }
+
+  /**
+   * @param wished whether it is to stand on whatever carries: what an article stands on by itself
+   *     is a habit, no prohibition
+   */
+  public Resting(
+      Space space, Article article, Size size, Lean lean, Set<String> ignored, boolean wished) {
     this.space = space;
     this.lean = lean;
     this.bodies = space.bodies();
@@ -75,14 +84,21 @@ public final class Resting {
     this.size = size;
     this.mesh = space.shapes().mesh(article.id(), size);
     this.ignored = ignored;
-    this.surfaces = new Surfaces(space, article, ignored);
+    this.surfaces = new Surfaces(space, article, ignored, wished);
     this.hanging = new Hanging(space, size, mesh, lean, ignored);
   }
 
-  /** For a piece that is in the space already. */
+  /** For a piece that is in the space already; what stands on something may go on doing so. */
   public static Resting of(Space space, Piece piece) {
+    return of(space, piece, piece.on().kind() == On.Kind.piece);
+  }
+
+  /**
+   * @param wished whether it is to stand on whatever carries
+   */
+  public static Resting of(Space space, Piece piece, boolean wished) {
     Set<String> own = space.withCarried(List.of(piece.id()));
-    Resting r = new Resting(space, space.article(piece), piece.size(), piece.lean(), own);
+    Resting r = new Resting(space, space.article(piece), piece.size(), piece.lean(), own, wished);
     r.held = piece.attached() ? piece.on() : null;
     return r;
   }

@@ -45,6 +45,14 @@ public final class Support {
     return off <= SLACK ? 0 : off;
   }
 
+  /**
+   * Whether all of the foot of a standing piece is on what is beneath it, with nothing of it over a
+   * rim; also where it touches in points that are not found.
+   */
+  public static boolean wholly(Space space, Piece p) {
+    return contacts(space, p).stream().allMatch(Contact::whole);
+  }
+
   /** The support polygon on the plan (x, z). */
   private static Geometry hull(List<Contact> contacts) {
     return Flats.PLANE.buildGeometry(contacts.stream().map(Contact::shared).toList()).convexHull();

@@ -35,6 +35,7 @@ public final class Surfaces {
   private final Space space;
   private final Bodies bodies;
   private final Article article;
+  private final boolean tops;
   private final Set<String> ignored;
 
   /**
@@ -42,6 +43,14 @@ public final class Surfaces {
    * @param ignored pieces that are not there for this question
    */
   public Surfaces(Space space, Article article, Set<String> ignored) {
+    this(space, article, ignored, false);
+  }
+
+  /**
+   * @param wished whether it is to stand on what carries, whatever its habit
+   */
+  Surfaces(Space space, Article article, Set<String> ignored, boolean wished) {
+    this.tops = wished || article.standsOnTops();
     this.space = space;
     this.bodies = space.bodies();
     this.article = article;
@@ -59,7 +68,7 @@ public final class Surfaces {
     if (isFloor(body)) {
       return true;
     }
-    return article.standsOnTops()
+    return tops
         && space.has(body.id())
         && !ignored.contains(body.id())
         && space.article(space.piece(body.id())).carries();

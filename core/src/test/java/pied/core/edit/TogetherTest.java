@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
@@ -13,12 +14,14 @@ import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.caption.Phrase;
 import pied.core.check.Snag;
+import pied.core.edit.arrange.SettleOnto;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.Settle;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Support;
 import pied.core.solid.Travel;
 
 /** Several set by one: onto it, beside it, at its height; in a room of 6 × 4 m. */
@@ -218,5 +221,68 @@ class TogetherTest {
                     none))
         .hasMessageContaining("longer than 0 seconds")
         .hasMessageContaining("Nothing was changed");
+  }
+
+  @Test
+  void allOfAFootStandsOnItWhereThereIsRoom() {
+    room.put("t", "service-counter", 3, 2);
+    List<String> all = new ArrayList<>();
+    for (int i = 0; i < 6; i++) { // from before the counter, where the nearest place is at its rim
+      room.put("j" + i, i % 2 == 0 ? "jar" : "ship-lantern", 1.9 + 0.4 * i, 3.4);
+      all.add("j" + i);
+    }
+    room.apply(new SettleOnto(all, "t"));
+    for (String id : all) {
+      assertThat(room.piece(id).on()).isEqualTo(On.piece("t"));
+      assertThat(Support.wholly(room.space, room.piece(id))).as(id).isTrue();
+    }
+    assertThat(room.said).noneMatch(s -> s.contains("rim"));
+  }
+
+  @Test
+  void whereThereIsNoRoomForAllOfItAsMuchAsIsStableStandsThereAndThatIsSaid() {
+    room.put("b", "barrel", 3, 2);
+    room.put("p", "trunk", 4.5, 3);
+    room.apply(new SettleOnto(List.of("p"), "b"));
+    assertThat(room.piece("p").on()).as("by habit it stands on floors").isEqualTo(On.piece("b"));
+    assertThat(room.said)
+        .containsExactly("Trunk reaches over the rim of Barrel; there is no room for all of it.");
+    assertThat(Support.beside(room.space, room.piece("p"))).isZero();
+    assertThat(Snag.of(room.space)).isEmpty();
+    // it goes where the barrel goes, and stays on it when that is made lower
+    room.json("{'do':'moveBy','pieces':['b'],'by':{'x':-0.5}}");
+    room.json("{'do':'size','pieces':['b'],'size':{'height':0.7}}");
+    assertThat(room.piece("p").on()).isEqualTo(On.piece("b"));
+    assertThat(room.piece("p").at().y()).isCloseTo(0.7, within(5e-3));
+    // by itself it comes down to the floor again
+    room.json("{'do':'moveTo','piece':'p','to':{'x':5,'y':1.5}}");
+    room.json("{'do':'settle','pieces':['p']}");
+    assertThat(room.piece("p").on()).isEqualTo(On.FLOOR);
+  }
+
+  @Test
+  void aCrateIsSetOnTopOfABarrel() {
+    room.put("b", "barrel", 3, 2);
+    room.put("c", "crate", 4.5, 3);
+    room.json("{'do':'beside','pieces':['c','b'],'side':'top'}");
+    assertThat(room.piece("c").on()).isEqualTo(On.piece("b"));
+    assertThat(room.piece("c").at().y()).isCloseTo(0.88, within(5e-3));
+    assertThat(Snag.of(room.space)).isEmpty();
+  }
+
+  @Test
+  void whatSticksOutThroughAWallHoldsItsMiddleWhenItIsMadeShorter() {
+    Piece t = room.put("t", "long-table", 3, 2);
+    room.json("{'do':'size','pieces':['t'],'size':{'width':3}}");
+    room.json("{'do':'moveTo','piece':'t','to':{'x':1.2}}");
+    double x = room.piece("t").at().x();
+    assertThat(x - 1.5).as("an end of it is in the wall").isNegative();
+    room.json("{'do':'size','pieces':['t'],'size':{'width':2}}");
+    assertThat(room.piece("t").at().x()).isCloseTo(x, within(1e-9));
+    // what touches the wall stays at it
+    room.json("{'do':'setDistance','piece':'t','side':'left','distance':0}");
+    room.json("{'do':'size','pieces':['t'],'size':{'width':1.6}}");
+    assertThat(room.piece("t").at().x()).isCloseTo(0.8, within(1e-4));
+    assertThat(t).isNotNull();
   }
 }

@@ -55,7 +55,7 @@ public record Beside(
       Vec to = next(bench.space(), last, lead, p, way, apart, flush, Boolean.TRUE.equals(stay));
       bench.shift(List.of(id), to.minus(p.at()));
       Piece q = bench.piece(id);
-      bench.set(q.withOn(Resting.of(bench.space(), q).carrier(q.pose())));
+      bench.set(q.withOn(Resting.of(bench.space(), q, side == Side.top).carrier(q.pose())));
       last = bench.piece(id);
     }
     bench.sayOverlaps(ids);

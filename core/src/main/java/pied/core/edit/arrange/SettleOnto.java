@@ -18,6 +18,7 @@ import pied.core.piece.Piece;
 import pied.core.piece.Stance;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
+import pied.core.place.Support;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
@@ -25,7 +26,8 @@ import pied.core.space.Spot;
 
 /**
  * Lets pieces come to rest on one thing, wherever they are: kept apart from one another and moved
- * sideways no more than needed.
+ * sideways no more than needed. All of a foot stands on it where there is room for that; else as
+ * much as is stable, and that is said.
  *
  * @param onto the piece that is to carry them; null for the floor
  */
@@ -60,9 +62,15 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     Set<String> waiting = new LinkedHashSet<>(own);
     for (String id : own) {
       waiting.remove(id);
-      if (!one(bench, bench.piece(id), carrier, waiting)) {
-        String on = carrier == null ? "the floor" : carrier.name();
-        bench.say(bench.piece(id).name() + " does not fit on " + on + ".");
+      String on = carrier == null ? "the floor" : carrier.name();
+      String name = bench.piece(id).name();
+      if (one(bench, bench.piece(id), carrier, waiting, true)) {
+        continue;
+      }
+      if (one(bench, bench.piece(id), carrier, waiting, false)) {
+        bench.say(name + " reaches over the rim of " + on + "; there is no room for all of it.");
+      } else {
+        bench.say(name + " does not fit on " + on + ".");
       }
     }
     bench.sayOverlaps(ids);
@@ -72,23 +80,29 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     return p.size().width() * p.size().depth();
   }
 
-  /** Whether there is a place for one more; it is at rest there then. */
-  private static boolean one(Bench bench, Piece p, Piece carrier, Set<String> waiting) {
+  /**
+   * Whether there is a place for one more; it is at rest there then.
+   *
+   * @param wholly with all of its foot; else so that it does not tip
+   */
+  private static boolean one(
+      Bench bench, Piece p, Piece carrier, Set<String> waiting, boolean wholly) {
     Space space = bench.space();
     Article article = space.article(p);
-    if (article.mounting() != Mounting.STANDS || carrier != null && !article.standsOnTops()) {
+    if (article.mounting() != Mounting.STANDS) {
       return false;
     }
     Set<String> ignored = new HashSet<>(space.withCarried(List.of(p.id())));
     ignored.addAll(space.withCarried(waiting));
-    Resting resting = new Resting(space, article, p.size(), p.lean(), ignored);
+    Resting resting = new Resting(space, article, p.size(), p.lean(), ignored, carrier != null);
     On wanted = carrier == null ? On.FLOOR : On.piece(carrier.id());
     Mesh mesh = space.shapes().mesh(p);
-    for (Vec from : places(space, p, carrier)) {
+    for (Vec from : places(space, p, carrier, wholly)) {
       bench.effort().goOn();
       Rest rest = resting.settle(from, p.turn(), b -> false);
       boolean free =
           rest.on().equals(wanted)
+              && stands(space, p.withAt(rest.at()), wholly)
               && space
                       .bodies()
                       .overlapped(
@@ -106,13 +120,31 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     return false;
   }
 
+  private static boolean stands(Space space, Piece p, boolean wholly) {
+    return wholly ? Support.wholly(space, p) : Support.beside(space, p) == 0;
+  }
+
+  /** How far a piece reaches from its middle along a level direction of what carries it. */
+  private static double reach(Piece p, Vec way) {
+    Vec right = p.pose().direct(new Vec(1, 0, 0));
+    Vec front = p.pose().direct(new Vec(0, 0, 1));
+    return Math.abs(right.dot(way)) * p.size().width() / 2
+        + Math.abs(front.dot(way)) * p.size().depth() / 2;
+  }
+
   /** Where it might come down from, the nearest to where it is first. */
-  private static List<Vec> places(Space space, Piece p, Piece carrier) {
+  private static List<Vec> places(Space space, Piece p, Piece carrier, boolean wholly) {
     Vec middle = carrier == null ? p.at() : carrier.at();
     Vec u = carrier == null ? new Vec(1, 0, 0) : carrier.pose().direct(new Vec(1, 0, 0));
     Vec v = carrier == null ? new Vec(0, 0, 1) : carrier.pose().direct(new Vec(0, 0, 1));
-    double halfU = carrier == null ? 3 : Math.max(0, carrier.size().width() / 2 - RIM);
-    double halfV = carrier == null ? 3 : Math.max(0, carrier.size().depth() / 2 - RIM);
+    double halfU = 3;
+    double halfV = 3;
+    if (carrier != null) {
+      // a foot is rarely larger than half of what stands on it; the faces tell exactly
+      double in = wholly ? 0.5 : 0;
+      halfU = Math.max(0, carrier.size().width() / 2 - Math.max(RIM, in * reach(p, u)));
+      halfV = Math.max(0, carrier.size().depth() / 2 - Math.max(RIM, in * reach(p, v)));
+    }
     double y = carrier == null ? space.shell().height() : 0;
     if (carrier != null) {
       y = carrier.pose().box(space.shapes().mesh(carrier).box()).max().y() + 2 * Resting.CONTACT;

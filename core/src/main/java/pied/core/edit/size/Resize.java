@@ -107,6 +107,6 @@ public record Resize(List<String> pieces, Measures size, @Nullable Side hold) im
 
   private static boolean touches(Space space, Piece p, Side side) {
     Reach r = Reach.of(space, p, side);
-    return r != null && r.distance() < Resting.CONTACT;
+    return r != null && Math.abs(r.distance()) < Resting.CONTACT; // an overlap is no touching
   }
 }
