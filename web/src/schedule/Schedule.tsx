@@ -9,32 +9,29 @@ import type { ScheduleRow } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
 import { pick } from "../verbs/verbs";
 
-const NAME: GridColDef<ScheduleRow> = {
-  field: "name",
-  headerName: "Piece",
-  flex: 1,
-  sortable: false,
-  // what stands on another is set in
-  renderCell: ({ row }) => (
-    <Box
-      component="span"
-      title={row.name}
-      sx={{ pl: row.on ? 1.25 : 0, overflow: "hidden", textOverflow: "ellipsis" }}
-    >
-      {row.name}
-    </Box>
-  ),
-};
-
-/** As wide as the longest size needs. */
-const sizeColumn = (rows: ScheduleRow[]): GridColDef<ScheduleRow> => ({
-  field: "size",
-  headerName: "Size",
-  width: 24 + 6.6 * rows.reduce((most, r) => Math.max(most, r.size.length), 0),
-  align: "right",
-  sortable: false,
-  cellClassName: "size",
-});
+/** A name, and the size with as much room as it needs; what stands on another is set in. */
+const ROW: GridColDef<ScheduleRow>[] = [
+  {
+    field: "name",
+    headerName: "Piece and size",
+    flex: 1,
+    sortable: false,
+    renderCell: ({ row }) => (
+      <>
+        <Box
+          component="span"
+          title={row.name}
+          sx={{ flex: 1, pl: row.on ? 1.25 : 0, overflow: "hidden", textOverflow: "ellipsis" }}
+        >
+          {row.name}
+        </Box>
+        <Typography variant="caption" color="text.secondary" sx={{ flex: "none", pl: 1 }}>
+          {row.size}
+        </Typography>
+      </>
+    ),
+  },
+];
 
 /** The list of all pieces, always that of the moment. */
 export function Schedule() {
@@ -56,7 +53,6 @@ export function Schedule() {
     () => (all ?? []).filter((r) => !words || (r.name + " " + r.kind).toLowerCase().includes(words)),
     [all, words],
   );
-  const columns = useMemo(() => [NAME, sizeColumn(all ?? [])], [all]);
   const chosen = useMemo(
     () => ({ type: "include" as const, ids: new Set<string | number>(selection) }),
     [selection],
@@ -86,7 +82,7 @@ export function Schedule() {
           apiRef={grid}
           aria-label="Pieces"
           rows={rows}
-          columns={columns}
+          columns={ROW}
           rowHeight={26}
           columnHeaderHeight={0}
           hideFooter
@@ -147,7 +143,6 @@ const GRID = {
   "& .MuiDataGrid-columnHeaders": { display: "none" },
   "& .MuiDataGrid-row": { cursor: "default" },
   "& .MuiDataGrid-cell": { border: 0, px: 1.5, display: "flex", alignItems: "center" },
-  "& .size": { fontSize: 12, color: "text.secondary", pl: 0 },
   "& .hovered, & .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
     bgcolor: "background.paper",
   },

@@ -183,7 +183,7 @@ export const CARRY_VERBS: Verb[] = [
   },
   {
     word: "Snaps",
-    mode: "carry",
+    mode: "any",
     keys: ["j"],
     help: "Whether it keeps to lines, gaps and contacts that are near; Alt goes through things meanwhile.",
     does: toggleSnaps,

@@ -80,8 +80,8 @@ class VerbsTest {
         .page
         .getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(words).setExact(true))
         .click();
-    assertThat(sheet.page.getByRole(AriaRole.MENU))
-        .hasCount(0); // it covers the drawings until then
+    // until it is gone it covers the drawings
+    assertThat(sheet.page.locator(".MuiModal-root")).hasCount(0);
   }
 
   @Test
