@@ -95,33 +95,41 @@ function here(): Verb[] {
 /** A press of the right button that moves is no click. */
 const STILL = 4;
 
+const inSet = (e: MouseEvent) => (e.target as HTMLElement).closest("[data-testid=set]") !== null;
+
 /** A menu where one points: right click, long press, or the menu key. */
 export function useVerbMenu() {
   const [at, setAt] = useState<{ left: number; top: number } | null>(null);
   const [down, setDown] = useState({ x: 0, y: 0 });
-  const open = (e: MouseEvent) => {
-    if ((e.target as HTMLElement).closest("input, textarea, [role=dialog], [role=menu]")) return;
-    e.preventDefault();
-    const byKey = e.clientX === 0 && e.clientY === 0;
-    const moved = Math.hypot(e.clientX - down.x, e.clientY - down.y);
-    if (!byKey && e.button === 2 && moved > STILL && down.x + down.y > 0) return;
+  const show = (e: MouseEvent, byKey: boolean) => {
     if (mode() === "sheet") {
       const on = targetOf(e);
       const row = (e.target as HTMLElement).closest("[role=row]")?.getAttribute("data-id") ?? null;
       const { selection, select, selectPart, hover } = useSheet.getState();
-      const inSet = (e.target as HTMLElement).closest("[data-testid=set]") !== null;
-      const piece = on.piece ?? row ?? (inSet ? hover : null);
+      const piece = on.piece ?? row ?? (inSet(e) ? hover : null);
       if (piece && !selection.includes(piece)) select([piece]);
       else if (!piece && on.part) selectPart(on.part);
       else if (!piece && !byKey) select([]);
     }
     setAt(byKey ? { left: innerWidth / 2, top: innerHeight / 2 } : { left: e.clientX, top: e.clientY });
   };
+  const open = (e: MouseEvent) => {
+    if ((e.target as HTMLElement).closest("input, textarea, [role=dialog], [role=menu]")) return;
+    e.preventDefault();
+    const byKey = e.clientX === 0 && e.clientY === 0;
+    const byTouch = (e.nativeEvent as unknown as { pointerType?: string }).pointerType === "touch";
+    // there a press of the right button may be the beginning of a pan: it opens when it is let go
+    if (byKey || byTouch || !inSet(e)) show(e, byKey);
+  };
   return {
     menu: <VerbItems verbs={at ? here() : []} at={at} onClose={() => setAt(null)} />,
     handlers: {
       onContextMenu: open,
       onPointerDownCapture: (e: PointerEvent) => setDown({ x: e.clientX, y: e.clientY }),
+      onPointerUpCapture: (e: PointerEvent) => {
+        const moved = Math.hypot(e.clientX - down.x, e.clientY - down.y);
+        if (e.button === 2 && inSet(e) && moved <= STILL) show(e, false);
+      },
     },
   };
 }

@@ -225,12 +225,17 @@ final class Sheet {
         .click();
   }
 
+  /** Selects a piece in the schedule; it is looked for, since only the rows in view are there. */
   void schedule(String name) {
+    Locator find = page.getByLabel("Find a piece");
+    find.fill(name);
     page.getByLabel("Pieces", new Page.GetByLabelOptions().setExact(true))
         .getByRole(AriaRole.ROW)
         .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name)))
         .first()
         .click();
+    find.fill("");
+    find.blur();
   }
 
   void saved() {

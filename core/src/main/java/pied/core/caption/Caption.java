@@ -1,6 +1,9 @@
 package pied.core.caption;
 
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import pied.core.catalog.Article;
 import pied.core.edit.Amount;
@@ -110,11 +113,8 @@ public final class Caption {
           "to.y",
           MoveToBuilder.builder().piece(p.id()).build());
     }
-    for (Side side : ROUND) {
-      Reach r = Reach.of(space, p, side);
-      if (r == null) {
-        continue;
-      }
+    for (Reach r : neighbours(p)) {
+      Side side = r.side();
       text(", ");
       if (r.distance() < 0) {
         text("overlapping ");
@@ -137,6 +137,18 @@ public final class Caption {
     text(", at ");
     writer.place(p.at(), MoveToBuilder.builder().piece(p.id()).build(), "to").text(". ");
     swatches(self, p);
+  }
+
+  /** The free distances round about; of one neighbour only the least. */
+  private Collection<Reach> neighbours(Piece p) {
+    Map<String, Reach> nearest = new LinkedHashMap<>();
+    for (Side side : ROUND) {
+      Reach r = Reach.of(space, p, side);
+      if (r != null) {
+        nearest.merge(r.to(), r, (x, y) -> y.distance() < x.distance() - 1e-9 ? y : x);
+      }
+    }
+    return nearest.values();
   }
 
   private void several(List<Piece> pieces) {

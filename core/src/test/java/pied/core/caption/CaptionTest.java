@@ -99,4 +99,17 @@ class CaptionTest {
         .contains("Drag something in from the catalog");
     assertThatThrownBy(() -> phrases(LengthUnit.M, "nobody")).isInstanceOf(Refusal.class);
   }
+
+  @Test
+  void oneNeighbourIsNamedOnceWithItsNearestSide() {
+    // turned by half a right angle it has wall A behind it and on its right, and is nearer to one
+    room.put("s", "sideboard", 2, 1.2, 30);
+    String s = sentence(phrases(LengthUnit.M, "s"));
+    assertThat(s.split("wall A", -1)).as(s).hasSize(2);
+    double least = Double.POSITIVE_INFINITY;
+    for (pied.core.measure.Reach r : pied.core.measure.Reach.of(room.space, room.piece("s"))) {
+      least = r.to().equals("wall:A") ? Math.min(least, r.distance()) : least;
+    }
+    assertThat(s).contains(LengthUnit.M.fine(least) + " from wall A");
+  }
 }
