@@ -236,4 +236,24 @@ class VerbsTest {
     sheet.page.waitForCondition(() -> piece("crate").at("/on/id").asText().equals("barrel"));
     assertThat(piece("crate").at("/at/y").asDouble()).isCloseTo(0.88, within(0.01));
   }
+
+  @Test
+  void theMenuInTheSetViewOpensOnAClickAndNotOnAPan() {
+    room = pied.newRoom("Menu in the set view");
+    put("t", "long-table", 3, 2);
+    sheet = new Sheet(room, "set");
+    double[] p = sheet.onSet(3, 0.74, 2);
+    Locator menu = sheet.page.getByRole(AriaRole.MENU);
+    sheet.page.mouse().move(p[0], p[1]);
+    sheet.page.mouse().down(new Mouse.DownOptions().setButton(MouseButton.RIGHT));
+    sheet.page.mouse().move(p[0] + 60, p[1] + 20);
+    sheet.page.mouse().up(new Mouse.UpOptions().setButton(MouseButton.RIGHT));
+    assertThat(menu).hasCount(0);
+    p = sheet.onSet(3, 0.74, 2);
+    sheet.page.mouse().move(p[0], p[1]);
+    sheet.page.mouse().click(p[0], p[1], new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
+    assertThat(menu).isVisible();
+    assertThat(menu.locator("[data-verb='Look at it']")).isVisible();
+    assertThat(sheet.caption()).containsText("Long table — ");
+  }
 }
