@@ -14,11 +14,8 @@ const LIKELY = 8;
 export function VerbLine() {
   const verbs = useVerbs();
   const [more, setMore] = useState<HTMLElement | null>(null);
-  const seen = verbs.filter((v) => v.seen);
-  const [line, rest] = [
-    seen.slice(0, LIKELY),
-    verbs.filter((v) => seen.indexOf(v) < 0 || seen.indexOf(v) >= LIKELY),
-  ];
+  const line = verbs.filter((v) => v.seen).slice(0, LIKELY);
+  const rest = verbs.filter((v) => !line.includes(v));
   return (
     <Box
       data-testid="verbs"

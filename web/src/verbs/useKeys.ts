@@ -14,7 +14,6 @@ function bindings(): KeyBindingMap {
     const verb = verbsNow().find((v) => v.keys.includes(key));
     if (!verb) return;
     e.preventDefault();
-    if (verb.choices && verb.keys.length === 0) return;
     verb.does(e);
   };
   return Object.fromEntries([...keys].map((key) => [key, one(key)]));

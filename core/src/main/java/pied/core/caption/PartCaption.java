@@ -2,7 +2,6 @@ package pied.core.caption;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Function;
 import pied.core.Refusal;
 import pied.core.edit.Edit;
 import pied.core.edit.shell.AddCornerBuilder;
@@ -25,6 +24,7 @@ import pied.core.space.Bar;
 import pied.core.space.Column;
 import pied.core.space.Flight;
 import pied.core.space.Opening;
+import pied.core.space.Part;
 import pied.core.space.PartName;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
@@ -59,21 +59,14 @@ public final class PartCaption {
     switch (part.kind()) {
       case wall -> c.wall(id);
       case corner -> c.corner(id);
-      case opening -> c.opening(find(space.shell().openings(), Opening::id, id));
-      case column -> c.column(find(space.shell().columns(), Column::id, id));
-      case platform -> c.platform(find(space.shell().platforms(), Platform::id, id));
-      case flight -> c.flight(find(space.shell().flights(), Flight::id, id));
-      case bar -> c.bar(find(space.shell().bars(), Bar::id, id));
+      case opening -> c.opening(Part.find(space.shell().openings(), id));
+      case column -> c.column(Part.find(space.shell().columns(), id));
+      case platform -> c.platform(Part.find(space.shell().platforms(), id));
+      case flight -> c.flight(Part.find(space.shell().flights(), id));
+      case bar -> c.bar(Part.find(space.shell().bars(), id));
       default -> throw new Refusal("There is nothing to say of “" + part + "”.");
     }
     return c.w.out;
-  }
-
-  private static <T> T find(List<T> all, Function<T, String> id, String wanted) {
-    return all.stream()
-        .filter(t -> id.apply(t).equals(wanted))
-        .findFirst()
-        .orElseThrow(() -> new Refusal("There is no “" + wanted + "” in this space."));
   }
 
   /** A rake as a carpenter says it: "1 in 20", with the percentage where that is not whole. */
@@ -105,8 +98,12 @@ public final class PartCaption {
       }
     }
     List<Wall> walls = shell.walls();
-    int i = walls.indexOf(find(walls, Wall::name, name));
-    Wall wall = walls.get(i);
+    Wall wall =
+        walls.stream()
+            .filter(x -> x.name().equals(name))
+            .findFirst()
+            .orElseThrow(() -> new Refusal("There is no “" + name + "” in this space."));
+    int i = walls.indexOf(wall);
     Wall next = walls.get((i + 1) % walls.size());
     Wall before = walls.get((i + walls.size() - 1) % walls.size());
     Edit length = WallLengthBuilder.builder().wall(name).moves(WallLength.End.end).build();

@@ -1,5 +1,8 @@
 package pied.core.space;
 
+import java.util.List;
+import pied.core.Refusal;
+
 /** A part of a shell that is built into it and can be altered and taken away by itself. */
 public sealed interface Part permits Opening, Partition, Column, Platform, Flight, Bar {
   /** Known by this among those of its kind, such as "column 1". */
@@ -11,7 +14,19 @@ public sealed interface Part permits Opening, Partition, Column, Platform, Fligh
   /**
    * Looks whether it can be built.
    *
-   * @throws pied.core.Refusal if not, in words
+   * @throws Refusal if not, in words
    */
   void check(ShellCheck check);
+
+  /**
+   * The part of this id.
+   *
+   * @throws Refusal if there is none
+   */
+  static <P extends Part> P find(List<P> all, String id) {
+    return all.stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new Refusal("There is no “" + id + "” in this space."));
+  }
 }

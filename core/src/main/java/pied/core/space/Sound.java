@@ -1,7 +1,6 @@
 package pied.core.space;
 
 import java.util.Collection;
-import java.util.Set;
 import java.util.regex.Pattern;
 import pied.core.Refusal;
 import pied.core.Text;
@@ -26,7 +25,6 @@ public final class Sound {
   private static final double FARTHEST_EYE = 10_000;
 
   private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9._-]{0,63}");
-  private static final Set<String> SHELL = Set.of("floor", "ceiling", "auditorium");
 
   private Sound() {}
 
@@ -37,7 +35,9 @@ public final class Sound {
    * @throws Refusal if it is none
    */
   public static String id(String id) {
-    if (id == null || !ID.matcher(id).matches() || SHELL.contains(id)) {
+    if (id == null
+        || !ID.matcher(id).matches()
+        || PartName.read(id).kind() != PartName.Kind.other) {
       throw new Refusal(
           "An id for a piece has 1 to 64 letters, digits, dots, dashes or underscores, and is not"
               + " that of a part of the shell.");

@@ -30,7 +30,7 @@ final class Stored {
   }
 
   static byte[] write(Changed answer) {
-    return Json.packed(StoredAnswer.of(answer, Json.MAPPER));
+    return Json.packed(StoredAnswer.of(answer));
   }
 
   static Change change(int form, byte[] packed) {
@@ -49,6 +49,6 @@ final class Stored {
   }
 
   static Changed answer(int form, byte[] packed) {
-    return Json.value(Json.tree(packed), StoredAnswer.class).live(Json.MAPPER);
+    return Json.value(Json.tree(packed), StoredAnswer.class).live();
   }
 }

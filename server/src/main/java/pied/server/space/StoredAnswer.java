@@ -4,12 +4,12 @@ import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.ArrayList;
 import java.util.List;
 import pied.core.edit.Offer;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.StoredChange.Furnishing;
+import pied.server.store.Json;
 
 /**
  * An answer as it is stored for one who asks again, in forms 1 to 3. The names here are those in
@@ -32,25 +32,25 @@ record StoredAnswer(
     String part,
     boolean canUndo,
     boolean canRedo) {
-  static StoredAnswer of(Changed c, ObjectMapper json) {
+  static StoredAnswer of(Changed c) {
     return new StoredAnswer(
         c.revision(),
         c.changed().stream().map(Furnishing::of).toList(),
         List.copyOf(c.removed()),
         c.made(),
         c.said(),
-        StoredShell.each(c.offers(), json::valueToTree),
+        StoredShell.each(c.offers(), Json.MAPPER::valueToTree),
         c.shell(),
         c.part(),
         c.canUndo(),
         c.canRedo());
   }
 
-  Changed live(ObjectMapper json) {
+  Changed live() {
     List<Offer> still = new ArrayList<>();
     for (JsonNode o : some(offers)) {
       try {
-        still.add(json.treeToValue(o, Offer.class));
+        still.add(Json.MAPPER.treeToValue(o, Offer.class));
       } catch (JsonProcessingException e) {
         continue; // an offer is a convenience
       }

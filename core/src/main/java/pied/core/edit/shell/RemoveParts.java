@@ -6,14 +6,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import pied.core.Refusal;
-import pied.core.space.Bar;
-import pied.core.space.Column;
-import pied.core.space.Flight;
-import pied.core.space.Opening;
 import pied.core.space.PartName;
 import pied.core.space.PartName.Kind;
-import pied.core.space.Partition;
-import pied.core.space.Platform;
 import pied.core.space.Shell;
 
 /** Takes parts of the shell away ("opening:door 1", "platform:…"), or a corner of the outline. */
@@ -33,7 +27,7 @@ public record RemoveParts(List<PartName> parts) implements ShellEdit {
       String id = need(part, "parts").id();
       UnaryOperator<Shell> without =
           switch (part.kind()) {
-            case opening -> s -> s.withOpenings(ShellWork.drop(s.openings(), Opening::id, id));
+            case opening -> s -> s.withOpenings(ShellWork.drop(s.openings(), id));
             case wall -> {
               if (shell.walls().stream().anyMatch(x -> x.name().equals(id))) {
                 throw new Refusal(
@@ -43,14 +37,14 @@ public record RemoveParts(List<PartName> parts) implements ShellEdit {
                         + " thickness 0 to leave the edge open.");
               }
               yield s ->
-                  s.withPartitions(ShellWork.drop(s.partitions(), Partition::id, id))
+                  s.withPartitions(ShellWork.drop(s.partitions(), id))
                       .withOpenings(
                           s.openings().stream().filter(o -> !o.wall().equals(id)).toList());
             }
-            case column -> s -> s.withColumns(ShellWork.drop(s.columns(), Column::id, id));
-            case platform -> s -> s.withPlatforms(ShellWork.drop(s.platforms(), Platform::id, id));
-            case flight -> s -> s.withFlights(ShellWork.drop(s.flights(), Flight::id, id));
-            case bar -> s -> s.withBars(ShellWork.drop(s.bars(), Bar::id, id));
+            case column -> s -> s.withColumns(ShellWork.drop(s.columns(), id));
+            case platform -> s -> s.withPlatforms(ShellWork.drop(s.platforms(), id));
+            case flight -> s -> s.withFlights(ShellWork.drop(s.flights(), id));
+            case bar -> s -> s.withBars(ShellWork.drop(s.bars(), id));
             default -> throw new Refusal("“" + part + "” cannot be taken away.");
           };
       next = without.apply(next);

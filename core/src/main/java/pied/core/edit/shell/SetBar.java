@@ -25,7 +25,7 @@ public record SetBar(
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Shell shell = w.shell();
-    Bar now = part == null ? null : ShellWork.find(shell.bars(), Bar::id, part);
+    Bar now = part == null ? null : ShellWork.find(shell.bars(), part);
     Envelope box = shell.within().getEnvelopeInternal();
     Spot middle =
         now == null
@@ -40,6 +40,6 @@ public record SetBar(
             place.z(),
             w.length(trim, now == null ? Math.max(0.5, shell.height() - 0.5) : now.trim()),
             w.length(length, now == null ? usual : now.length()));
-    return w.done(shell.withBars(ShellWork.put(shell.bars(), Bar::id, next)), next.name());
+    return w.done(shell.withBars(ShellWork.put(shell.bars(), next)), next.name());
   }
 }

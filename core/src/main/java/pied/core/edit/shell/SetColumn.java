@@ -24,7 +24,7 @@ public record SetColumn(
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Shell shell = w.shell();
-    Column now = part == null ? null : ShellWork.find(shell.columns(), Column::id, part);
+    Column now = part == null ? null : ShellWork.find(shell.columns(), part);
     boolean circle = round != null ? round : now != null && now.round();
     double wide = w.length(width, now == null ? 0.3 : now.width());
     double deep = circle ? wide : w.length(depth, now == null ? wide : now.depth());
@@ -35,6 +35,6 @@ public record SetColumn(
             wide,
             deep,
             circle);
-    return w.done(shell.withColumns(ShellWork.put(shell.columns(), Column::id, next)), next.name());
+    return w.done(shell.withColumns(ShellWork.put(shell.columns(), next)), next.name());
   }
 }

@@ -33,7 +33,7 @@ public record SetFlight(
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Shell shell = w.shell();
-    Flight now = part == null ? null : ShellWork.find(shell.flights(), Flight::id, part);
+    Flight now = part == null ? null : ShellWork.find(shell.flights(), part);
     Flight.Kind what = kind != null ? kind : now != null ? now.kind() : Flight.Kind.steps;
     Flight start = start(w, now, what);
     boolean steps = what == Flight.Kind.steps;
@@ -54,14 +54,14 @@ public record SetFlight(
             rise,
             w.length(going, start.going()),
             start.base());
-    return w.done(shell.withFlights(ShellWork.put(shell.flights(), Flight::id, next)), next.name());
+    return w.done(shell.withFlights(ShellWork.put(shell.flights(), next)), next.name());
   }
 
   /** Where it is to be, with the measures it has or usually has. */
   private Flight start(ShellWork w, Flight now, Flight.Kind what) {
     Shell shell = w.shell();
     if (platform != null) {
-      Platform p = ShellWork.find(shell.platforms(), Platform::id, platform);
+      Platform p = ShellWork.find(shell.platforms(), platform);
       return Flights.against(shell, p, null, what, now);
     }
     if (to != null && now != null) {

@@ -41,7 +41,7 @@ public record SetOpening(
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Shell shell = w.shell();
-    Opening now = part == null ? null : ShellWork.find(shell.openings(), Opening::id, part);
+    Opening now = part == null ? null : ShellWork.find(shell.openings(), part);
     Opening sized = sized(w, now);
     if (wall == null && at == null && now == null) {
       throw new Refusal("Say which wall the " + sized.kind().words() + " goes into, or where.");
@@ -62,8 +62,7 @@ public record SetOpening(
       start = before + w.length(gap, start - before);
     }
     Opening next = sized.at(in.name(), ShellWork.tidy(w.length(from, start)));
-    return w.done(
-        shell.withOpenings(ShellWork.put(shell.openings(), Opening::id, next)), next.name());
+    return w.done(shell.withOpenings(ShellWork.put(shell.openings(), next)), next.name());
   }
 
   /** The opening with all but its place. */

@@ -27,7 +27,7 @@ public record SetPartition(
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Shell shell = w.shell();
-    Partition now = part == null ? null : ShellWork.find(shell.partitions(), Partition::id, part);
+    Partition now = part == null ? null : ShellWork.find(shell.partitions(), part);
     Spot first = w.place(start, from, now == null ? null : now.from(), "from");
     Spot second = w.place(end, to, now == null ? null : now.to(), "to");
     if (length != null) {
@@ -42,7 +42,6 @@ public record SetPartition(
             second,
             w.length(thickness, now == null ? 0.1 : now.thickness()),
             w.length(height, now == null ? shell.height() : now.height()));
-    return w.done(
-        shell.withPartitions(ShellWork.put(shell.partitions(), Partition::id, next)), next.name());
+    return w.done(shell.withPartitions(ShellWork.put(shell.partitions(), next)), next.name());
   }
 }

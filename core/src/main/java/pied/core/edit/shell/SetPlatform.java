@@ -34,7 +34,7 @@ public record SetPlatform(
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     Shell shell = w.shell();
-    Platform now = part == null ? null : ShellWork.find(shell.platforms(), Platform::id, part);
+    Platform now = part == null ? null : ShellWork.find(shell.platforms(), part);
     List<Spot> figure = figure(w, now);
     Envelope box = box(figure);
     double fx = w.length(width, box.getWidth()) / box.getWidth();
@@ -60,7 +60,7 @@ public record SetPlatform(
     String id = now != null ? now.id() : shell.freeId("platform");
     Platform made = new Platform(id, next, w.length(height, now == null ? 0.2 : now.height()));
     return w.done(
-        shell.withPlatforms(ShellWork.put(shell.platforms(), Platform::id, made)),
+        shell.withPlatforms(ShellWork.put(shell.platforms(), made)),
         new PartName(PartName.Kind.platform, id));
   }
 

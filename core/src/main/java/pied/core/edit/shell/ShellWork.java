@@ -5,13 +5,13 @@ import static pied.core.edit.Bench.need;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Places;
 import pied.core.solid.Vec;
+import pied.core.space.Part;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -122,23 +122,19 @@ public final class ShellWork {
    *
    * @throws Refusal if there is none
    */
-  static <T> T find(List<T> all, Function<T, String> id, String wanted) {
+  static <P extends Part> P find(List<P> all, String wanted) {
     PartName named = PartName.read(wanted);
-    String bare = named.kind() == PartName.Kind.other ? wanted : named.id();
-    return all.stream()
-        .filter(t -> id.apply(t).equals(bare))
-        .findFirst()
-        .orElseThrow(() -> new Refusal("There is no “" + bare + "” in this space."));
+    return Part.find(all, named.kind() == PartName.Kind.other ? wanted : named.id());
   }
 
   /** The list with one part replaced or, if it is new, added. */
-  static <T> List<T> put(List<T> all, Function<T, String> id, T next) {
-    List<T> out = new ArrayList<>();
+  static <P extends Part> List<P> put(List<P> all, P next) {
+    List<P> out = new ArrayList<>();
     boolean there = false;
-    for (T t : all) {
-      boolean same = id.apply(t).equals(id.apply(next));
+    for (P p : all) {
+      boolean same = p.id().equals(next.id());
       there |= same;
-      out.add(same ? next : t);
+      out.add(same ? next : p);
     }
     if (!there) {
       out.add(next);
@@ -151,8 +147,8 @@ public final class ShellWork {
    *
    * @throws Refusal if it is not there
    */
-  static <T> List<T> drop(List<T> all, Function<T, String> id, String gone) {
-    find(all, id, gone);
-    return all.stream().filter(t -> !id.apply(t).equals(gone)).toList();
+  static <P extends Part> List<P> drop(List<P> all, String gone) {
+    find(all, gone);
+    return all.stream().filter(p -> !p.id().equals(gone)).toList();
   }
 }

@@ -43,17 +43,17 @@ public record ShiftPart(
       case wall -> wall(w, id, way);
       case opening -> opening(w, id, way);
       case column -> {
-        Column c = ShellWork.find(shell.columns(), Column::id, id);
+        Column c = ShellWork.find(shell.columns(), id);
         yield new SetColumn(id, point(moved(c.at(), way)), null, null, null, null).rebuild(w);
       }
       case platform -> platform(w, id, way);
       case flight -> {
-        Flight f = ShellWork.find(shell.flights(), Flight::id, id);
+        Flight f = ShellWork.find(shell.flights(), id);
         Edit.PlanPoint to = point(moved(f.at(), way));
         yield new SetFlight(id, null, to, null, null, null, null, null, null, null).rebuild(w);
       }
       case bar -> {
-        Bar b = ShellWork.find(shell.bars(), Bar::id, id);
+        Bar b = ShellWork.find(shell.bars(), id);
         Spot to = moved(new Spot(b.x(), b.z()), way);
         yield new SetBar(id, point(to), null, null, null).rebuild(w);
       }
@@ -62,7 +62,7 @@ public record ShiftPart(
   }
 
   private ShellWork.Result opening(ShellWork w, String id, Spot way) {
-    Opening o = ShellWork.find(w.shell().openings(), Opening::id, id);
+    Opening o = ShellWork.find(w.shell().openings(), id);
     Spot middle = w.shell().wall(o.wall()).spot(o.from() + o.width() / 2, 0);
     double raised = w.length(up, 0);
     boolean aside = way.x() != 0 || way.z() != 0;
@@ -73,15 +73,13 @@ public record ShiftPart(
   }
 
   private static ShellWork.Result platform(ShellWork w, String id, Spot way) {
-    Platform p = ShellWork.find(w.shell().platforms(), Platform::id, id);
+    Platform p = ShellWork.find(w.shell().platforms(), id);
     Spot first = moved(p.outline().get(0), way);
     double dx = first.x() - p.outline().get(0).x();
     double dz = first.z() - p.outline().get(0).z();
     Platform next =
         p.withOutline(p.outline().stream().map(c -> ShellWork.tidy(c.plus(dx, dz))).toList());
-    return w.done(
-        w.shell().withPlatforms(ShellWork.put(w.shell().platforms(), Platform::id, next)),
-        next.name());
+    return w.done(w.shell().withPlatforms(ShellWork.put(w.shell().platforms(), next)), next.name());
   }
 
   private static ShellWork.Result wall(ShellWork w, String name, Spot way) {
@@ -91,9 +89,7 @@ public record ShiftPart(
         Spot from = moved(p.from(), way);
         Spot to = ShellWork.tidy(p.to().plus(from.x() - p.from().x(), from.z() - p.from().z()));
         Partition next = new Partition(name, from, to, p.thickness(), p.height());
-        return w.done(
-            shell.withPartitions(ShellWork.put(shell.partitions(), Partition::id, next)),
-            next.name());
+        return w.done(shell.withPartitions(ShellWork.put(shell.partitions(), next)), next.name());
       }
     }
     Wall wall = shell.walls().get(OutlineWork.edge(shell, name));
