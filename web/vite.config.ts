@@ -4,5 +4,5 @@ import { defineConfig } from "vite";
 export default defineConfig({
   plugins: [react()],
   build: { chunkSizeWarningLimit: 2500 },
-  server: { proxy: { "/api": { target: "http://127.0.0.1:8087", ws: true, changeOrigin: true } } },
+  server: { proxy: { "/api": { target: "http://127.0.0.1:8087", ws: true, changeOrigin: true, headers: { origin: "http://127.0.0.1:8087" } } } },
 });

@@ -5,8 +5,8 @@ import { api } from "../api/client";
 import type { CarryTone } from "../api/types.gen";
 import { useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
-import { canMove } from "../selection/learned";
 import { useSheet } from "../space/sheet";
+import { AlsoHere } from "./AlsoHere";
 import { Phrases } from "./PhraseParts";
 import { TOOL_WORDS } from "../verbs/tools";
 
@@ -86,12 +86,7 @@ export function Caption() {
             // what was typed for one piece never goes over to another
             <Phrases key={part ?? selection.join()} phrases={caption.data.phrases} />
           )}
-          {selection.length > 0 && !canMove() && (
-            <Box component="span" sx={{ color: "text.secondary" }}>
-              {" "}
-              To move {selection.length === 1 ? "it" : "them"}, click once more, or press <b>Space</b>.
-            </Box>
-          )}
+          <AlsoHere />
         </Typography>
       )}
     </Box>

@@ -4,11 +4,8 @@ import type { Dimension } from "../api/types.gen";
 import { filled } from "../caption/filled";
 import { TypedField } from "../caption/TypedField";
 import { useSheet } from "../space/sheet";
+import { offset } from "./margins";
 import type { Paper } from "./usePaper";
-
-/** How far a chain stands off what it measures, and from the next chain, pixels. */
-const FIRST = 15;
-const NEXT = 18;
 
 /** How wide a text of so many letters is, pixels. */
 const wide = (text: string) => text.length * 6.6 + 8;
@@ -17,7 +14,7 @@ const wide = (text: string) => text.length * 6.6 + 8;
 export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: Paper; still: boolean }) {
   const { palette } = useTheme();
   const placed = list.map((d) => {
-    const off = d.level === 0 ? 0 : FIRST + (d.level - 1) * NEXT;
+    const off = offset(d.level);
     const a = paper.toPixel(d.x1, d.y1);
     const b = paper.toPixel(d.x2, d.y2);
     const [dx, dy] = [d.outX * off, d.outY * off];

@@ -10,10 +10,11 @@ import { alone, drawings, openDrawing, wordsOf } from "./views";
 export function DrawingTitle({ name, children }: { name: string; children?: ReactNode }) {
   const space = useSheet((s) => s.space)!;
   const two = useSheet((s) => s.large.length > 1);
+  const chosen = useSheet((s) => s.selection.length > 0 || s.part !== null);
   const [at, setAt] = useState<HTMLElement | null>(null);
   const button = {
     fontSize: 12,
-    lineHeight: "20px",
+    lineHeight: "24px",
     px: 0.75,
     color: "text.secondary",
     bgcolor: "background.default",
@@ -50,6 +51,22 @@ export function DrawingTitle({ name, children }: { name: string; children?: Reac
       </ButtonBase>
       {children}
       <Box sx={{ flex: 1, pointerEvents: "none !important" }} />
+      <ButtonBase
+        title="Show the whole space in every drawing (H)"
+        onClick={() => useSheet.getState().look("home")}
+        sx={button}
+      >
+        whole
+      </ButtonBase>
+      {chosen && (
+        <ButtonBase
+          title="Look at what is selected in every drawing (F)"
+          onClick={() => useSheet.getState().look("selection")}
+          sx={button}
+        >
+          look at it
+        </ButtonBase>
+      )}
       <ButtonBase
         aria-label={two ? wordsOf(name) + " alone" : "A second drawing beside"}
         onClick={() => alone(name)}

@@ -8,7 +8,9 @@ import type { Elevation, Vec } from "../api/types.gen";
 import { useCarry, type Pointer } from "../carry/carry";
 import { useSheet } from "../space/sheet";
 import { lookAt, lookAtPlan } from "./facing";
-import { around, Frame, useFit } from "./Frame";
+import { Footprint } from "./Footprint";
+import { around } from "./around";
+import { Frame, useFit } from "./Frame";
 import { Inks, PartMark } from "./Inks";
 import { ring } from "./paths";
 import { PieceSide } from "./PieceSide";
@@ -65,6 +67,7 @@ export function ElevationSheet({ name }: { name: string }) {
   const hover = useSheet((s) => s.hover);
   const ghosts = useSheet((s) => s.ghosts);
   const hand = useSheet((s) => s.hand);
+  const grab = useSheet((s) => s.grab);
   const carrying = useCarry((s) => s.hand !== null);
   const paper = usePaper();
   const { eye, toPaper } = paper;
@@ -73,7 +76,7 @@ export function ElevationSheet({ name }: { name: string }) {
 
   useEffect(() => lookAtPlan, []);
 
-  useFit(paper, name + elevation?.look.way, elevation?.extent, () => {
+  useFit(paper, name + elevation?.look.way, elevation, () => {
     const chosen = useSheet.getState().selection;
     const own = elevation!.figures
       .filter((f) => chosen.includes(f.part ?? ""))
@@ -126,7 +129,7 @@ export function ElevationSheet({ name }: { name: string }) {
       project={(p) => project(elevation!, p)}
       sides={ALL}
       still={hand !== null}
-      cursor={carrying ? "grabbing" : hover && selection.includes(hover) ? "grab" : "default"}
+      cursor={carrying ? "grabbing" : grab ? "grab" : "default"}
       faded={stale}
       enter={() => elevation && lookAt(() => ({ right: elevation.right, upright: true }))}
       hover={(on) => setHoverPart(on.part)}
@@ -166,16 +169,21 @@ export function ElevationSheet({ name }: { name: string }) {
             fill={palette.background.paper}
           />
           <Inks inks={elevation.inks} dimmed={inHand} />
-          {elevation.figures.map((f) => (
-            <path
-              key={f.part}
-              data-piece={f.part?.includes(":") ? undefined : f.part}
-              data-part={f.part?.includes(":") ? f.part : undefined}
-              d={f.rings.map(ring).join("")}
-              fill="transparent"
-              stroke="none"
-            />
-          ))}
+          {elevation.figures.map((f) =>
+            f.part?.includes(":") ? (
+              <path
+                key={f.part}
+                data-part={f.part}
+                d={f.rings.map(ring).join("")}
+                fill="transparent"
+                stroke="none"
+              />
+            ) : (
+              <g key={f.part} data-piece={f.part}>
+                <Footprint id={f.part!} rings={f.rings} scale={eye!.scale} />
+              </g>
+            ),
+          )}
           {hovered && (
             <path
               d={hovered.rings.map(ring).join("")}

@@ -5,14 +5,13 @@ import { CarryMarks } from "../carry/CarryMarks";
 import { useSheet } from "../space/sheet";
 import { Dimensions } from "./Dimensions";
 import { DrawingTitle } from "./DrawingTitle";
+import { allRound, marginsFor } from "./margins";
 import { Labels } from "./Labels";
 import { ScaleBar } from "./marks";
 import { Reaches } from "./Reaches";
 import type { Paper, Point } from "./usePaper";
-import { targetOf, type Press, type Target } from "./usePress";
-
-/** Pixels left free around a drawing for its dimension chains. */
-const MARGIN = 46;
+import { look, type Target } from "./picking";
+import type { Press } from "./usePress";
 
 /** What a drawing has on it besides its lines. */
 export interface OnPaper {
@@ -20,13 +19,6 @@ export interface OnPaper {
   extent: number[];
   labels: Label[];
   dimensions: Dimension[];
-}
-
-/** Least and greatest of points x, y, x, y…, with so much more around. */
-export function around(points: number[], more: number): number[] {
-  const xs = points.filter((_, i) => i % 2 === 0);
-  const ys = points.filter((_, i) => i % 2 === 1);
-  return [Math.min(...xs) - more, Math.min(...ys) - more, Math.max(...xs) + more, Math.max(...ys) + more];
 }
 
 /**
@@ -39,22 +31,22 @@ export function around(points: number[], more: number): number[] {
 export function useFit(
   paper: Paper,
   what: string,
-  extent: number[] | undefined,
+  drawn: OnPaper | undefined,
   chosen: () => number[] | null,
 ) {
   const fit = useSheet((s) => s.fit);
   const { size, look } = paper;
   const looked = useRef({ at: -1, w: 0, h: 0, what: "" });
   useEffect(() => {
-    if (size.w === 0 || !extent) return;
+    if (size.w === 0 || !drawn) return;
     const before = looked.current;
     const asked = before.at !== fit.at;
     if (!asked && before.w === size.w && before.h === size.h && before.what === what) return;
     looked.current = { at: fit.at, w: size.w, h: size.h, what };
     const near = fit.what === "selection" && (asked || before.what === what) ? chosen() : null;
-    if (near) look(near, 10);
-    else look(extent, MARGIN);
-  }, [fit, size, look, extent, what, chosen]);
+    if (near) look(near, allRound(10));
+    else look(drawn.extent, marginsFor(drawn.dimensions));
+  }, [fit, size, look, drawn, what, chosen]);
 }
 
 /**
@@ -118,8 +110,8 @@ export function Frame(props: {
       onPointerDown={(e) => (props.down ?? press.down)(e)}
       onPointerMove={(e) => {
         if (!eye || !drawn || props.move?.(e) || press.move(e)) return;
-        const on = targetOf(e);
-        useSheet.getState().point(on.piece);
+        const { on, picksUp } = look(e);
+        useSheet.getState().point(on.piece, picksUp);
         props.hover(on);
       }}
       onPointerUp={(e) => {

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { memo } from "react";
 import { api } from "../api/client";
 import type { Piece } from "../api/types.gen";
+import { Footprint } from "./Footprint";
 import { ring, segments } from "./paths";
 import { tapeMarks } from "./tape";
 
@@ -38,6 +39,7 @@ export const PieceLines = memo(function PieceLines(props: {
       transform={`translate(${piece.at.x} ${piece.at.z}) rotate(${piece.onSheet})`}
       data-piece={props.small ? undefined : piece.id}
       data-name={piece.name}
+      data-selected={props.selected || undefined}
     >
       {lines && (
         <>
@@ -49,7 +51,7 @@ export const PieceLines = memo(function PieceLines(props: {
             strokeWidth={props.small ? 0.5 : props.hovered ? 1.75 : 1.25}
             strokeDasharray={hangs ? "4 3" : undefined}
             vectorEffect="non-scaling-stroke"
-            pointerEvents={hangs ? "stroke" : undefined}
+            pointerEvents="none"
           />
           {fine && !hangs && (
             <path
@@ -64,6 +66,7 @@ export const PieceLines = memo(function PieceLines(props: {
           )}
         </>
       )}
+      {lines && !props.small && <Footprint id={piece.id} rings={lines.outlines} scale={scale} />}
       {marked && (
         <path
           d={segments(tapeMarks(size.width, size.depth, 6 / scale, Math.min(0.14, 10 / scale)))}

@@ -14,10 +14,13 @@ import { openDrawing } from "./views";
 import { DraftLayer } from "../shell/DraftLayer";
 import { Inks, PartMark } from "./Inks";
 import { PieceLines } from "./PieceLines";
-import { around, Frame, useFit } from "./Frame";
+import { around } from "./around";
+import { Frame, useFit } from "./Frame";
 import { AudienceMark, Grid, NorthMark } from "./marks";
+import { allRound } from "./margins";
+import { look as lookUnder } from "./picking";
 import { usePaper, type Eye } from "./usePaper";
-import { HOLD, select, targetOf, usePress } from "./usePress";
+import { HOLD, select, usePress } from "./usePress";
 
 /** Pixels within which the pointer means a mark or a wall. */
 const NEAR = 14;
@@ -54,6 +57,7 @@ export function Plan() {
   const part = useSheet((s) => s.part);
   const hover = useSheet((s) => s.hover);
   const ghosts = useSheet((s) => s.ghosts);
+  const grab = useSheet((s) => s.grab);
   const carrying = useCarry((s) => s.hand !== null);
   const tool = useSheet((s) => s.tool);
   const hand = useSheet((s) => s.hand);
@@ -70,7 +74,7 @@ export function Plan() {
   const order = useStack();
   const last = useRef<{ x: number; z: number } | null>(null);
 
-  useFit(paper, "plan", plan?.extent, () => {
+  useFit(paper, "plan", plan, () => {
     const { selection: chosen, pieces: all, part: one } = useSheet.getState();
     const near = chosen.map((id) => all.get(id)).filter((p): p is Piece => p !== undefined);
     if (near.length > 0) {
@@ -96,7 +100,7 @@ export function Plan() {
     const [w, d] = drawn.length === 0 ? [(x1 - x0) / 2, (z1 - z0) / 2] : [1, 1];
     const xs = [x0 - w, x1 + w, ...drawn.flatMap((c) => [c.x - 2, c.x + 2])];
     const zs = [z0 - d, z1 + d, ...drawn.flatMap((c) => [c.z - 2, c.z + 2])];
-    look([Math.min(...xs), Math.min(...zs), Math.max(...xs), Math.max(...zs)], 10);
+    look([Math.min(...xs), Math.min(...zs), Math.max(...xs), Math.max(...zs)], allRound(10));
   }, [purpose, drawn, plan, look, size.w, size.h]);
 
   const toPlan = (e: { clientX: number; clientY: number }) => {
@@ -152,17 +156,7 @@ export function Plan() {
       sides={ROUND}
       still={hand !== null}
       bare={purpose === "outline"}
-      cursor={
-        purpose
-          ? "crosshair"
-          : carrying
-            ? "grabbing"
-            : tool
-              ? "copy"
-              : hover && selection.includes(hover)
-                ? "grab"
-                : "default"
-      }
+      cursor={purpose ? "crosshair" : carrying ? "grabbing" : tool ? "copy" : grab ? "grab" : "default"}
       enter={lookAtPlan}
       down={(e) => !tool && press.down(e, purpose !== null)}
       move={move}
@@ -173,7 +167,7 @@ export function Plan() {
         if (tool) giveUp();
       }}
       onDoubleClick={(e) => {
-        const wall = targetOf(e).part;
+        const wall = lookUnder(e).on.part;
         if (wall?.startsWith("wall:")) openDrawing(wall);
       }}
       over={purpose && <DraftLayer paper={paper} />}

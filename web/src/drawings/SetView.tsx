@@ -24,7 +24,8 @@ import { Looking } from "./Looking";
 import { Pieces } from "./Pieces";
 import { SelectionMarks } from "./SelectionMarks";
 import { ShellModel } from "./ShellModel";
-import { HOLD, picksUp } from "./usePress";
+import { isPicked } from "./picking";
+import { HOLD } from "./usePress";
 import { OUTSIDE } from "./angles";
 import { type Stage, View } from "./View";
 
@@ -90,7 +91,7 @@ export function SetView({ small = false }: { small?: boolean }) {
     if (!stage.current || carrying || e.button !== 0 || useSheet.getState().aiming) return;
     if (!(e.target as Element).closest("canvas")) return;
     const met = under(e);
-    if (!picksUp(met.piece, e)) return;
+    if (!isPicked(met.piece, e)) return;
     const { x, y, z } = met.point!;
     press.current.hold = { x, y, z };
     if (stage.current.controls) stage.current.controls.enabled = false;

@@ -10,7 +10,8 @@ export interface SectionLook {
   at: string | null;
 }
 
-export type Tab = "catalog" | "shell";
+/** A leaf of the side; the schedule is one only where there is no room for it on the right. */
+export type Tab = "catalog" | "shell" | "schedule";
 
 /** How this window shows the space. */
 export interface Looking {

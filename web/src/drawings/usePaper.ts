@@ -1,4 +1,5 @@
 import { useGesture } from "@use-gesture/react";
+import type { Margins } from "./margins";
 import { useCallback, useEffect, useRef, useState } from "react";
 
 /** Where the sheet lies under the window: its middle in metres, and pixels a metre. */
@@ -68,15 +69,19 @@ export function usePaper() {
   /** Whether two fingers zoom, or did until both are lifted; then they press nothing. */
   const pinching = () => pinched.current;
 
-  /** Looks at an extent (least and greatest x and y, metres) with so many pixels left free around it. */
+  /** Looks at an extent (least and greatest x and y, metres) with so much left free around it. */
   const look = useCallback(
-    (extent: number[], margin: number) => {
+    (extent: number[], free: Margins) => {
       const [x0, y0, x1, y1] = extent;
       const scale = Math.min(
-        Math.max(40, size.w - 2 * margin) / Math.max(0.1, x1 - x0),
-        Math.max(40, size.h - 2 * margin - 8) / Math.max(0.1, y1 - y0),
+        Math.max(40, size.w - free.left - free.right) / Math.max(0.1, x1 - x0),
+        Math.max(40, size.h - free.top - free.bottom) / Math.max(0.1, y1 - y0),
       );
-      setEye({ x: (x0 + x1) / 2, y: (y0 + y1) / 2 - 4 / scale, scale });
+      setEye({
+        x: (x0 + x1) / 2 + (free.right - free.left) / 2 / scale,
+        y: (y0 + y1) / 2 + (free.bottom - free.top) / 2 / scale,
+        scale,
+      });
     },
     [size.w, size.h],
   );

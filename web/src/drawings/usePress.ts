@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { EditUnion as Edit, Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
-import { aimAt, pick } from "../verbs/verbs";
-import { lookAtIt } from "../verbs/verbs";
+import { aimAt, lookAtIt, pick } from "../verbs/verbs";
 import { twice } from "../selection/twice";
 import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
+import { look as lookUnder, NOTHING_UNDER, took, type Target, type Under } from "./picking";
 import type { Eye, Paper, Point } from "./usePaper";
 
 /** A press becomes a carry beyond so many pixels. */
@@ -13,31 +13,10 @@ const CARRY = 4;
 /** So near, in pixels, things hold what is carried past them. */
 export const HOLD = 10;
 
-/** What the pointer is on: a piece, or else a part of the shell. */
-export interface Target {
-  piece: string | null;
-  part: string | null;
-}
-
-export function targetOf(e: { target: EventTarget }): Target {
-  const named = (kind: "piece" | "part") =>
-    (e.target as Element).closest(`[data-${kind}]`)?.getAttribute(`data-${kind}`) ?? null;
-  const piece = named("piece");
-  return { piece, part: piece ? null : named("part") };
-}
-
-const NOTHING: Target = { piece: null, part: null };
-
-/** Whether a click there picks up: on a piece that is selected already. */
-export function picksUp(on: string | null, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) {
-  const plain = !(e.shiftKey || e.ctrlKey || e.metaKey);
-  return plain && on !== null && useSheet.getState().selection.includes(on);
-}
-
 interface Down {
   x: number;
   y: number;
-  on: Target;
+  under: Under;
   what: "click" | "pan" | "carry" | "shift" | "band";
   eye: Eye;
   edit?: Edit;
@@ -88,8 +67,8 @@ export function usePress(
     /** @param bare whether nothing can be picked now, as while drawing */
     down(e: PointerEvent, bare = false) {
       if (!eye || e.button === 2) return;
-      const on = bare || carried() ? NOTHING : targetOf(e);
-      press.current = { x: e.clientX, y: e.clientY, on, what: "click", eye };
+      const under = bare || carried() ? NOTHING_UNDER : lookUnder(e);
+      press.current = { x: e.clientX, y: e.clientY, under, what: "click", eye };
       frame.current!.setPointerCapture(e.pointerId);
     },
     /** Whether the pointer is down or something is carried, and this was its business. */
@@ -108,13 +87,14 @@ export function usePress(
       const dx = e.clientX - p.x;
       const dy = e.clientY - p.y;
       if (p.what === "click" && Math.hypot(dx, dy) > CARRY) {
-        const { selection, part } = useSheet.getState();
-        if (p.on.piece && selection.includes(p.on.piece)) {
+        const { part } = useSheet.getState();
+        const { on, holds } = p.under;
+        if (holds) {
           p.what = "carry";
           const from = { ...e, clientX: p.x, clientY: p.y, target: e.target } as PointerEvent;
-          pickUp(space(p.on.piece, from));
+          pickUp(space(holds, from));
         } else if (band && e.shiftKey) p.what = "band";
-        else p.what = p.on.part !== null && p.on.part === part ? "shift" : "pan";
+        else p.what = on.part !== null && on.part === part ? "shift" : "pan";
       }
       if (p.what === "band") {
         const box = frame.current!.getBoundingClientRect();
@@ -125,7 +105,7 @@ export function usePress(
       } else if (p.what === "carry") {
         point(e);
       } else if (p.what === "shift") {
-        p.edit = shift(p.on.part!, { x: dx / eye.scale, y: dy / eye.scale }, e);
+        p.edit = shift(p.under.on.part!, { x: dx / eye.scale, y: dy / eye.scale }, e);
         tryOut([p.edit]);
       }
       return true;
@@ -141,17 +121,17 @@ export function usePress(
         setBand(null);
         band?.(a, paper.toPaper(e));
       } else if (p && useSheet.getState().aiming) {
-        void aimAt(p.on.piece);
-      } else if (p?.what === "click" && twice(e) && (carried() || p.on.piece)) {
+        void aimAt(p.under.on.piece);
+      } else if (p?.what === "click" && twice(e) && (carried() || p.under.on.piece)) {
         lookAtIt();
       } else if (carried()) {
         // a click, the end of a drag, or of one out of the catalog
         point(e);
         void putDownCarry(e.shiftKey);
-      } else if (p && picksUp(p.on.piece, e)) {
-        pickUp(space(p.on.piece!, e));
+      } else if (p?.under.picksUp) {
+        pickUp(space(p.under.holds!, e));
         point(e);
-      } else if (p) click(p.on, e);
+      } else if (p) click(p.under.on, e);
     },
     cancel() {
       press.current = null;
@@ -166,5 +146,8 @@ export type Press = ReturnType<typeof usePress>;
 /** What a click does where nothing is being drawn: selects a part of the shell, or a piece. */
 export function select(on: Target, e: PointerEvent) {
   if (on.part) useSheet.getState().selectPart(on.part);
-  else pick(on.piece, e);
+  else {
+    pick(on.piece, e);
+    if (on.piece) took(e, on.piece);
+  }
 }

@@ -31,8 +31,7 @@ export function Head() {
   const saved = useSheet((s) => s.saved);
   const unit = useSheet((s) => s.unit);
   const large = useSheet((s) => s.large);
-  const { setUnit, setLarge, step, look } = useSheet.getState();
-  const chosen = useSheet((s) => s.selection.length > 0 || s.part !== null);
+  const { setUnit, setLarge, step } = useSheet.getState();
   const projects = useQuery({ queryKey: ["projects"], queryFn: api.projects });
   const project = projects.data?.find((p) => p.id === space.project)?.name ?? "";
   return (
@@ -105,18 +104,6 @@ export function Head() {
         <ToggleButton value="plan,set">Both</ToggleButton>
         <ToggleButton value="set">Set view</ToggleButton>
       </ToggleButtonGroup>
-      <Tooltip title="Show the whole space in every drawing (H)">
-        <Button color="inherit" onClick={() => look("home")}>
-          Home
-        </Button>
-      </Tooltip>
-      <Tooltip title="Look at the selection in every drawing (F)">
-        <span>
-          <Button color="inherit" disabled={!chosen} onClick={() => look("selection")}>
-            Look at it
-          </Button>
-        </span>
-      </Tooltip>
       <Snags />
       <Select
         variant="standard"

@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import Snackbar from "@mui/material/Snackbar";
 import Typography from "@mui/material/Typography";
+import useMediaQuery from "@mui/material/useMediaQuery";
 import { useEffect, useRef, useState } from "react";
 import { ElevationSheet } from "../drawings/ElevationSheet";
 import { Plan } from "../drawings/Plan";
@@ -29,6 +30,9 @@ import { Strip } from "./Strip";
 export function SheetPage() {
   const space = useSheet((s) => s.space);
   const tab = useSheet((s) => s.tab);
+  const wide = useMediaQuery(WIDE);
+  const leaves: Tab[] = wide ? ["catalog", "shell"] : ["catalog", "shell", "schedule"];
+  const leaf = leaves.includes(tab) ? tab : "catalog";
   useLive(space?.id);
   useKeys();
   const { menu, handlers } = useVerbMenu();
@@ -47,16 +51,18 @@ export function SheetPage() {
     >
       <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
-        <Side name={tab === "shell" ? "Shell" : "Catalog"} width={260} edge="left" leaves={<Leaves />}>
-          {tab === "shell" ? <ShellPanel /> : <Catalog />}
+        <Side name={WORDS[leaf]} width={260} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
+          {leaf === "shell" ? <ShellPanel /> : leaf === "schedule" ? <Schedule /> : <Catalog />}
         </Side>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
           <Drawings />
           <Strip />
         </Box>
-        <Side name="Schedule" width={280} edge="right">
-          <Schedule />
-        </Side>
+        {wide && (
+          <Side name="Schedule" width={300} edge="right">
+            <Schedule />
+          </Side>
+        )}
       </Box>
       <Caption />
       <VerbLine />
@@ -69,31 +75,30 @@ export function SheetPage() {
   );
 }
 
-const LEAVES: [Tab, string][] = [
-  ["catalog", "Catalog"],
-  ["shell", "Shell"],
-];
+/** Here the schedule stands on the right for itself; on less it would take the room from the drawings. */
+const WIDE = "(min-width: 1440px)";
 
-/** What one furnishes with, and what one furnishes. */
-function Leaves() {
-  const tab = useSheet((s) => s.tab);
+const WORDS: Record<Tab, string> = { catalog: "Catalog", shell: "Shell", schedule: "Schedule" };
+
+/** What one furnishes with, what one furnishes, and what is there. */
+function Leaves({ names, now }: { names: Tab[]; now: Tab }) {
   return (
-    <Box role="tablist" aria-label="Catalog and shell" sx={{ flex: 1, display: "flex", pl: 0.75 }}>
-      {LEAVES.map(([name, words]) => (
+    <Box role="tablist" aria-label="Leaves" sx={{ flex: 1, display: "flex", pl: 0.5 }}>
+      {names.map((name) => (
         <ButtonBase
           key={name}
           role="tab"
-          aria-selected={tab === name}
+          aria-selected={now === name}
           onClick={() => useSheet.getState().setTab(name)}
           sx={{
             px: 1,
             height: 32,
-            color: tab === name ? "text.primary" : "text.secondary",
-            boxShadow: tab === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,
+            color: now === name ? "text.primary" : "text.secondary",
+            boxShadow: now === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,
           }}
         >
           <Typography component="span" variant="h2">
-            {words}
+            {WORDS[name]}
           </Typography>
         </ButtonBase>
       ))}

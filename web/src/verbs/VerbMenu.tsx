@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useState, type MouseEvent, type PointerEvent } from "react";
-import { targetOf } from "../drawings/usePress";
+import { look } from "../drawings/picking";
 import { useSheet } from "../space/sheet";
 import { mode, verbsNow } from "./register";
 import { pressed, type Verb } from "./verb";
@@ -103,7 +103,7 @@ export function useVerbMenu() {
   const [down, setDown] = useState({ x: 0, y: 0 });
   const show = (e: MouseEvent, byKey: boolean) => {
     if (mode() === "sheet") {
-      const on = targetOf(e);
+      const on = look(e).on;
       const row = (e.target as HTMLElement).closest("[role=row]")?.getAttribute("data-id") ?? null;
       const { selection, select, selectPart, hover } = useSheet.getState();
       const piece = on.piece ?? row ?? (inSet(e) ? hover : null);

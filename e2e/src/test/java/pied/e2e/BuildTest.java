@@ -182,7 +182,7 @@ class BuildTest {
   void anLIsDrawnToExactLengths() {
     String room = pied.newRoom("Drawn");
     sheet = Sheet.planOf(room);
-    sheet.page.getByRole(AriaRole.TAB, name("Shell")).click();
+    sheet.leaf("Shell");
     press("Outline");
     click(0, 0);
     assertThat(sheet.caption()).containsText("corner 2");
@@ -326,7 +326,7 @@ class BuildTest {
         .isCloseTo(0.9, EXACT);
 
     // a chair on the rake, on a platform and on a step stands exactly on each
-    sheet.page.getByRole(AriaRole.TAB, name("Catalog")).click();
+    sheet.leaf("Catalog");
     double onRake = chairAt(stage, 0.5, -2);
     assertThat(onRake).isBetween(0.1, 0.1 + 0.05 * 0.3);
     assertThat(sheet.caption()).containsText("on the stage floor");

@@ -15,6 +15,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
@@ -170,15 +171,47 @@ final class PiedProcess implements AutoCloseable {
     return json("/api/projects").at("/0/spaces/0/id").asText();
   }
 
-  /** A new empty room of its own. */
+  /** A new empty room of its own, 6 × 4 × 2.80. */
   String newRoom(String name) {
+    return newRoom(name, 6, 4, 2.8);
+  }
+
+  String newRoom(String name, double width, double depth, double height) {
     String project = json("/api/projects").at("/0/id").asText();
-    String made =
-        post(
-                "/api/projects/" + project + "/spaces",
-                "{\"name\":\"" + name + "\",\"width\":6,\"depth\":4,\"height\":2.8}")
-            .body();
-    return parse(made).get("id").asText();
+    String room =
+        String.format(
+            Locale.ROOT,
+            "{\"name\":\"%s\",\"width\":%s,\"depth\":%s,\"height\":%s}",
+            name,
+            width,
+            depth,
+            height);
+    return parse(post("/api/projects/" + project + "/spaces", room).body()).get("id").asText();
+  }
+
+  /**
+   * Does edits in a space.
+   *
+   * @param edit as JSON in which ' stands for " and numbers are filled in
+   */
+  void edit(String space, String edit, Object... values) {
+    String one = String.format(Locale.ROOT, edit.replace('\'', '"'), values);
+    HttpResponse<String> answer =
+        post("/api/spaces/" + space + "/edits", "{\"edits\":[" + one + "]}");
+    if (answer.statusCode() != 200) {
+      throw new IllegalStateException(one + ": " + answer.body());
+    }
+  }
+
+  /** Places an article at a point of the floor. */
+  void place(String space, String piece, String article, double x, double z) {
+    edit(
+        space,
+        "{'do':'place','piece':'%s','article':'%s','at':{'x':%s,'z':%s}}",
+        piece,
+        article,
+        x,
+        z);
   }
 
   JsonNode space(String id) {

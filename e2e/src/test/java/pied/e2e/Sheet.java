@@ -105,6 +105,11 @@ final class Sheet {
             + " return g.every(e => e.querySelector('path')); }");
   }
 
+  /** One of the leaves on the left: Catalog, Shell or Schedule. */
+  void leaf(String name) {
+    page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name)).click();
+  }
+
   Locator caption() {
     return page.getByTestId("caption");
   }
@@ -134,6 +139,7 @@ final class Sheet {
 
   /** Takes an article in hand: search, and Enter on its card. */
   void take(String search, String article) {
+    leaf("Catalog");
     page.getByLabel("Search the catalog").fill(search);
     Locator card = page.locator("[data-article=" + article + "]");
     card.focus();
@@ -227,6 +233,7 @@ final class Sheet {
 
   /** Selects a piece in the schedule; it is looked for, since only the rows in view are there. */
   void schedule(String name) {
+    leaf("Schedule");
     Locator find = page.getByLabel("Find a piece");
     find.fill(name);
     page.getByLabel("Pieces", new Page.GetByLabelOptions().setExact(true))

@@ -38,15 +38,7 @@ class VerbsTest {
   }
 
   private void put(String id, String article, double x, double z) {
-    pied.post(
-        "/api/spaces/" + room + "/edits",
-        String.format(
-            java.util.Locale.ROOT,
-            "{\"edits\":[{\"do\":\"place\",\"piece\":\"%s\",\"article\":\"%s\",\"at\":{\"x\":%s,\"z\":%s}}]}",
-            id,
-            article,
-            x,
-            z));
+    pied.place(room, id, article, x, z);
   }
 
   private JsonNode piece(String id) {

@@ -1,0 +1,52 @@
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import { following } from "../drawings/stack";
+import { canMove } from "../selection/learned";
+import { useSheet } from "../space/sheet";
+
+/** How the selection is moved, until that is known; and what else lies where the last click took it. */
+export function AlsoHere() {
+  const selection = useSheet((s) => s.selection);
+  const here = useSheet((s) => s.here);
+  const pieces = useSheet((s) => s.pieces);
+  const others = here.filter((id) => !selection.includes(id) && pieces.has(id));
+  const next = others.length > 0 ? following(pieces, here, selection[0]) : null;
+  const it = selection.length === 1 ? "it" : "them";
+  return (
+    <Box component="span" data-testid="also-here" sx={{ color: "text.secondary" }}>
+      {others.length > 0 && (
+        <>
+          {" "}
+          Here also:{" "}
+          {others.map((id, i) => (
+            <span key={id}>
+              {i > 0 && ", "}
+              <ButtonBase
+                onClick={() => {
+                  useSheet.getState().select([id]);
+                  useSheet.getState().lieHere(here);
+                }}
+                sx={{
+                  font: "inherit",
+                  textDecoration: "underline dotted",
+                  textUnderlineOffset: 3,
+                  verticalAlign: "baseline",
+                }}
+              >
+                {pieces.get(id)!.name}
+              </ButtonBase>
+              {id === next && " (one more click)"}
+            </span>
+          ))}
+          .
+        </>
+      )}
+      {selection.length > 0 && !canMove() && (
+        <>
+          {" "}
+          To move {it}, {next ? "drag" : "click once more"}, or press <b>Space</b>.
+        </>
+      )}
+    </Box>
+  );
+}
