@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import pied.core.catalog.Article;
+import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.arrange.BesideBuilder;
@@ -13,8 +14,10 @@ import pied.core.edit.arrange.Level;
 import pied.core.edit.keep.RecolourBuilder;
 import pied.core.edit.keep.RenameBuilder;
 import pied.core.edit.place.AttachBuilder;
+import pied.core.edit.place.HangBuilder;
 import pied.core.edit.place.MoveToBuilder;
 import pied.core.edit.place.SetDistanceBuilder;
+import pied.core.edit.place.TopAtBuilder;
 import pied.core.edit.shell.BuildBuilder;
 import pied.core.edit.size.ResizeBuilder;
 import pied.core.edit.turn.LeanOverBuilder;
@@ -23,6 +26,7 @@ import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Hung;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
@@ -104,15 +108,18 @@ public final class Caption {
     text(" — ");
     sizes(self, p, unit::fine);
     text(", " + preposition(p) + " ");
-    carrier(p);
-    if (p.on().kind() != On.Kind.floor) {
-      text(", underside at ");
-      writer.length(
-          p.at().y() - space.shell().datum().y(),
-          "Height of the underside above the floor",
-          "to.y",
-          MoveToBuilder.builder().piece(p.id()).build());
+    Hung hung = hangs(p) ? Hung.of(space, p) : null;
+    if (hung != null) {
+      writer
+          .length(
+              hung.below(),
+              "How far below " + space.nameOf(p.on()) + " it hangs",
+              "below",
+              HangBuilder.builder().pieces(self).build())
+          .text(" below ");
     }
+    carrier(p);
+    heights(p);
     for (Reach r : neighbours(p)) {
       Side side = r.side();
       text(", ");
@@ -137,6 +144,30 @@ public final class Caption {
     text(", at ");
     writer.place(p.at(), MoveToBuilder.builder().piece(p.id()).build(), "to").text(". ");
     swatches(self, p);
+  }
+
+  private boolean hangs(Piece p) {
+    boolean may = space.article(p).mounting() == Mounting.HANGS;
+    return may && !p.attached() && p.on().kind() != On.Kind.nothing;
+  }
+
+  /** From where to where it is, above the floor. */
+  private void heights(Piece p) {
+    double low = p.at().y() - space.shell().datum().y();
+    double top = p.pose().box(space.shapes().mesh(p).box()).max().y() - space.shell().datum().y();
+    text(", underside at ");
+    writer
+        .length(
+            low,
+            "Height of the underside above the floor",
+            "to.y",
+            MoveToBuilder.builder().piece(p.id()).build())
+        .text(", top at ")
+        .length(
+            top,
+            "Height of the top above the floor",
+            "height",
+            TopAtBuilder.builder().pieces(List.of(p.id())).build());
   }
 
   /** The free distances round about; of one neighbour only the least. */
@@ -279,9 +310,12 @@ public final class Caption {
             LeanOverBuilder.builder().pieces(ids).withFloor(true).build()));
   }
 
-  private static String preposition(Piece p) {
+  private String preposition(Piece p) {
     if (p.attached()) {
       return "attached to";
+    }
+    if (hangs(p)) {
+      return "hanging";
     }
     return switch (p.on().kind()) {
       case ceiling, bar -> "hanging from";

@@ -203,8 +203,10 @@ final class Aiming {
       pointed = resting.hangs(q.target());
     }
     Rest rest = resting.hangAt(inRoom(pointed.plus(-g.x(), -g.z())), start.turn());
-    String place = "hanging from " + space.nameOf(rest.on());
-    return new Aimed(start.at(rest.at()).on(rest.on()), null, place, 1);
+    // on lines of its own it stays as high as it was hung
+    double y = load.onLines() ? load.lead().at().y() : rest.at().y();
+    Footing now = start.at(rest.at().x(), y, rest.at().z());
+    return new Aimed(now.on(rest.on()), null, "", 1);
   }
 
   private Aimed inset(Footing start) {

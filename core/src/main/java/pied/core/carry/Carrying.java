@@ -9,6 +9,7 @@ import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Hung;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Surfaces;
@@ -18,6 +19,7 @@ import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Said;
 
 /**
  * Answers where what is carried goes: to the surface that is pointed at, held by what is near,
@@ -83,7 +85,11 @@ public final class Carrying {
    * @throws Refusal if the question cannot be answered at all
    */
   public static Answer answer(Space space, Question q, LengthUnit unit) {
-    return new Carrying(space, q, unit).run();
+    try {
+      return new Carrying(space, q, unit).run();
+    } catch (Refusal e) {
+      throw e.in(unit);
+    }
   }
 
   // ---- the way to an answer
@@ -106,11 +112,17 @@ public final class Carrying {
         }
       }
     } catch (Refusal e) {
-      refused = e.getMessage();
+      refused = e.in(unit).getMessage();
     }
     if (!Sound.near(now.at())) { // a number was typed that leads out of all measure
       now = now.at(load.lead().at().x(), load.lead().at().y(), load.lead().at().z());
-      refused = "That is more than " + (int) Sound.FARTHEST + " m away, which is too far.";
+      String far = Said.in(Said.length(Sound.FARTHEST), unit);
+      refused = "That is more than " + far + " away, which is too far.";
+    }
+    if (load.hangs() && q.against() == null) {
+      Hung hung = resting.hung(now.pose());
+      now = now.on(hung.from());
+      place = hung.words(space, unit);
     }
     List<Piece> pieces = placed(now.at());
     Piece lead = pieces.get(pieces.size() - 1);

@@ -14,6 +14,7 @@ import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
+import pied.core.place.Hung;
 import pied.core.place.Inset;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
@@ -119,6 +120,15 @@ record Load(
 
   boolean stands() {
     return article.mounting() == Mounting.STANDS;
+  }
+
+  boolean hangs() {
+    return article.mounting() == Mounting.HANGS;
+  }
+
+  /** Whether it hung in mid-air, on lines of its own, when it was picked up. */
+  boolean onLines() {
+    return !fresh && hangs() && Hung.of(space, lead).onLines();
   }
 
   boolean onWall() {

@@ -2,12 +2,12 @@ package pied.core.catalog;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import pied.core.Refusal;
 import pied.core.size.Size;
+import pied.core.units.Said;
 
 /**
  * What sizes an article comes in.
@@ -28,7 +28,7 @@ public record Sizing(
 
     boolean holds(double v);
 
-    /** In words: "0.40 to 0.60", "0.60 only". */
+    /** In words: "0.40 to 0.60 m", "0.60 m only". */
     String words();
   }
 
@@ -41,7 +41,7 @@ public record Sizing(
 
     @Override
     public String words() {
-      return text(least) + " to " + text(most);
+      return Said.bare(least) + " to " + Said.length(most);
     }
   }
 
@@ -68,9 +68,13 @@ public record Sizing(
 
     @Override
     public String words() {
-      return values.size() == 1
-          ? text(values.get(0)) + " only"
-          : values.stream().map(Sizing::text).collect(Collectors.joining(", "));
+      String all =
+          values.stream()
+              .map(Said::bare)
+              .limit(values.size() - 1)
+              .collect(Collectors.joining(", "));
+      String last = Said.length(most());
+      return values.size() == 1 ? last + " only" : all + ", " + last;
     }
   }
 
@@ -84,7 +88,7 @@ public record Sizing(
 
     @Override
     public String words() {
-      return text(least) + " to " + text(most) + " in steps of " + text(by);
+      return Said.bare(least) + " to " + Said.bare(most) + " in steps of " + Said.length(by);
     }
   }
 
@@ -145,12 +149,12 @@ public record Sizing(
       throw new Refusal(
           article
               + " comes in one size only: "
-              + text(width.least())
+              + Said.bare(width.least())
               + " × "
-              + text(depth.least())
+              + Said.bare(depth.least())
               + " × "
-              + text(height.least())
-              + " m.");
+              + Said.length(height.least())
+              + ".");
     }
     List<String> wrong = new ArrayList<>();
     check(wrong, "wide", size.width(), width);
@@ -175,14 +179,16 @@ public record Sizing(
   private static void check(List<String> wrong, String word, double v, Rule rule) {
     if (!(v > 0)) {
       throw new Refusal(
-          "A size must be more than zero; " + text(v) + " m " + word + " was asked for.");
+          "A size must be more than zero; " + Said.length(v) + " " + word + " was asked for.");
     }
     if (!rule.holds(v)) {
-      wrong.add(rule.words().replace(" only", "") + " m " + word + ", not " + text(v));
+      wrong.add(rule.words().replace(" only", "") + " " + word + ", not " + Said.bare(v));
     }
   }
 
-  /** In words, for a card: which directions are free, fixed or in steps. */
+  /**
+   * In words, lengths by {@link Said}, for a card: which directions are free, fixed or in steps.
+   */
   public String words() {
     if (fixed()) {
       return "one size only";
@@ -192,9 +198,5 @@ public record Sizing(
     }
     String all = width.words() + " wide, " + depth.words() + " deep, " + height.words() + " high";
     return length == null ? all : all + "; built to length";
-  }
-
-  private static String text(double v) {
-    return String.format(Locale.ROOT, Math.abs(v) < 0.3 ? "%.3f" : "%.2f", v);
   }
 }

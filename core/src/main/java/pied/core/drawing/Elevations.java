@@ -23,6 +23,7 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
+import pied.core.units.Said;
 
 /**
  * Draws elevations and sections. Keeps the edges of shapes it has drawn before. Safe for threads.
@@ -113,7 +114,12 @@ public final class Elevations {
         double free = free(wall);
         double at = asked.at() == null ? Math.min(STEP_BACK, free / 2) : asked.at();
         if (!(at > 0.01 && at <= 400)) {
-          throw new Refusal("One looks at a wall from 0.01 to 400 m before it.");
+          throw new Refusal(
+              "One looks at a wall from "
+                  + Said.bare(0.01)
+                  + " to "
+                  + Said.length(400)
+                  + " before it.");
         }
         cut = ground + at;
         look = new Elevation.Look(Elevation.Way.wall, wall.name(), at);

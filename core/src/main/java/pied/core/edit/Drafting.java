@@ -77,6 +77,14 @@ public final class Drafting {
    * @throws Refusal if what was typed cannot be read
    */
   public static Answer next(Shell shell, Question q, LengthUnit unit) {
+    try {
+      return checked(shell, q, unit);
+    } catch (Refusal e) {
+      throw e.in(unit);
+    }
+  }
+
+  private static Answer checked(Shell shell, Question q, LengthUnit unit) {
     if (q.corners() == null
         || q.pointer() == null
         || q.corners().stream().anyMatch(java.util.Objects::isNull)) {

@@ -13,12 +13,14 @@ import pied.core.edit.keep.Remove;
 import pied.core.edit.keep.Rename;
 import pied.core.edit.place.Attach;
 import pied.core.edit.place.BringIn;
+import pied.core.edit.place.Hang;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.MoveTo;
 import pied.core.edit.place.Place;
 import pied.core.edit.place.PutDown;
 import pied.core.edit.place.SetDistance;
 import pied.core.edit.place.Settle;
+import pied.core.edit.place.TopAt;
 import pied.core.edit.shell.AddCorner;
 import pied.core.edit.shell.Build;
 import pied.core.edit.shell.MoveCorner;
@@ -53,6 +55,8 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = PutDown.class, name = "putDown"),
   @JsonSubTypes.Type(value = MoveBy.class, name = "moveBy"),
   @JsonSubTypes.Type(value = MoveTo.class, name = "moveTo"),
+  @JsonSubTypes.Type(value = TopAt.class, name = "topAt"),
+  @JsonSubTypes.Type(value = Hang.class, name = "hang"),
   @JsonSubTypes.Type(value = SetDistance.class, name = "setDistance"),
   @JsonSubTypes.Type(value = Settle.class, name = "settle"),
   @JsonSubTypes.Type(value = SettleOnto.class, name = "settleOnto"),

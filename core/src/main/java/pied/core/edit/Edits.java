@@ -52,7 +52,7 @@ public final class Edits {
       try {
         bench.make(edits.get(i));
       } catch (Refusal e) {
-        throw edits.size() == 1 ? e : new Refusal("Edit " + (i + 1) + ": " + e.getMessage());
+        throw (edits.size() == 1 ? e : e.of("Edit " + (i + 1) + ": ")).in(unit);
       }
     }
     return bench.outcome();

@@ -76,8 +76,11 @@ public record NewShell(
     double w = measure(width, "width", unit);
     double d = measure(depth, "depth", unit);
     double h = measure(height, "height", unit);
-    Shell shell = stage == null ? room(w, d, h, unit) : stage(w, d, h, unit);
-    return ShellCheck.checked(shell);
+    try {
+      return ShellCheck.checked(stage == null ? room(w, d, h, unit) : stage(w, d, h, unit));
+    } catch (Refusal e) {
+      throw e.in(unit);
+    }
   }
 
   private static double measure(Amount a, String name, LengthUnit unit) {

@@ -9,6 +9,7 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Hung;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
@@ -37,12 +38,18 @@ final class Settling {
       Resting resting = Resting.of(bench.space(), p);
       if (p.attached() || article.mounting() != Mounting.STANDS) {
         On touched = resting.carrier(p.pose());
-        boolean stays = !touched.equals(On.NOTHING);
+        boolean raised = always && article.mounting() == Mounting.HANGS && !p.attached();
+        boolean stays =
+            !touched.equals(On.NOTHING) && !(raised && resting.hung(p.pose()).onLines());
         if (!stays && article.mounting() != Mounting.STANDS) {
           rehang(p, resting, article);
           continue;
         }
         if (stays) {
+          if (!touched.equals(p.on()) && article.mounting() == Mounting.HANGS && !p.attached()) {
+            Hung hung = resting.hung(p.pose());
+            bench.say(p.name() + " is now " + hung.words(bench.space(), bench.unit()) + ".");
+          }
           bench.set(p.attached() ? p : p.withOn(touched));
           continue;
         }

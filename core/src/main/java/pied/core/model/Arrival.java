@@ -17,6 +17,7 @@ import pied.core.solid.Lighter;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Vec;
+import pied.core.units.Said;
 
 /**
  * A model file on its way into a project: what it seems to be, and the article that comes of it. It
@@ -299,12 +300,12 @@ public final class Arrival {
     said.add(
         String.format(
             Locale.ROOT,
-            "%s units in its longest direction: taken as %s = %.2f m%s.",
+            "%s units in its longest direction: taken as %s = %s%s.",
             most >= 10
                 ? String.format(Locale.ROOT, "%.0f", most)
                 : String.format(Locale.ROOT, "%.2f", most),
             words,
-            most * best,
+            Said.length(most * best),
             alike == null ? "" : ", as large as " + alike.name().toLowerCase(Locale.ROOT)));
     return best;
   }

@@ -2,10 +2,10 @@ package pied.core.model;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import pied.core.Refusal;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Said;
 
 /** Sets a model upright, in metres, as it is taken. */
 final class Upright {
@@ -41,11 +41,13 @@ final class Upright {
     double most = Math.max(hi[0] - lo[0], Math.max(hi[1] - lo[1], hi[2] - lo[2]));
     if (!(most <= Size.MOST && most >= 0.001)) {
       throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "In that unit it would be %.4g m long; choose another unit (0.001 to %.0f m can be placed).",
-              most,
-              Size.MOST));
+          "In that unit it would be "
+              + Said.length(most)
+              + " long; choose another unit ("
+              + Said.bare(0.001)
+              + " to "
+              + Said.length(Size.MOST)
+              + " can be placed).");
     }
     double[] middle = {(lo[0] + hi[0]) / 2, lo[1], (lo[2] + hi[2]) / 2};
     for (double[] q : placed) {

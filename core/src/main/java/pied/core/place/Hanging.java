@@ -14,6 +14,7 @@ import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
+import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.PartName;
@@ -96,6 +97,23 @@ final class Hanging {
       throw new Refusal("It is longer than the room is high.");
     }
     return new Rest(spot.at(y), turn, On.CEILING, 0);
+  }
+
+  /**
+   * How it hangs at a place, without moving it: from what is next above it, touching that or on
+   * lines of its own.
+   */
+  Hung under(Pose pose) {
+    Bodies.Met met =
+        bodies.travel(
+            mesh, pose, Vec.UP, 1e4, b -> PartName.is(b, Kind.ceiling, Kind.bar) || mayHold(b));
+    if (!met.stop().meets()) {
+      return Hung.NOWHERE;
+    }
+    PartName part = PartName.of(met.body());
+    On from = part == null ? On.piece(met.body().id()) : part.carrier();
+    double below = met.stop().distance();
+    return new Hung(from, below > Resting.CONTACT ? below : 0);
   }
 
   /** Whether something may be hung from a piece: what is rigged on a stage. */

@@ -297,9 +297,14 @@ public final class Resting {
     return hanging.at(spot, turn);
   }
 
+  /** How something that hangs would hang at a place, without moving it. */
+  public Hung hung(Pose pose) {
+    return hanging.under(pose);
+  }
+
   /**
    * What carries a piece at a place, without moving it: the floor or the piece it touches from
-   * above, the wall at its back, the ceiling over it, or nothing.
+   * above, the wall at its back, what it hangs from over it, or nothing.
    */
   public On carrier(Pose pose) {
     if (held != null) {
@@ -312,19 +317,12 @@ public final class Resting {
       Opening o = Inset.around(space.shell(), pose);
       return o == null ? On.NOTHING : On.opening(o.id());
     }
-    boolean hangs = article.mounting() == Mounting.HANGS;
-    Vec way = hangs ? Vec.UP : pose.direct(new Vec(0, 0, -1));
-    Predicate<Body> counts =
-        b ->
-            hangs
-                ? PartName.is(b, Kind.ceiling, Kind.bar) || hanging.mayHold(b)
-                : PartName.is(b, Kind.wall);
-    Bodies.Met met = bodies.travel(mesh, pose, way, CONTACT, counts);
-    if (!met.stop().meets()) {
-      return On.NOTHING;
+    if (article.mounting() == Mounting.HANGS) {
+      return hung(pose).from();
     }
-    PartName part = PartName.of(met.body());
-    return part == null ? On.piece(met.body().id()) : part.carrier();
+    Vec back = pose.direct(new Vec(0, 0, -1));
+    Bodies.Met met = bodies.travel(mesh, pose, back, CONTACT, b -> PartName.is(b, Kind.wall));
+    return met.stop().meets() ? PartName.of(met.body()).carrier() : On.NOTHING;
   }
 
   /** What it stands on; what it overlaps hides that, and is looked past. */

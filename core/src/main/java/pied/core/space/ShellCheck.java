@@ -6,6 +6,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsValidOp;
 import pied.core.Refusal;
+import pied.core.units.Said;
 
 /** Whether a shell can be built; if not, why. */
 public final class ShellCheck {
@@ -79,8 +80,7 @@ public final class ShellCheck {
 
   /** A length in a message. */
   static String m(double v) {
-    String s = String.format(Locale.ROOT, "%.3f", v);
-    return (s.endsWith("0") ? s.substring(0, s.length() - 1) : s) + " m";
+    return Said.length(v);
   }
 
   /**
@@ -126,7 +126,7 @@ public final class ShellCheck {
     }
     if (figure.getEnvelopeInternal().getWidth() > 200
         || figure.getEnvelopeInternal().getHeight() > 200) {
-      throw new Refusal(what + " is larger than 200 m.");
+      throw new Refusal(what + " is larger than " + m(200) + ".");
     }
   }
 

@@ -9,6 +9,7 @@ import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Said;
 
 /**
  * The last look at what is about to be kept: whatever was asked for, and whichever way it came, a
@@ -81,7 +82,7 @@ public final class Sound {
   public static Vec place(String name, Vec at) {
     if (!near(at)) {
       throw new Refusal(
-          name + " would be more than " + (int) FARTHEST + " m away; that is too far.");
+          name + " would be more than " + Said.length(FARTHEST) + " away; that is too far.");
     }
     return at;
   }

@@ -34,7 +34,7 @@ class CaptionTest {
     room.put("s", "sideboard", 3, 1);
     assertThat(sentence(phrases(LengthUnit.M, "s")))
         .isEqualTo(
-            "Oak sideboard — 1.60 wide × 0.45 deep × 0.82 high, on the floor, 0.775 from wall A behind"
+            "Oak sideboard — 1.60 wide × 0.45 deep × 0.82 high, on the floor, underside at 0.00, top at 0.82, 0.775 from wall A behind"
                 + " it, 2.20 from wall D on its left, 2.20 from wall B on its right, 2.775 from wall C in"
                 + " front of it, facing 0°, at 3.00 across, 1.00 deep. ");
     assertThat(sentence(phrases(LengthUnit.FT, "s"))).contains("5' 3\" wide × 1' 5 11/16\" deep");

@@ -54,6 +54,8 @@ class EveryEditTest {
           "{'do':'moveBy','pieces':['u'],'by':{'y':0.3}}",
           "{'do':'moveTo','piece':'c','to':{'x':'2.2 m'}}",
           "{'do':'setDistance','piece':'c','side':'left','distance':0.4}",
+          "{'do':'topAt','pieces':['t','u'],'height':1.2}",
+          "{'do':'hang','pieces':['l'],'below':'30cm'}",
           "{'do':'settle','pieces':['o2']}",
           "{'do':'settleOnto','pieces':['f'],'onto':'t'}",
           "{'do':'settleOnto','pieces':['u']}",

@@ -11,6 +11,7 @@ import pied.core.catalog.Light;
 import pied.core.catalog.Mounting;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
+import pied.core.units.Said;
 
 /** What goes over the wire about the catalog. The web client's types are generated from it. */
 public final class CatalogWire {
@@ -47,7 +48,7 @@ public final class CatalogWire {
           a.standsOn(),
           a.size(),
           a.size().text(u),
-          a.sizing().words(),
+          Said.in(a.sizing().words(), u),
           a.weight(),
           a.light(),
           a.clearances(),

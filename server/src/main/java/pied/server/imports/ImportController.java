@@ -21,6 +21,7 @@ import pied.core.model.Arrival;
 import pied.core.model.Files;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
+import pied.core.units.Said;
 import pied.server.catalog.CatalogWire.ArticleCard;
 import pied.server.imports.ImportWire.ImportView;
 import pied.server.imports.ImportWire.TakenSize;
@@ -59,7 +60,7 @@ class ImportController {
         arrival.guess(),
         size,
         size.text(LengthUnit.of(unit)),
-        arrival.said());
+        arrival.said().stream().map(s -> Said.in(s, LengthUnit.of(unit))).toList());
   }
 
   private static Arrival.Taken checked(Arrival.Taken t) {

@@ -12,6 +12,7 @@ import pied.core.edit.turn.FloorLean;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Hung;
 import pied.core.place.Inset;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
@@ -101,7 +102,7 @@ final class Followers {
   private void hangs(Piece p) {
     On on = p.on();
     String wall = on.kind() == On.Kind.wall ? following.nameNow(on.id()) : null;
-    Vec by = following.carried(p);
+    Vec by = on.kind() == On.Kind.ceiling ? withCeiling(p) : following.carried(p);
     boolean concerned =
         !by.equals(Vec.ZERO)
             || switch (on.kind()) {
@@ -128,6 +129,16 @@ final class Followers {
     }
   }
 
+  /** What hangs from the ceiling goes with it; on lines of its own it stays, if there is room. */
+  private Vec withCeiling(Piece p) {
+    double over = p.at().y() + Hung.of(before, p).below();
+    Vec by = following.carried(p);
+    if (!Hung.of(before, p).onLines()) {
+      return by;
+    }
+    return new Vec(0, Math.min(0, over + by.y() - p.at().y()), 0);
+  }
+
   /** What sits in an opening goes with it, and fills it again if it did before. */
   private void inset(Piece p) {
     Shell shell = bench.space().shell();
@@ -151,7 +162,7 @@ final class Followers {
         Size size = Inset.size(shell, now, bench.space().article(p));
         bench.set(bench.piece(p.id()).withSize(size));
       } catch (Refusal e) {
-        bench.say(e.getMessage());
+        bench.say(e.in(bench.unit()).getMessage());
       }
     }
   }

@@ -18,6 +18,7 @@ import pied.core.place.Resting;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Said;
 
 /**
  * Gives pieces a size.
@@ -74,11 +75,10 @@ public record Resize(List<String> pieces, Measures size, @Nullable Side hold) im
     };
     for (double v : asked) {
       if (v <= 0) {
-        throw new Refusal(
-            "A size must be more than zero; " + bench.unit().fine(v) + " was asked for.");
+        throw new Refusal("A size must be more than zero; " + Said.length(v) + " was asked for.");
       }
       if (v > Size.MOST) {
-        throw new Refusal("Nothing here is larger than 100 m.");
+        throw new Refusal("Nothing here is larger than " + Said.length(Size.MOST) + ".");
       }
     }
     return article.sizing().follow(now, asked);

@@ -1,0 +1,72 @@
+package pied.core.units;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pied.core.Refusal;
+import pied.core.Rooms;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.Edits;
+import pied.core.edit.shell.BuildBuilder;
+import pied.core.edit.size.Resize;
+
+/** Every sentence is in the unit chosen, refusals too. */
+class SaidTest {
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          M  | 0.05 to 3.048 m
+          CM | 5.0 to 304.8 cm
+          MM | 50 to 3048 mm
+          FT | 1 15/16" to 10'
+          """)
+  void aLengthIsReadInTheUnitChosen(LengthUnit unit, String read) {
+    String sentence = Said.bare(0.05) + " to " + Said.length(3.048);
+    assertThat(Said.in(sentence, unit)).isEqualTo(read);
+  }
+
+  @Test
+  void whatHasNoLengthsStaysAsItIsAlsoWithTheSignsOfALength() {
+    assertThat(Said.in("Stool 2 is taken out.", LengthUnit.FT)).isEqualTo("Stool 2 is taken out.");
+    assertThat(Said.in("a \uE000 b", LengthUnit.FT)).isEqualTo("a \uE000 b");
+    assertThat(Said.in("\uE000lhalf\uE001", LengthUnit.M)).isEqualTo("\uE000lhalf\uE001");
+  }
+
+  private static Refusal refused(Edit edit, LengthUnit unit) {
+    Rooms room = new Rooms();
+    room.put("t", "truss", 3, 2);
+    return catchThrowableOfType(
+        Refusal.class, () -> Edits.apply(room.space, List.of(edit), unit, () -> "x"));
+  }
+
+  @Test
+  void refusalsOfTheShellAndOfSizesAre() {
+    Edit low = BuildBuilder.builder().height(Amount.of(1)).build();
+    assertThat(refused(low, LengthUnit.M)).hasMessageContaining("is 1.00 m high");
+    assertThat(refused(low, LengthUnit.CM)).hasMessageContaining("is 100.0 cm high");
+    assertThat(refused(low, LengthUnit.FT)).hasMessageContaining("is 3' 3 3/8\" high");
+    Edit odd = new Resize(List.of("t"), new Edit.Measures(Amount.of(3.3), null, null), null);
+    assertThat(refused(odd, LengthUnit.M))
+        .hasMessageContaining("in steps of 0.50 m wide, not 3.30");
+    assertThat(refused(odd, LengthUnit.MM))
+        .hasMessageContaining("in steps of 500 mm wide, not 3300");
+  }
+
+  @Test
+  void inARequestOfSeveralItIsSaidOfWhich() {
+    Edit good = BuildBuilder.builder().height(Amount.of(3)).build();
+    Edit bad = BuildBuilder.builder().height(Amount.of(200)).build();
+    Rooms room = new Rooms();
+    assertThatThrownBy(() -> Edits.apply(room.space, List.of(good, bad), LengthUnit.CM, () -> "x"))
+        .hasMessageStartingWith("Edit 2: ")
+        .hasMessageContaining("20000.0 cm high");
+  }
+}
