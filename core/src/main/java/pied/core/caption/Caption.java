@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.function.Function;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
+import pied.core.catalog.Sizing;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.arrange.BesideBuilder;
@@ -34,6 +35,7 @@ import pied.core.space.Space;
 import pied.core.space.Stage;
 import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
+import pied.core.units.Said;
 
 /** Writes the caption. Lengths in the chosen unit, without repeating the unit. */
 public final class Caption {
@@ -273,12 +275,22 @@ public final class Caption {
 
   private void sizes(List<String> ids, Piece p, Function<Double, String> print) {
     Edit edit = ResizeBuilder.builder().pieces(ids).build();
-    out.add(Phrase.field(print.apply(p.size().width()), "Width", "size.width", edit));
+    Sizing sizing = space.article(p).sizing();
+    size(print.apply(p.size().width()), "Width", "size.width", edit, sizing.width());
     text(" wide × ");
-    out.add(Phrase.field(print.apply(p.size().depth()), "Depth", "size.depth", edit));
+    size(print.apply(p.size().depth()), "Depth", "size.depth", edit, sizing.depth());
     text(" deep × ");
-    out.add(Phrase.field(print.apply(p.size().height()), "Height", "size.height", edit));
+    size(print.apply(p.size().height()), "Height", "size.height", edit, sizing.height());
     text(" high");
+  }
+
+  /** A measure with what it can be. */
+  private void size(String value, String label, String slot, Edit edit, Sizing.Rule rule) {
+    String can = Said.in(rule.words(), unit);
+    out.add(
+        rule.least() == rule.most()
+            ? Phrase.fixed(value, label, slot, edit, can)
+            : Phrase.field(value, label, slot, edit, can));
   }
 
   private void turn(List<String> ids, Piece p) {

@@ -30,8 +30,11 @@ public sealed interface Phrase {
    * A value that can be typed anew.
    *
    * @param label what it is, for a tooltip and for those who listen
+   * @param hint what may be typed, to be read as one begins to type; null where any number may
+   * @param fixed whether it is as it is, and the hint says why
    */
-  record Field(String text, String label, Blank blank) implements Phrase {}
+  record Field(String text, String label, Blank blank, @Nullable String hint, boolean fixed)
+      implements Phrase {}
 
   /**
    * A name.
@@ -64,7 +67,15 @@ public sealed interface Phrase {
   }
 
   static Phrase field(String text, String label, String slot, Edit edit) {
-    return new Field(text, label, new Blank(edit, slot));
+    return field(text, label, slot, edit, null);
+  }
+
+  static Phrase field(String text, String label, String slot, Edit edit, @Nullable String hint) {
+    return new Field(text, label, new Blank(edit, slot), hint, false);
+  }
+
+  static Phrase fixed(String text, String label, String slot, Edit edit, String why) {
+    return new Field(text, label, new Blank(edit, slot), why, true);
   }
 
   static Phrase word(String text, String piece) {

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.edit.Edit;
 import pied.core.solid.Vec;
+import pied.core.space.Positions;
+import pied.core.space.Positions.Direction;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.units.Angle;
@@ -71,22 +73,39 @@ final class Writer {
   Writer place(Vec at, Edit edit, String slot) {
     Vec p = at.minus(shell.datum());
     if (shell.stage() == null) {
-      length(p.x(), "Across from the datum, to the middle", slot + ".x", edit).text(" across, ");
-      return length(p.z(), "Deep from the datum, to the middle", slot + ".z", edit).text(" deep");
+      position(p.x(), Direction.across, "Across from the datum, to the middle", slot + ".x", edit)
+          .text(" across, ");
+      return position(
+              p.z(), Direction.deep, "Deep from the datum, to the middle", slot + ".z", edit)
+          .text(" deep");
     }
     String side = p.x() < 0 ? "stage right" : "stage left";
-    length(
+    position(
             Math.abs(p.x()),
+            Direction.across,
             "Distance to " + side + " of the datum, to the middle",
             slot + (p.x() < 0 ? ".stageRight" : ".stageLeft"),
             edit)
         .text(" " + side + ", ");
     String way = p.z() > 0 ? "downstage" : "upstage";
-    return length(
+    return position(
             Math.abs(p.z()),
+            Direction.deep,
             "Distance " + way + " of the datum, to the middle",
             slot + (p.z() > 0 ? ".downstage" : ".upstage"),
             edit)
         .text(" " + way);
+  }
+
+  /** A position to be read and typed, with what a sign means where that is in doubt. */
+  private Writer position(double value, Direction d, String label, String slot, Edit edit) {
+    String words = d == Direction.across ? "1.05 stage right" : "1.05 upstage";
+    String other = shell.stage() == null ? "=-1.05" : words;
+    String hint =
+        Positions.eitherWay(shell, d)
+            ? "-1.05 is so much less than now; the position is " + other
+            : null;
+    out.add(Phrase.field(unit.fine(value), label, slot, edit, hint));
+    return this;
   }
 }

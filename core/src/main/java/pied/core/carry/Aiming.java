@@ -43,7 +43,7 @@ final class Aiming {
     this.q = q;
     this.unit = unit;
     this.resting = resting;
-    surfaces = new Surfaces(space, load.article(), load.own());
+    surfaces = new Surfaces(space, load.article(), load.own(), q.tops());
   }
 
   /**
@@ -132,6 +132,12 @@ final class Aiming {
       }
     }
     return null;
+  }
+
+  /** Whether no other surface is above a place that is on one. */
+  boolean openAbove(Vec where) {
+    Surfaces.Surface highest = under(where, Double.MAX_VALUE);
+    return highest != null && highest.point().y() <= where.y() + 1e-3;
   }
 
   /** Where the sight of a level drawing meets the upright plane through the mark. */

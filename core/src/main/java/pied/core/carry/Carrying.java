@@ -15,6 +15,8 @@ import pied.core.place.Resting;
 import pied.core.place.Surfaces;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
+import pied.core.space.Positions;
+import pied.core.space.Positions.Direction;
 import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.units.Entry;
@@ -26,8 +28,8 @@ import pied.core.units.Said;
  * stopped by what is in the way. Nothing is changed by asking.
  */
 public final class Carrying {
-  /** The slot of the measure that is an angle. */
-  static final String TURN = "turn";
+  /** Slots of measures that are no distances: an angle, and the place from the datum. */
+  static final String TURN = "turn", ACROSS = "across", DEEP = "deep";
 
   /**
    * What comes up by more than this, or than half its height, would not be where it was put,
@@ -71,7 +73,7 @@ public final class Carrying {
     exactly = q.typed() != null && !turning;
     by = turning ? turnTyped() : q.turn();
     now = new Footing(lead.stance().withTurn(lead.turn() + by), On.NOTHING);
-    resting = new Resting(space, load.article(), lead.size(), lead.lean(), load.own());
+    resting = load.resting(q.tops());
     aiming = new Aiming(space, load, q, unit, resting);
     distances = new Distances(space, load.own());
     ways = new Ways(space, q, load);
@@ -115,7 +117,7 @@ public final class Carrying {
       refused = e.in(unit).getMessage();
     }
     if (!Sound.near(now.at())) { // a number was typed that leads out of all measure
-      now = now.at(load.lead().at().x(), load.lead().at().y(), load.lead().at().z());
+      now = now.at(load.lead().at());
       String far = Said.in(Said.length(Sound.FARTHEST), unit);
       refused = "That is more than " + far + " away, which is too far.";
     }
@@ -156,7 +158,7 @@ public final class Carrying {
       int last = all.size() - 1;
       all.set(last, all.get(last).withAttached(true));
     }
-    return q.each() ? load.eachAtRest(all) : all;
+    return q.each() ? load.eachAtRest(all, q.tops()) : all;
   }
 
   /** Turned by a typed angle, its mark stays where it is without that. */
@@ -237,16 +239,29 @@ public final class Carrying {
     if (!exactly) {
       return;
     }
-    Question.Typed t = q.typed();
-    Entry entry = Entry.length(t.text(), unit);
     Vec at = now.at();
     double h = load.lead().size().height();
-    switch (t.slot()) {
-      case "moved" -> moved(entry.from(0));
-      case "underside" -> now = now.at(at.x(), entry.from(at.y()), at.z());
-      case "upperside" -> now = now.at(at.x(), entry.from(at.y() + h) - h, at.z());
-      default -> aside(t.slot(), entry);
+    switch (q.typed().slot()) {
+      case "moved" -> moved(typed(0));
+      case ACROSS -> moved(position(Direction.across), at.z());
+      case DEEP -> moved(at.x(), position(Direction.deep));
+      case "underside" -> now = now.at(at.x(), typed(at.y()), at.z());
+      case "upperside" -> now = now.at(at.x(), typed(at.y() + h) - h, at.z());
+      default -> aside(q.typed().slot());
     }
+  }
+
+  private double typed(double current) {
+    return Entry.length(q.typed().text(), unit).from(current);
+  }
+
+  private double position(Direction d) {
+    return Positions.typed(d, q.typed().text(), now.at(), unit, space.shell());
+  }
+
+  private void moved(double x, double z) {
+    now = now.at(x, now.at().y(), z);
+    onto();
   }
 
   /** Moved by so much: the way it has been moved, or else the way it is kept to. */
@@ -264,19 +279,14 @@ public final class Carrying {
     }
   }
 
-  private void aside(String slot, Entry entry) {
-    Side side;
-    try {
-      side = Side.valueOf(slot);
-    } catch (IllegalArgumentException e) {
-      throw new Refusal("“" + slot + "” is no distance that is shown.");
-    }
+  private void aside(String slot) {
+    Side side = Side.of(slot);
     distances.at(placed(now.at()));
     Reach r = distances.of(side);
     if (r == null) {
       throw new Refusal("There is nothing " + side.words() + " to be at a distance from.");
     }
-    double wanted = entry.from(r.distance());
+    double wanted = typed(r.distance());
     if (wanted < 0) {
       throw new Refusal("A distance is 0 or more.");
     }
@@ -351,6 +361,10 @@ public final class Carrying {
     }
   }
 
+  private boolean isFree(Vec there) {
+    return stops().isFree(placed(there), null, load.lead().id());
+  }
+
   private Stops stops() {
     Vec motion = load.fresh() ? Vec.ZERO : level(now.at().minus(load.lead().at()));
     return new Stops(space, load.own(), motion, pushes());
@@ -379,7 +393,10 @@ public final class Carrying {
       return false;
     }
     double most = Math.max(LOW, load.lead().size().height() / 2);
-    if (carrier != null && rest.at().y() - now.at().y() > most && !anyhow) {
+    // over an open crate it comes up to the rim; under a shelf board it does not come up through
+    // that
+    boolean raised = carrier != null && rest.at().y() - now.at().y() > most;
+    if (raised && !anyhow && !(aiming.openAbove(now.at()) && isFree(rest.at()))) {
       refused = "There is no room for it there; " + space.nameOf(carrier.id()) + " is too low.";
       return false;
     }

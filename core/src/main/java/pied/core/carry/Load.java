@@ -118,6 +118,16 @@ record Load(
     return lo + Math.max(0, Math.min(2, n)) * (hi - lo) / 2;
   }
 
+  /**
+   * How the lead comes to rest; what stands on something may go on doing so.
+   *
+   * @param tops whether onto whatever carries
+   */
+  Resting resting(boolean tops) {
+    boolean onPiece = lead.on().kind() == On.Kind.piece;
+    return new Resting(space, article, lead.size(), lead.lean(), own, tops || onPiece);
+  }
+
   boolean stands() {
     return article.mounting() == Mounting.STANDS;
   }
@@ -155,8 +165,12 @@ record Load(
     return lead.withStance(s.stance()).withOn(s.on()).withAttached(false);
   }
 
-  /** Each comes down, or up, for itself; what stands on it goes along. */
-  List<Piece> eachAtRest(List<Piece> all) {
+  /**
+   * Each comes down, or up, for itself; what stands on it goes along.
+   *
+   * @param tops whether onto whatever carries
+   */
+  List<Piece> eachAtRest(List<Piece> all, boolean tops) {
     Map<String, Double> rise = new HashMap<>();
     Map<String, On> to = new HashMap<>();
     for (Piece p : all) {
@@ -164,7 +178,7 @@ record Load(
       if (onAnother(p) || a.mounting() != Mounting.STANDS || p.id().equals(lead.id())) {
         continue;
       }
-      Rest rest = new Resting(space, a, p.size(), p.lean(), own).settle(p.at(), p.turn());
+      Rest rest = new Resting(space, a, p.size(), p.lean(), own, tops).settle(p.at(), p.turn());
       if (!rest.on().equals(On.NOTHING)) {
         rise.put(p.id(), rest.at().y() - p.at().y());
         to.put(p.id(), rest.on());

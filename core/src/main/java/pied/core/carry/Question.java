@@ -30,6 +30,7 @@ import pied.core.space.Spot;
  * @param near so near something holds, metres; 0 for nothing holds
  * @param free whether it goes through things
  * @param each whether each comes to rest for itself
+ * @param tops whether it goes onto whatever carries, and not only where it stands by habit
  * @param meet whether and how its mark, the nearest to where it was picked up, goes exactly to the
  *     mark, the edge or the face that is pointed at; null for not
  * @param against the side that goes flat onto the face that is pointed at; null for none
@@ -52,6 +53,7 @@ public record Question(
     double near,
     boolean free,
     boolean each,
+    boolean tops,
     @Nullable Meet meet,
     @Nullable Side against,
     @Nullable Keep keep,
@@ -121,22 +123,22 @@ public record Question(
   /** Pieces carried on the plan. */
   public static Question onPlan(List<String> pieces, Spot at, double near) {
     return new Question(
-        pieces, null, null, null, false, null, at, null, false, 0, near, false, false, null, null,
-        null, 0, null);
+        pieces, null, null, null, false, null, at, null, false, 0, near, false, false, false, null,
+        null, null, 0, null);
   }
 
   /** Pieces put onto one of the surfaces over a point of the plan, so many from the top. */
   public static Question onLevel(List<String> pieces, Spot at, int down) {
     return new Question(
-        pieces, null, null, null, false, null, at, null, false, down, 0, false, false, null, null,
-        null, 0, null);
+        pieces, null, null, null, false, null, at, null, false, down, 0, false, false, false, null,
+        null, null, 0, null);
   }
 
   /** Pieces carried in the plane of a level drawing, held by nothing. */
   public static Question level(List<String> pieces, Sight sight) {
     return new Question(
-        pieces, null, null, null, false, null, null, sight, true, 0, 0, false, false, null, null,
-        null, 0, null);
+        pieces, null, null, null, false, null, null, sight, true, 0, 0, false, false, false, null,
+        null, null, 0, null);
   }
 
   public Question {

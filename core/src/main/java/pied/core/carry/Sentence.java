@@ -9,6 +9,10 @@ import pied.core.measure.Side;
 
 /** Says where what is carried is: what it is, on what, how it is carried, and all distances. */
 final class Sentence {
+  /** Measures with words of their own, after the distances. */
+  private static final List<String> ASIDE =
+      List.of("underside", "upperside", Carrying.TURN, Carrying.ACROSS, Carrying.DEEP);
+
   private final List<Words> out = new ArrayList<>();
 
   private Sentence() {}
@@ -27,6 +31,7 @@ final class Sentence {
       s.text(", ").add(Tone.how, String.join(", ", how));
     }
     s.distances(a);
+    s.place(a);
     s.heights(a);
     Measure turn = measure(a, "turn");
     if (turn != null) {
@@ -56,6 +61,9 @@ final class Sentence {
       String side = q.against() == Side.under ? "underside" : q.against().name();
       all.add("its " + side + " onto the face");
     }
+    if (q.tops()) {
+      all.add("onto tops too");
+    }
     if (q.each()) {
       all.add("each for itself");
     }
@@ -73,12 +81,21 @@ final class Sentence {
     for (Measure m : a.measures()) {
       if (m.slot().equals("moved")) {
         text(before + "moved ").number(m);
-      } else if (!List.of("underside", "upperside", "turn").contains(m.slot())) {
+      } else if (!ASIDE.contains(m.slot())) {
         text(before).number(m).text(" " + m.words());
       } else {
         continue;
       }
       before = ", ";
+    }
+  }
+
+  private void place(Answer a) {
+    Measure across = measure(a, Carrying.ACROSS);
+    Measure deep = measure(a, Carrying.DEEP);
+    if (across != null && deep != null) {
+      text("; at ").number(across).text(" " + across.words() + ", ");
+      number(deep).text(" " + deep.words());
     }
   }
 

@@ -11,6 +11,7 @@ import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.solid.Vec;
+import pied.core.space.Shell;
 import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
@@ -57,6 +58,7 @@ record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
         all.add(new Measure(side.name(), r.distance(), text, words, r.fromPoint(), r.toPoint()));
       }
     }
+    place(load, now, unit, all);
     double low = now.at().y();
     double top = low + now.size().height();
     all.add(new Measure("underside", low, unit.fine(low), "underside", null, null));
@@ -66,5 +68,18 @@ record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
       all.add(new Measure(Carrying.TURN, round, Angle.text(round), "facing", null, null));
     }
     return new Told(all, reaches, over);
+  }
+
+  /** Where its middle is, from the datum; on a stage in its words. */
+  private static void place(Load load, Piece now, LengthUnit unit, List<Measure> all) {
+    Shell shell = load.space().shell();
+    Vec p = now.at().minus(shell.datum());
+    boolean stage = shell.stage() != null;
+    String across = stage ? p.x() < 0 ? "stage right" : "stage left" : "across";
+    String deep = stage ? p.z() > 0 ? "downstage" : "upstage" : "deep";
+    String x = unit.fine(stage ? Math.abs(p.x()) : p.x());
+    String z = unit.fine(stage ? Math.abs(p.z()) : p.z());
+    all.add(new Measure(Carrying.ACROSS, p.x(), x, across, null, null));
+    all.add(new Measure(Carrying.DEEP, p.z(), z, deep, null, null));
   }
 }

@@ -1,6 +1,10 @@
 package pied.core.edit;
 
+import pied.core.Nullable;
 import pied.core.solid.Vec;
+import pied.core.space.Positions;
+import pied.core.space.Positions.Direction;
+import pied.core.space.Shell;
 import pied.core.units.LengthUnit;
 
 /** Reads places as they are said: from a point of origin, on a stage in its words. */
@@ -8,29 +12,53 @@ public final class Places {
   private Places() {}
 
   /**
-   * A place read from an origin; what is not said is as it was, to the last bit.
+   * A way to go; what is not said is zero.
+   *
+   * @param to what was said
+   */
+  public static Vec way(Edit.Place3 to, LengthUnit unit) {
+    return read(to, Vec.ZERO, Vec.ZERO, unit, null);
+  }
+
+  /**
+   * A place read from the datum of a shell; what is not said is as it was, to the last bit.
    *
    * @param now where it is, in the directions of the space
    */
-  public static Vec read(Edit.Place3 to, Vec now, Vec origin, LengthUnit unit) {
+  public static Vec read(Edit.Place3 to, Vec now, Shell shell, LengthUnit unit) {
+    return read(to, now, shell.datum(), unit, shell);
+  }
+
+  private static Vec read(
+      Edit.Place3 to, Vec now, Vec origin, LengthUnit unit, @Nullable Shell shell) {
     Vec from = now.minus(origin);
-    double x = to.x() == null ? from.x() : to.x().length(unit, from.x());
+    double x = along(Direction.across, to.x(), 1, from.x(), unit, shell);
     double y = to.y() == null ? from.y() : to.y().length(unit, from.y());
-    double z = to.z() == null ? from.z() : to.z().length(unit, from.z());
+    double z = along(Direction.deep, to.z(), 1, from.z(), unit, shell);
     if (to.stageLeft() != null) {
-      x = to.stageLeft().length(unit, from.x());
+      x = along(Direction.across, to.stageLeft(), 1, from.x(), unit, shell);
     } else if (to.stageRight() != null) {
-      x = -to.stageRight().length(unit, -from.x());
+      x = along(Direction.across, to.stageRight(), -1, from.x(), unit, shell);
     }
     if (to.downstage() != null) {
-      z = to.downstage().length(unit, from.z());
+      z = along(Direction.deep, to.downstage(), 1, from.z(), unit, shell);
     } else if (to.upstage() != null) {
-      z = -to.upstage().length(unit, -from.z());
+      z = along(Direction.deep, to.upstage(), -1, from.z(), unit, shell);
     }
     Vec read = new Vec(x, y, z).plus(origin);
     return new Vec(
         x == from.x() ? now.x() : read.x(),
         to.y() == null ? now.y() : read.y(),
         z == from.z() ? now.z() : read.z());
+  }
+
+  private static double along(
+      Direction d, @Nullable Amount to, int sign, double from, LengthUnit unit, Shell shell) {
+    if (to == null) {
+      return from;
+    }
+    return to.text() == null || shell == null
+        ? sign * to.length(unit, sign * from)
+        : Positions.typed(d, to.text(), sign, from, unit, shell);
   }
 }

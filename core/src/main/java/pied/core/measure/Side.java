@@ -1,5 +1,6 @@
 package pied.core.measure;
 
+import pied.core.Refusal;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 
@@ -18,6 +19,20 @@ public enum Side {
   Side(double x, double y, double z, String words) {
     outward = new Vec(x, y, z);
     this.words = words;
+  }
+
+  /**
+   * The side of this name.
+   *
+   * @throws Refusal if there is none
+   */
+  public static Side of(String name) {
+    for (Side s : values()) {
+      if (s.name().equals(name)) {
+        return s;
+      }
+    }
+    throw new Refusal("“" + name + "” is no distance that is shown.");
   }
 
   /** Direction out of this side, in the piece's own frame. */

@@ -49,7 +49,7 @@ public final class Surfaces {
   /**
    * @param wished whether it is to stand on what carries, whatever its habit
    */
-  Surfaces(Space space, Article article, Set<String> ignored, boolean wished) {
+  public Surfaces(Space space, Article article, Set<String> ignored, boolean wished) {
     this.tops = wished || article.standsOnTops();
     this.space = space;
     this.bodies = space.bodies();

@@ -23,6 +23,7 @@ final class Asked {
   double near;
   boolean free;
   boolean each;
+  boolean tops;
   Question.Meet meet;
   Side against;
   Keep keep;
@@ -60,8 +61,8 @@ final class Asked {
 
   Question asked() {
     return new Question(
-        pieces, article, null, null, copy, picked, at, ray, level, down, near, free, each, meet,
-        against, keep, turn, typed);
+        pieces, article, null, null, copy, picked, at, ray, level, down, near, free, each, tops,
+        meet, against, keep, turn, typed);
   }
 
   // ---- and what was answered

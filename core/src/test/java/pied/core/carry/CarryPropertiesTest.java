@@ -76,6 +76,7 @@ class CarryPropertiesTest {
         r.nextBoolean() ? 0.1 : 0,
         false,
         true,
+        false,
         null,
         null,
         null,

@@ -27,6 +27,8 @@ import pied.core.format.Glb;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
+import pied.core.units.LengthUnit;
+import pied.core.units.Said;
 
 @Tag("thorough")
 class ModelReaderTest {
@@ -118,7 +120,8 @@ class ModelReaderTest {
     assertThat(a.guess().up()).isEqualTo("z");
     assertThat(a.guess().name()).isEqualTo("Dining chair");
     isTheChair(a.mesh(a.guess()));
-    assertThat(a.said()).anyMatch(s -> s.contains("taken as millimetres = 0.90 m"));
+    assertThat(a.said())
+        .anyMatch(s -> Said.in(s, LengthUnit.CM).contains("taken as millimetres = 90.0 cm"));
   }
 
   @Test

@@ -28,7 +28,7 @@ public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) im
   public void make(Bench bench) {
     List<String> ids = bench.chosen(pieces);
     Piece lead = bench.piece(ids.get(ids.size() - 1));
-    Vec v = Places.read(need(by, "by"), Vec.ZERO, Vec.ZERO, bench.unit());
+    Vec v = Places.way(need(by, "by"), bench.unit());
     boolean stands = bench.article(lead.id()).mounting() == Mounting.STANDS;
     boolean steps = Boolean.TRUE.equals(stops) && stands && !lead.attached();
     if (steps && v.length() > 0) {

@@ -17,7 +17,7 @@ public record MoveTo(String piece, Place3 to) implements Edit {
   public void make(Bench bench) {
     Piece p = bench.chosen(piece);
     List<String> own = List.of(p.id());
-    Vec at = Places.read(need(to, "to"), p.at(), bench.space().shell().datum(), bench.unit());
+    Vec at = Places.read(need(to, "to"), p.at(), bench.space().shell(), bench.unit());
     bench.shift(own, at.minus(p.at()));
     if (to.y() == null) {
       bench.settle(own, false);

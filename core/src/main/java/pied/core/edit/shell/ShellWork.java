@@ -78,7 +78,7 @@ public final class ShellWork {
    */
   Spot place(Edit.Place3 read, Edit.PlanPoint at, Spot now, String name) {
     if (read != null) {
-      Vec v = Places.read(read, (now == null ? new Spot(0, 0) : now).at(0), shell().datum(), unit);
+      Vec v = Places.read(read, (now == null ? new Spot(0, 0) : now).at(0), shell(), unit);
       return new Spot(v.x(), v.z());
     }
     return at == null && now != null ? now : spot(need(at, name), now);
