@@ -99,6 +99,12 @@ export const api = {
   within: (id: string, x1: number, z1: number, x2: number, z2: number) =>
     call<T.Found>(`/spaces/${id}/within` + query({ x1, z1, x2, z2 })).then((f) => f.pieces),
   snags: (id: string) => call<T.Snags>(`/spaces/${id}/snags`),
+  card: (id: string) => call<T.CardView>(`/spaces/${id}/card`),
+  rename: (what: "projects" | "spaces", id: string, name: string) =>
+    call<T.ProjectView[]>(`/${what}/${id}/rename`, { name }),
+  copy: (what: "projects" | "spaces", id: string) => call<unknown>(`/${what}/${id}/copy`, {}),
+  remove: (what: "projects" | "spaces", id: string) => call<T.ProjectView[]>(`/${what}/${id}/remove`, {}),
+  restore: (what: "projects" | "spaces", id: string) => call<T.ProjectView[]>(`/${what}/${id}/restore`, {}),
   schedule: (id: string, unit: string) => call<T.ScheduleView>(`/spaces/${id}/schedule` + query({ unit })),
   caption: (id: string, pieces: string[], part: string | null, unit: string) =>
     call<T.CaptionView>(`/spaces/${id}/caption`, { pieces, part, unit }),

@@ -1,9 +1,10 @@
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
 import type { CarryTone } from "../api/types.gen";
-import { useCarry } from "../carry/carry";
+import { chooseNumber, useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
 import { useSheet } from "../space/sheet";
 import { AlsoHere } from "./AlsoHere";
@@ -123,19 +124,26 @@ function CarryCaption() {
       {answer?.said.map(({ tone, text, slot }, i) => {
         const on = slot !== undefined && slot === focus;
         return tone === "number" ? (
-          <Box
+          <ButtonBase
             key={i}
-            component="b"
             data-slot={slot}
             data-focus={on || undefined}
+            // the keys go on being those of the carry
+            tabIndex={-1}
+            onPointerDown={(e) => e.preventDefault()}
+            onClick={() => slot && chooseNumber(slot)}
             sx={{
-              fontVariantNumeric: "tabular-nums",
-              color: on ? "secondary.main" : undefined,
-              borderBottom: on ? "2px solid" : undefined,
+              font: "inherit",
+              fontWeight: 650,
+              lineHeight: 1.2,
+              verticalAlign: "baseline",
+              color: on ? "secondary.main" : "inherit",
+              borderBottom: on ? "2px solid" : "1.5px solid",
+              borderColor: on ? "secondary.main" : "divider",
             }}
           >
             {on && typing ? typing : text}
-          </Box>
+          </ButtonBase>
         ) : (
           <Box key={i} component="span" data-testid={tone === "text" ? undefined : tone} sx={TONES[tone]}>
             {text}

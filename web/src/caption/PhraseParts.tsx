@@ -22,6 +22,8 @@ function Part({ phrase }: { phrase: Phrase }) {
         <TypedField
           text={phrase.text}
           label={phrase.label}
+          hint={phrase.hint}
+          fixed={phrase.fixed}
           onType={async (typed) => (await edit([filled(phrase.blank, typed)])) !== null}
         />
       );

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import Popper from "@mui/material/Popper";
 import { useEffect, useRef, useState } from "react";
 
 /**
@@ -13,10 +14,15 @@ export function TypedField(props: {
   colour?: string;
   /** Without a line under it, on a drawing where its own line shows that it can be typed into. */
   plain?: boolean;
+  /** What may be typed; it shows as one begins to. */
+  hint?: string;
+  /** It is as it is, and the hint says why. */
+  fixed?: boolean;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
+  const input = useRef<HTMLInputElement | null>(null);
+  const [box, setBox] = useState<HTMLElement | null>(null);
   const open = typed !== null;
   useEffect(() => {
     if (open) input.current?.select();
@@ -29,15 +35,16 @@ export function TypedField(props: {
     return (
       <ButtonBase
         aria-label={`${props.label}: ${props.text}`}
-        title={props.label}
+        title={props.hint ? `${props.label}: ${props.hint}` : props.label}
+        data-fixed={props.fixed || undefined}
         onClick={() => setTyped(props.text)}
         sx={{
           display: "inline",
           font: "inherit",
           fontWeight: 650,
-          color: props.colour ?? "inherit",
-          borderBottom: props.plain ? "1.5px solid transparent" : "1.5px solid",
-          borderColor: props.plain ? "transparent" : (props.colour ?? "primary.main"),
+          color: props.colour ?? (props.fixed ? "text.secondary" : "inherit"),
+          borderBottom: props.plain || props.fixed ? "1.5px solid transparent" : "1.5px solid",
+          borderColor: props.plain || props.fixed ? "transparent" : (props.colour ?? "primary.main"),
           lineHeight: 1.2,
           verticalAlign: "baseline",
           "&:hover, &:focus-visible": {
@@ -51,43 +58,72 @@ export function TypedField(props: {
     );
   }
   return (
-    <Box
-      component="input"
-      ref={input}
-      autoFocus
-      aria-label={props.label}
-      aria-invalid={wrong}
-      value={typed}
-      onChange={(e) => {
-        setTyped(e.target.value);
-        setWrong(false);
-      }}
-      onBlur={close}
-      onKeyDown={async (e) => {
-        e.stopPropagation();
-        if (e.key === "Escape") {
-          close();
-        } else if (e.key === "Enter") {
-          e.preventDefault();
-          if (typed.trim() === props.text) close();
-          else if (await props.onType(typed)) close();
-          else setWrong(true);
-        }
-      }}
-      sx={{
-        font: "inherit",
-        fontWeight: 650,
-        width: `${Math.max(4, typed.length + 1)}ch`,
-        maxWidth: 320,
-        p: 0,
-        border: 0,
-        borderBottom: "2px solid",
-        borderColor: wrong ? "error.main" : "secondary.main",
-        bgcolor: "background.default",
-        color: wrong ? "error.main" : "text.primary",
-        outline: 0,
-        fontVariantNumeric: "tabular-nums",
-      }}
-    />
+    <>
+      <Hint text={props.hint} at={box} />
+      <Box
+        component="input"
+        ref={(el: HTMLInputElement | null) => {
+          input.current = el;
+          setBox(el);
+        }}
+        autoFocus
+        aria-label={props.label}
+        aria-invalid={wrong}
+        value={typed}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          setWrong(false);
+        }}
+        onBlur={close}
+        onKeyDown={async (e) => {
+          e.stopPropagation();
+          if (e.key === "Escape") {
+            close();
+          } else if (e.key === "Enter") {
+            e.preventDefault();
+            if (typed.trim() === props.text) close();
+            else if (await props.onType(typed)) close();
+            else setWrong(true);
+          }
+        }}
+        sx={{
+          font: "inherit",
+          fontWeight: 650,
+          width: `${Math.max(4, typed.length + 1)}ch`,
+          maxWidth: 320,
+          p: 0,
+          border: 0,
+          borderBottom: "2px solid",
+          borderColor: wrong ? "error.main" : "secondary.main",
+          bgcolor: "background.default",
+          color: wrong ? "error.main" : "text.primary",
+          outline: 0,
+          fontVariantNumeric: "tabular-nums",
+        }}
+      />
+    </>
+  );
+}
+
+/** What may be typed, over the field. */
+function Hint({ text, at }: { text?: string; at: HTMLElement | null }) {
+  return (
+    <Popper open={at !== null && !!text} anchorEl={at} placement="top-start" sx={{ zIndex: "tooltip" }}>
+      <Box
+        data-testid="hint"
+        sx={{
+          fontSize: 12,
+          px: 1,
+          py: 0.25,
+          mb: 0.5,
+          bgcolor: "background.paper",
+          border: 1,
+          borderColor: "divider",
+          color: "text.secondary",
+        }}
+      >
+        {text}
+      </Box>
+    </Popper>
   );
 }

@@ -30,6 +30,8 @@ export interface InHand {
   keep: CarryKeep | null;
   against: Side | null;
   each: boolean;
+  /** Whether it goes onto whatever carries, and not only where it stands by habit. */
+  tops: boolean;
   meet: CarryMeet | null;
   down: number;
 }
@@ -88,6 +90,7 @@ function question(): CarryAsk | null {
     near: snaps && !free ? near : 0,
     free,
     each: hand.each,
+    tops: hand.tops,
     meet: hand.meet ?? undefined,
     against: hand.against ?? undefined,
     keep: hand.keep ?? undefined,
@@ -167,6 +170,7 @@ function begin(hand: Partial<InHand>) {
       keep: null,
       against: null,
       each: false,
+      tops: false,
       meet: null,
       down: 0,
       ...hand,
@@ -287,13 +291,20 @@ export function turnInHand(degrees: number) {
   if (hand) change({ turn: (hand.turn + degrees + 360) % 360 });
 }
 
-/** On to the next number, to be typed. */
-export function nextNumber() {
+/** On to the next number, to be typed, or back to the one before. */
+export function nextNumber(back = false) {
   const { answer, focus } = useCarry.getState();
   const slots = answer?.measures.map((m) => m.slot) ?? [];
-  keepTurn();
   const at = slots.indexOf(focus);
-  useCarry.setState({ focus: slots[(at + 1) % Math.max(1, slots.length)] ?? "moved", typing: "" });
+  const step = back ? slots.length - 1 : 1;
+  chooseNumber(slots[(Math.max(0, at) + step) % Math.max(1, slots.length)] ?? "moved");
+}
+
+/** The number that is to be typed. */
+export function chooseNumber(slot: string) {
+  if (useCarry.getState().focus === slot) return;
+  keepTurn();
+  useCarry.setState({ focus: slot, typing: "" });
 }
 
 /** The last digit goes. */

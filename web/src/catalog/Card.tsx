@@ -1,4 +1,4 @@
-import { mountingWords } from "./mounting";
+import { mountingWords, MountingSign } from "./mounting";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
@@ -11,6 +11,9 @@ import { Silhouette } from "./Silhouette";
 
 /** How long the pointer rests on a card before it is looked at closely, ms. */
 const REST = 700;
+
+/** From card to card, two in a row. */
+const STEPS: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 2, ArrowUp: -2 };
 
 export function Card({ article, onNext }: { article: ArticleCard; onNext: (step: number) => void }) {
   const inHand = useSheet((s) => s.placing?.article.id === article.id);
@@ -43,11 +46,11 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
         } else if (e.key === "Escape" && near) {
           e.stopPropagation();
           setNear(null);
-        } else if (e.key === "ArrowDown" || e.key === "ArrowUp") {
+        } else if (STEPS[e.key]) {
           e.preventDefault();
           e.stopPropagation();
           setNear(null);
-          onNext(e.key === "ArrowDown" ? 1 : -1);
+          onNext(STEPS[e.key]);
         }
       }}
       onBlur={() => setNear(null)}
@@ -78,18 +81,18 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
       onDragStart={(e) => e.preventDefault()}
       sx={{
         position: "relative",
-        display: "flex",
-        alignItems: "center",
-        gap: 0.5,
-        px: 1,
-        py: 0.25,
+        height: 80,
+        px: 0.5,
+        minWidth: 0,
+        overflow: "hidden",
         borderBottom: 1,
+        borderRight: 1,
         borderColor: "divider",
         cursor: "grab",
         userSelect: "none",
         touchAction: "pan-y",
         contentVisibility: "auto",
-        containIntrinsicHeight: "93px",
+        containIntrinsicHeight: "80px",
         bgcolor: inHand ? "background.paper" : undefined,
         boxShadow: inHand ? (t) => `inset 3px 0 ${t.palette.secondary.main}` : undefined,
         "&:hover": { bgcolor: "background.paper" },
@@ -98,16 +101,19 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
       }}
     >
       <Silhouette article={article} />
-      <Box sx={{ minWidth: 0 }}>
-        <Typography variant="body2" sx={{ fontWeight: 600, lineHeight: 1.25 }}>
-          {article.name}
-        </Typography>
-        <Typography variant="caption" sx={{ display: "block", lineHeight: 1.35, whiteSpace: "nowrap" }}>
+      <Typography noWrap title={article.name} sx={{ fontSize: 12, fontWeight: 600, lineHeight: "15px" }}>
+        {article.name}
+      </Typography>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
+        <Typography
+          noWrap
+          title={article.sizeText}
+          color="text.secondary"
+          sx={{ flex: 1, minWidth: 0, fontSize: 12, lineHeight: "15px", letterSpacing: "-0.01em" }}
+        >
           {article.sizeText}
         </Typography>
-        <Typography variant="caption" color="text.secondary" sx={{ display: "block", lineHeight: 1.35 }}>
-          {mounting}
-        </Typography>
+        <MountingSign article={article} />
       </Box>
       <ButtonBase
         className="star"
@@ -121,10 +127,10 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
         onPointerDown={(e) => e.stopPropagation()}
         sx={{
           position: "absolute",
-          right: 6,
-          top: 4,
-          width: 20,
-          height: 20,
+          right: 0,
+          top: 0,
+          width: 24,
+          height: 24,
           fontSize: 12,
           opacity: favourite ? 1 : 0,
           color: favourite ? "secondary.main" : "text.secondary",

@@ -103,6 +103,9 @@ export function Catalog() {
         sx={{
           flex: 1,
           overflowY: "auto",
+          display: verbs ? "block" : "grid",
+          gridTemplateColumns: "repeat(2, minmax(0, 1fr))",
+          alignContent: "start",
           borderTop: 1,
           borderColor: "divider",
           opacity: page.isPlaceholderData ? 0.6 : 1,
@@ -118,12 +121,12 @@ export function Catalog() {
             <Card key={a.id} article={a} onNext={(step) => focusCard(first.length + i + step)} />
           ))}
         {!verbs && page.data && page.data.found > articles.length && (
-          <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
+          <Typography variant="body2" color="text.secondary" sx={{ gridColumn: "1 / -1", p: 2 }}>
             {page.data.found - articles.length} more: say more of what you look for.
           </Typography>
         )}
         {!verbs && page.isSuccess && articles.length === 0 && (
-          <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
+          <Typography variant="body2" color="text.secondary" sx={{ gridColumn: "1 / -1", p: 2 }}>
             Nothing in the catalog answers
             {text && ` “${text}”`}
             {kind && ` among ${kind.split("/").at(-1)}`}
@@ -147,7 +150,7 @@ export function Catalog() {
           </Typography>
         )}
         {page.isError && (
-          <Typography variant="body2" color="error" sx={{ p: 2 }}>
+          <Typography variant="body2" color="error" sx={{ gridColumn: "1 / -1", p: 2 }}>
             {page.error.message}
           </Typography>
         )}
@@ -158,7 +161,7 @@ export function Catalog() {
 
 function Shelf({ title }: { title: string }) {
   return (
-    <Typography variant="caption" color="text.secondary" sx={{ display: "block", px: 1.5, pt: 0.75 }}>
+    <Typography variant="caption" color="text.secondary" sx={{ gridColumn: "1 / -1", px: 1.5, pt: 0.5 }}>
       {title}
     </Typography>
   );

@@ -5,6 +5,7 @@ import { SimpleTreeView } from "@mui/x-tree-view/SimpleTreeView";
 import { TreeItem } from "@mui/x-tree-view/TreeItem";
 import { useState } from "react";
 import type { KindCount } from "../api/types.gen";
+import { Picture } from "./Picture";
 import { small } from "./small";
 
 /** The branch all others are on. */
@@ -15,9 +16,14 @@ export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind
   const [at, setAt] = useState<HTMLElement | null>(null);
   const general = props.kinds.filter((k) => !k.kind.includes("/"));
   const all = general.reduce((n, k) => n + k.count, 0);
-  const label = (words: string, count: number) => (
-    <Box component="span" sx={{ display: "flex", justifyContent: "space-between", gap: 2, fontSize: 13 }}>
-      <span>{words}</span>
+  const label = (words: string, count: number, picture?: KindCount) => (
+    <Box component="span" sx={{ display: "flex", alignItems: "center", gap: 1, fontSize: 13 }}>
+      <Box component="span" sx={{ width: 30, height: 26, flex: "none" }}>
+        {picture && <Picture article={picture.article} size={picture.size} />}
+      </Box>
+      <Box component="span" sx={{ flex: 1 }}>
+        {words}
+      </Box>
       <Box component="span" sx={{ color: "text.secondary" }}>
         {count}
       </Box>
@@ -25,7 +31,7 @@ export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind
   );
   /** A kind with those that are of it. */
   const branch = (k: KindCount) => (
-    <TreeItem key={k.kind} itemId={k.kind} label={label(k.kind.split("/").at(-1)!, k.count)}>
+    <TreeItem key={k.kind} itemId={k.kind} label={label(k.kind.split("/").at(-1)!, k.count, k)}>
       {props.kinds
         .filter((o) => o.kind.startsWith(k.kind + "/") && !o.kind.slice(k.kind.length + 1).includes("/"))
         .map(branch)}
@@ -66,7 +72,7 @@ export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind
             props.onChoose(chosen === ALL || chosen === null ? "" : chosen);
           }}
           sx={{
-            width: 270,
+            width: 300,
             maxHeight: 520,
             overflowY: "auto",
             py: 0.5,

@@ -12,13 +12,13 @@ import { mountingWords } from "./mounting";
 /** An article looked at closely before it is placed: turning, with its measures and what it asks for. */
 export function Preview({ article, anchor }: { article: ArticleCard; anchor: HTMLElement }) {
   const { palette } = useTheme();
-  const { light, weight, clearances, finishes } = article;
+  const { light, weight, room, finishes } = article;
   const facts = [
     article.sizingText,
     mountingWords(article),
     weight > 0 ? `${weight} kg` : "",
     light ? `${light.lumens} lm, ${light.kelvin} K` : "",
-    ...clearances.map((c) => `${c.free.toFixed(2)} m ${WHERE[c.side] ?? c.side} ${c.why}`),
+    ...room,
   ].filter((f) => f !== "");
   return (
     <Popper open anchorEl={anchor} placement="right-start" sx={{ zIndex: 5, pointerEvents: "none" }}>
@@ -68,15 +68,6 @@ export function Preview({ article, anchor }: { article: ArticleCard; anchor: HTM
     </Popper>
   );
 }
-
-const WHERE: Record<string, string> = {
-  front: "free in front",
-  back: "free behind",
-  left: "free on its left",
-  right: "free on its right",
-  around: "free around it",
-  above: "free above",
-};
 
 /** Degrees a step, and milliseconds between steps: a slow turn that software can draw. */
 const STEP = 4;

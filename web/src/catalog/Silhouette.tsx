@@ -5,10 +5,10 @@ import { api } from "../api/client";
 import type { ArticleCard, LineDrawing, Size } from "../api/types.gen";
 import { ring } from "../drawings/paths";
 
-const WIDTH = 112;
-const HEIGHT = 88;
+const WIDTH = 116;
+const HEIGHT = 48;
 /** One scale for all cards, pixels a metre, so that sizes can be compared. */
-const SCALE = 35;
+const SCALE = 18;
 const FIGURE: Size = { width: 0.5, depth: 0.3, height: 1.75 };
 /** Smaller things are drawn once more, so many times larger. */
 const SMALL = 0.4;
@@ -48,19 +48,19 @@ export function Silhouette({ article }: { article: ArticleCard }) {
   const lines = useFront(article.id, article.size, seen);
   const figure = useFront("standing-figure", FIGURE, seen);
   const { width, height } = article.size;
-  const ground = HEIGHT - 5;
+  const ground = HEIGHT - 4;
   const largest = Math.max(width, height);
-  const factor = largest < SMALL ? Math.floor(46 / (largest * SCALE)) : 0;
-  const left = 18;
-  const x = left + 14 + (width * SCALE) / 2;
+  const factor = largest < SMALL ? Math.floor(26 / (largest * SCALE)) : 0;
+  const left = 12;
+  const x = left + 6 + (width * SCALE) / 2;
   const up = article.shownAt;
   return (
-    <svg ref={ref} width={WIDTH} height={HEIGHT} aria-hidden style={{ flex: "none" }}>
+    <svg ref={ref} width={WIDTH} height={HEIGHT} aria-hidden style={{ display: "block" }}>
       <line x1={4} x2={WIDTH - 2} y1={ground} y2={ground} stroke={palette.divider} />
       {figure && (
         <Drawn
           lines={figure}
-          x={left - 5}
+          x={left - 4}
           y={ground}
           scale={SCALE}
           stroke={palette.divider}
@@ -83,13 +83,13 @@ export function Silhouette({ article }: { article: ArticleCard }) {
         <>
           <Drawn
             lines={lines}
-            x={82}
-            y={ground - 16}
+            x={80}
+            y={ground - 6}
             scale={SCALE * factor}
             stroke={palette.text.primary}
             fill={palette.background.paper}
           />
-          <text x={82} y={ground - 3} fontSize={11} textAnchor="middle" fill={palette.text.secondary}>
+          <text x={112} y={ground - 6} fontSize={12} textAnchor="end" fill={palette.text.secondary}>
             ×{factor}
           </text>
         </>

@@ -159,7 +159,7 @@ export function ElevationSheet({ name }: { name: string }) {
         </>
       }
     >
-      {elevation && (
+      {elevation && eye && (
         <>
           <rect
             x={elevation.extent[0]}
@@ -180,7 +180,7 @@ export function ElevationSheet({ name }: { name: string }) {
               />
             ) : (
               <g key={f.part} data-piece={f.part}>
-                <Footprint id={f.part!} rings={f.rings} scale={eye!.scale} />
+                <Footprint id={f.part!} rings={f.rings} scale={eye.scale} />
               </g>
             ),
           )}

@@ -1,51 +1,118 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
-import Paper from "@mui/material/Paper";
+import Snackbar from "@mui/material/Snackbar";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
+import { Named } from "./Named";
 import { NewSpace } from "./NewSpace";
+import { SpaceCard } from "./SpaceCard";
+import { useWhole, type Gone } from "./useWhole";
 
 /** The projects and their spaces; where one begins. */
 export function Start({ failed, loading }: { failed: string | null; loading: boolean }) {
   const projects = useQuery({ queryKey: ["projects"], queryFn: api.projects, staleTime: 0 });
+  const [gone, setGone] = useState<Gone | null>(null);
+  const [wrong, setWrong] = useState("");
+  const whole = useWhole(setGone, setWrong);
   if (loading || projects.isPending) return <LinearProgress color="secondary" />;
   return (
-    <Box sx={{ maxWidth: 640, mx: "auto", pt: 10, px: 3 }}>
-      <Typography variant="h1" sx={{ fontSize: 34, mb: 0.5 }}>
-        Pied
-      </Typography>
-      <Typography color="text.secondary" sx={{ mb: 4 }}>
-        Furnish rooms and dress stages, true to size.
-      </Typography>
-      {failed && (
-        <Typography color="error" sx={{ mb: 2 }}>
-          {failed} Choose one of these.
-        </Typography>
-      )}
-      {projects.isError && <Typography color="error">Pied does not answer. Is it still running?</Typography>}
-      {projects.data?.length === 0 && (
-        <Typography sx={{ mb: 2 }}>
-          There is no project yet. Name one and give its first room three measures.
-        </Typography>
-      )}
-      {projects.data?.map((p) => (
-        <Paper key={p.id} variant="outlined" sx={{ p: 2, mb: 2 }}>
-          <Typography variant="h2" sx={{ mb: 1 }}>
-            {p.name}
+    <Box component="main" sx={{ height: "100vh", overflowY: "auto" }}>
+      <Box sx={{ maxWidth: 960, mx: "auto", pt: 5, pb: 10, px: 3 }}>
+        <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 3 }}>
+          <Typography variant="h1" sx={{ fontSize: 34 }}>
+            Pied
           </Typography>
-          {p.spaces.map((s) => (
-            <Button key={s.id} href={"#/space/" + s.id} variant="outlined" sx={{ mr: 1 }}>
-              {s.name}
-            </Button>
-          ))}
-          <NewSpace project={p.id} />
-        </Paper>
-      ))}
-      <NewProject />
+          <Typography color="text.secondary">Furnish rooms and dress stages, true to size.</Typography>
+        </Box>
+        {failed && (
+          <Typography color="error" sx={{ mb: 2 }}>
+            {failed} Choose one of these.
+          </Typography>
+        )}
+        {wrong && (
+          <Typography color="error" role="alert" sx={{ mb: 2 }}>
+            {wrong}
+          </Typography>
+        )}
+        {projects.isError && (
+          <Typography color="error">Pied does not answer. Is it still running?</Typography>
+        )}
+        {projects.data?.length === 0 && (
+          <Typography sx={{ mb: 2 }}>
+            There is nothing here yet. Name a project first, a client’s job or a production, then give its
+            first room three measures.
+          </Typography>
+        )}
+        {projects.data?.map((p) => (
+          <Box key={p.id} component="section" aria-label={p.name} sx={{ mb: 4 }}>
+            <Box
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                gap: 1,
+                borderBottom: 1,
+                borderColor: "divider",
+                mb: 1.5,
+              }}
+            >
+              <Typography variant="h2" component="h2" sx={{ fontSize: 20 }}>
+                <Named
+                  name={p.name}
+                  what="project"
+                  onRename={(name) => whole.rename("projects", p.id, name)}
+                  onCopy={() => whole.copy("projects", p.id)}
+                  onRemove={() => whole.remove("projects", p.id, p.name)}
+                />
+              </Typography>
+            </Box>
+            {p.spaces.length === 0 ? (
+              <Typography variant="body2" color="text.secondary">
+                No room yet: make its first one.
+              </Typography>
+            ) : (
+              <Box
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: "repeat(auto-fill, minmax(210px, 1fr))",
+                  gap: 1.5,
+                }}
+              >
+                {p.spaces.map((s) => (
+                  <SpaceCard
+                    key={s.id}
+                    space={s}
+                    name={
+                      <Named
+                        name={s.name}
+                        what="space"
+                        onRename={(name) => whole.rename("spaces", s.id, name)}
+                        onCopy={() => whole.copy("spaces", s.id)}
+                        onRemove={() => whole.remove("spaces", s.id, s.name)}
+                      />
+                    }
+                  />
+                ))}
+              </Box>
+            )}
+            <NewSpace project={p.id} />
+          </Box>
+        ))}
+        <NewProject />
+      </Box>
+      <Snackbar
+        open={gone !== null}
+        onClose={(_, reason) => reason !== "clickaway" && setGone(null)}
+        message={gone && `${gone.name} is removed.`}
+        action={
+          <Button color="inherit" onClick={() => gone && whole.restore(gone)}>
+            Bring it back
+          </Button>
+        }
+      />
     </Box>
   );
 }

@@ -106,10 +106,13 @@ export function useVerbMenu() {
       const on = look(e).on;
       const row = (e.target as HTMLElement).closest("[role=row]")?.getAttribute("data-id") ?? null;
       const { selection, select, selectPart, hover } = useSheet.getState();
-      const piece = on.piece ?? row ?? (inSet(e) ? hover : null);
-      if (piece && !selection.includes(piece)) select([piece]);
-      else if (!piece && on.part) selectPart(on.part);
-      else if (!piece && !byKey) select([]);
+      const piece = on.piece ?? (inSet(e) ? hover : null);
+      // a row of the schedule has selected what it stands for
+      if (row === null) {
+        if (piece && !selection.includes(piece)) select([piece]);
+        else if (!piece && on.part) selectPart(on.part);
+        else if (!piece && !byKey) select([]);
+      }
     }
     setAt(byKey ? { left: innerWidth / 2, top: innerHeight / 2 } : { left: e.clientX, top: e.clientY });
   };

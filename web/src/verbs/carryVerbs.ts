@@ -88,8 +88,15 @@ export const CARRY_VERBS: Verb[] = [
     mode: "carry",
     keys: ["Tab"],
     help: "Go on to the next distance; what is typed then is that one.",
-    does: nextNumber,
+    does: () => nextNumber(),
     seen: true,
+  },
+  {
+    word: "Number before",
+    mode: "carry",
+    keys: ["Shift+Tab"],
+    help: "Go back to the distance before; a click on a number does the same.",
+    does: () => nextNumber(true),
   },
   {
     word: "Turn",
@@ -151,6 +158,15 @@ export const CARRY_VERBS: Verb[] = [
     applies: () => (hand()?.pieces.length ?? 0) > 1,
     does: () => change({ each: !hand()!.each }),
     now: () => (hand()?.each ? "yes" : "as one"),
+    seen: true,
+  },
+  {
+    word: "Onto tops",
+    mode: "carry",
+    keys: ["o"],
+    help: "Let it stand on whatever carries, a stool on a crate, and not only where it stands by habit.",
+    does: () => change({ tops: !hand()!.tops }),
+    now: () => (hand()?.tops ? "yes" : "by habit"),
     seen: true,
   },
   {

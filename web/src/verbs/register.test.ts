@@ -67,6 +67,7 @@ describe("the register of verbs", () => {
       keep: "height" as const,
       against: null,
       each: true,
+      tops: false,
       meet: null,
       down: 0,
     };

@@ -8,14 +8,14 @@ import pied.core.edit.Edit;
 import pied.core.edit.place.Place;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
-import pied.server.space.SpaceStore;
+import pied.server.space.ProjectStore;
 
 /** What the server's tests begin with. */
 public final class Given {
   private Given() {}
 
   /** A new empty room of 6 × 4 m in a project of its own; its id. */
-  public static String room(SpaceStore store) {
+  public static String room(ProjectStore store) {
     return store.newSpace(store.newProject("Project").id(), "Room", shell()).id();
   }
 

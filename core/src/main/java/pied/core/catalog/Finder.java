@@ -210,18 +210,19 @@ public final class Finder {
     return d[a.length()][b.length()];
   }
 
-  /** How many articles of some there are of every kind, from the general to the particular. */
-  public static Map<String, Integer> kinds(Collection<Article> some) {
-    TreeMap<String, Integer> counts = new TreeMap<>();
+  /** The articles of some by every kind they are of, from the general to the particular. */
+  public static Map<String, List<Article>> kinds(Collection<Article> some) {
+    TreeMap<String, List<Article>> of = new TreeMap<>();
     for (Article a : some) {
       for (int cut = a.kind().indexOf('/'); ; cut = a.kind().indexOf('/', cut + 1)) {
-        counts.merge(cut < 0 ? a.kind() : a.kind().substring(0, cut), 1, Integer::sum);
+        String kind = cut < 0 ? a.kind() : a.kind().substring(0, cut);
+        of.computeIfAbsent(kind, k -> new ArrayList<>()).add(a);
         if (cut < 0) {
           break;
         }
       }
     }
-    return new LinkedHashMap<>(counts);
+    return new LinkedHashMap<>(of);
   }
 
   /** The words of a text without accents and in the singular. */

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import pied.core.Names;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
@@ -19,10 +20,12 @@ public final class Schedule {
    * A line of it.
    *
    * @param kind of the article
+   * @param what its name without a number: pieces of the same article, size and this are alike
    * @param size width × depth × height as text
    * @param on id of the piece it stands on; empty for none
    */
-  public record Row(String id, String name, String article, String kind, String size, String on) {}
+  public record Row(
+      String id, String name, String what, String article, String kind, String size, String on) {}
 
   private record Sorted(String key, Row row) {}
 
@@ -42,7 +45,8 @@ public final class Schedule {
   private static Row row(Space space, Piece p, LengthUnit unit) {
     String on = p.on().kind() == On.Kind.piece ? p.on().id() : "";
     String kind = space.article(p).kind();
-    return new Row(p.id(), p.name(), p.article(), kind, p.size().text(unit), on);
+    String what = Names.bare(p.name());
+    return new Row(p.id(), p.name(), what, p.article(), kind, p.size().text(unit), on);
   }
 
   /** A name with its numbers padded. */

@@ -40,6 +40,18 @@ class ScheduleTest {
   }
 
   @Test
+  void whatIsAlikeHasOneNameWithoutItsNumber() {
+    for (int i = 0; i < 3; i++) {
+      room.put("s" + i, "stool", 1 + i, 3);
+    }
+    assertThat(rows(LengthUnit.M)).extracting(Schedule.Row::what).containsOnly("Stool");
+    room.json("{'do':'rename','piece':'s1','name':'The one by the door'}");
+    assertThat(rows(LengthUnit.M))
+        .extracting(Schedule.Row::what)
+        .containsExactly("Stool", "Stool", "The one by the door");
+  }
+
+  @Test
   void itIsThatOfTheMoment() {
     room.put("a", "stool", 1, 1);
     room.put("b", "stool", 2, 1);

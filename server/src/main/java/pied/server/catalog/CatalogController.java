@@ -75,7 +75,7 @@ class CatalogController {
     return new CatalogPage(
         own.stream().limit(MOST).map(a -> ArticleCard.of(a, u)).toList(),
         Finder.kinds(all).entrySet().stream()
-            .map(e -> new KindCount(e.getKey(), e.getValue()))
+            .map(e -> KindCount.of(e.getKey(), e.getValue()))
             .toList(),
         own.size());
   }

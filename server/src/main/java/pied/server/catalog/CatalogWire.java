@@ -21,6 +21,7 @@ public final class CatalogWire {
    * An article on its card.
    *
    * @param shownAt height of its underside there, metres
+   * @param room its clearances in words
    */
   public record ArticleCard(
       String id,
@@ -36,6 +37,7 @@ public final class CatalogWire {
       double weight,
       @Nullable Light light,
       List<Clearance> clearances,
+      List<String> room,
       Map<String, Finish> finishes) {
     public static ArticleCard of(Article a, LengthUnit u) {
       return new ArticleCard(
@@ -52,12 +54,23 @@ public final class CatalogWire {
           a.weight(),
           a.light(),
           a.clearances(),
+          a.clearances().stream().map(c -> c.words(u)).toList(),
           a.finishes());
     }
   }
 
-  /** A kind and how many articles it has. */
-  public record KindCount(String kind, int count) {}
+  /**
+   * A kind and how many articles it has.
+   *
+   * @param article one of them, as a picture of the kind
+   * @param size of that
+   */
+  public record KindCount(String kind, int count, String article, Size size) {
+    static KindCount of(String kind, List<Article> all) {
+      Article first = all.get(0);
+      return new KindCount(kind, all.size(), first.id(), first.size());
+    }
+  }
 
   /**
    * The catalog as asked for.

@@ -36,7 +36,7 @@ public final class OpenSpace {
 
   private final String id;
   private final long no;
-  private final String name;
+  private volatile String name;
   private final String project;
   private final List<BiConsumer<String, Changed>> listeners;
   private final Map<Long, Kept> underWay = new ConcurrentHashMap<>();
@@ -71,6 +71,13 @@ public final class OpenSpace {
 
   String name() {
     return name;
+  }
+
+  /** What everyone sees of it goes by another name. */
+  void rename(String now) {
+    name = now;
+    Seen s = seen;
+    seen = new Seen(now, s.space(), s.revision(), s.shellAt(), s.canUndo(), s.canRedo());
   }
 
   String project() {

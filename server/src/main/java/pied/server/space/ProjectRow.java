@@ -12,6 +12,7 @@ public class ProjectRow {
   @Id private String id;
   private String name;
   private Instant madeAt;
+  private Instant removedAt;
 
   protected ProjectRow() {}
 

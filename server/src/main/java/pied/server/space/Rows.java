@@ -14,13 +14,14 @@ import org.springframework.data.jpa.repository.Query;
 public interface Rows {
   /** Projects. */
   interface Projects extends JpaRepository<ProjectRow, String> {
-    List<ProjectRow> findAllByOrderByMadeAt();
+    List<ProjectRow> findAllByRemovedAtIsNullOrderByMadeAt();
   }
 
   /** Spaces. */
   interface Spaces extends JpaRepository<SpaceRow, String> {
     @Query(
-        "select s.id as id, s.project as project, s.name as name from SpaceRow s order by s.madeAt")
+        "select s.id as id, s.no as no, s.project as project, s.name as name, s.madeAt as madeAt"
+            + " from SpaceRow s where s.removedAt is null order by s.madeAt")
     List<Named> named();
 
     @Query("select s.name from SpaceRow s where s.id = :id")
@@ -30,9 +31,13 @@ public interface Rows {
     interface Named {
       String getId();
 
+      long getNo();
+
       String getProject();
 
       String getName();
+
+      Instant getMadeAt();
     }
   }
 
@@ -40,6 +45,17 @@ public interface Rows {
   interface Pieces extends JpaRepository<PieceRow, PieceRow.Key> {
     @Query("select p from PieceRow p where p.key.space = :space")
     List<PieceRow> ofSpace(String space);
+
+    /** How many pieces each space has that has any. */
+    @Query("select p.key.space as space, count(*) as pieces from PieceRow p group by p.key.space")
+    List<Count> counts();
+
+    /** How many pieces a space has. */
+    interface Count {
+      String getSpace();
+
+      long getPieces();
+    }
   }
 
   /** Steps. */
@@ -57,6 +73,19 @@ public interface Rows {
     /** Keys of the last step of every space. */
     @Query("select max(s.id) from StepRow s group by s.id / 4294967296L")
     List<Long> last();
+
+    /** The last step of every space that has any. */
+    @Query(
+        "select s.id as id, s.madeAt as madeAt from StepRow s"
+            + " where s.id in (select max(t.id) from StepRow t group by t.id / 4294967296L)")
+    List<Last> lately();
+
+    /** When a step was made. */
+    interface Last {
+      long getId();
+
+      Instant getMadeAt();
+    }
 
     /** Keys of changes whose answers are too old to be asked for. */
     @Query("select s.id from StepRow s where s.madeAt < :before and s.request is not null")

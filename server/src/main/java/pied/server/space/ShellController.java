@@ -12,6 +12,7 @@ import pied.core.caption.ShellList;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Elevations;
 import pied.core.drawing.ShellPlan;
+import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Drafting;
 import pied.core.format.Glb;
@@ -21,6 +22,7 @@ import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
+import pied.server.space.SpaceWire.CardView;
 import pied.server.space.SpaceWire.DraftAnswer;
 import pied.server.space.SpaceWire.DraftRequest;
 import pied.server.space.SpaceWire.ElevationView;
@@ -45,6 +47,13 @@ class ShellController {
   PlanView plan(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
     OpenSpace.Seen now = store.seen(id);
     return new PlanView(now.revision(), ShellPlan.of(now.space(), now.name(), LengthUnit.of(unit)));
+  }
+
+  /** The space small, as on a card. */
+  @GetMapping("/spaces/{id}/card")
+  CardView card(@PathVariable String id) {
+    OpenSpace.Seen now = store.seen(id);
+    return new CardView(now.revision(), SpaceCard.of(now.space()));
   }
 
   /** What one sees looking at a wall, or into the space where it is cut. */

@@ -4,7 +4,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,7 +11,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import pied.core.caption.Caption;
 import pied.core.caption.PartCaption;
@@ -36,14 +34,10 @@ import pied.server.space.SpaceWire.CaptionView;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.Found;
-import pied.server.space.SpaceWire.NewProject;
-import pied.server.space.SpaceWire.NewSpace;
-import pied.server.space.SpaceWire.ProjectView;
 import pied.server.space.SpaceWire.ReachAnswer;
 import pied.server.space.SpaceWire.ReachView;
 import pied.server.space.SpaceWire.ScheduleView;
 import pied.server.space.SpaceWire.Snags;
-import pied.server.space.SpaceWire.SpaceName;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.space.SpaceWire.StepRequest;
 import pied.server.space.SpaceWire.Trial;
@@ -56,25 +50,6 @@ class SpaceController {
 
   SpaceController(SpaceStore store) {
     this.store = store;
-  }
-
-  @GetMapping("/projects")
-  List<ProjectView> projects() {
-    return store.projects();
-  }
-
-  @PostMapping("/projects")
-  @ResponseStatus(HttpStatus.CREATED)
-  ProjectView newProject(@RequestBody NewProject request) {
-    return store.newProject(request.name());
-  }
-
-  /** Makes a room or a stage. */
-  @PostMapping("/projects/{project}/spaces")
-  @ResponseStatus(HttpStatus.CREATED)
-  SpaceName newSpace(@PathVariable String project, @RequestBody NewSpace r) {
-    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
-    return store.newSpace(project, r.name(), r.shell().build(unit));
   }
 
   @GetMapping("/spaces/{id}")

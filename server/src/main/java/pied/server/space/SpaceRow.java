@@ -30,6 +30,8 @@ public class SpaceRow {
   @Column(updatable = false)
   private Instant madeAt;
 
+  private Instant removedAt;
+
   protected SpaceRow() {}
 
   /**

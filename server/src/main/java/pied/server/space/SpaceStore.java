@@ -1,7 +1,6 @@
 package pied.server.space;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -35,18 +34,15 @@ import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
-import pied.server.space.SpaceWire.ProjectView;
-import pied.server.space.SpaceWire.SpaceName;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.store.Ledger;
-import pied.server.store.MarkRow;
 import pied.server.store.Missing;
 import pied.server.store.NotKept;
 
 /**
- * Keeps projects and spaces. One writer at a time for each space: an edit is checked by core, kept
- * by the {@link Ledger} together with its change, and only then seen, acknowledged and told. Those
- * who read wait for nobody.
+ * Keeps spaces. One writer at a time for each space: an edit is checked by core, kept by the {@link
+ * Ledger} together with its change, and only then seen, acknowledged and told. Those who read wait
+ * for nobody.
  */
 @Service
 public class SpaceStore {
@@ -82,7 +78,6 @@ public class SpaceStore {
   /** So many requests wait for one space. */
   private static final int QUEUE = 8;
 
-  private final Rows.Projects projects;
   private final Rows.Spaces spaces;
   private final Rows.Pieces pieces;
   private final Rows.Steps steps;
@@ -97,14 +92,12 @@ public class SpaceStore {
    * @param idle a space that nobody looks at is let go after so many seconds
    */
   SpaceStore(
-      Rows.Projects projects,
       Rows.Spaces spaces,
       Rows.Pieces pieces,
       Rows.Steps steps,
       Ledger ledger,
       Shapes shapes,
       @Value("${pied.idle:600}") long idle) {
-    this.projects = projects;
     this.spaces = spaces;
     this.pieces = pieces;
     this.steps = steps;
@@ -124,56 +117,6 @@ public class SpaceStore {
   /** Which spaces somebody looks at. */
   public void watched(Predicate<String> by) {
     watched = by;
-  }
-
-  // ---- projects and spaces
-
-  public List<ProjectView> projects() {
-    Map<String, List<SpaceName>> of = new HashMap<>();
-    for (Rows.Spaces.Named s : spaces.named()) {
-      of.computeIfAbsent(s.getProject(), k -> new ArrayList<>())
-          .add(new SpaceName(s.getId(), s.getName()));
-    }
-    return projects.findAllByOrderByMadeAt().stream()
-        .map(p -> new ProjectView(p.id(), p.name(), of.getOrDefault(p.id(), List.of())))
-        .toList();
-  }
-
-  public ProjectView newProject(String name) {
-    ProjectRow row = new ProjectRow(UUID.randomUUID().toString(), Text.name("It", name));
-    ledger.keep(session -> session.insert(row));
-    return new ProjectView(row.id(), row.name(), List.of());
-  }
-
-  public SpaceName newSpace(String project, String name, Shell shell) {
-    if (!projects.existsById(project)) {
-      throw new Missing("There is no such project.");
-    }
-    Space bare = new Space(shell, List.of(), shapes); // refuses a shell that cannot be built
-    SpaceRow row =
-        new SpaceRow(UUID.randomUUID().toString(), project, Text.name("It", name), bare.shell(), 0);
-    ledger.keep(session -> session.insert(row));
-    return new SpaceName(row.id(), row.name());
-  }
-
-  /** A project with one space, as it is when it is furnished. */
-  public record Furnished(String project, String name, Space space) {}
-
-  /** Keeps furnished spaces, all or none, with a mark; there is nothing to undo in them. */
-  public void establish(List<Furnished> all, String mark) {
-    ledger.keep(
-        session -> {
-          for (Furnished f : all) {
-            ProjectRow project = new ProjectRow(UUID.randomUUID().toString(), f.project());
-            session.insert(project);
-            String id = UUID.randomUUID().toString();
-            session.insert(new SpaceRow(id, project.id(), f.name(), f.space().shell(), 1));
-            for (Piece p : f.space().pieces()) {
-              session.insert(new PieceRow(id, f.space().ordered(p.id())));
-            }
-          }
-          session.insert(new MarkRow(mark, java.time.Instant.now().toString()));
-        });
   }
 
   // ---- reading
@@ -262,6 +205,14 @@ public class SpaceStore {
   }
 
   // ---- writing
+
+  /** The space goes by another name from now on. */
+  void renamed(String id, String name) {
+    OpenSpace o = open.get(id);
+    if (o != null) {
+      o.rename(name);
+    }
+  }
 
   /** Makes edits: all of them, or none. */
   public Changed edit(String id, EditRequest request) {

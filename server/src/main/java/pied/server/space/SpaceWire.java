@@ -9,6 +9,7 @@ import pied.core.catalog.Finish;
 import pied.core.check.Snag;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.ShellPlan;
+import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
@@ -96,8 +97,19 @@ public final class SpaceWire {
   /** A project and its spaces. */
   public record ProjectView(String id, String name, List<SpaceName> spaces) {}
 
-  /** A space by name. */
-  public record SpaceName(String id, String name) {}
+  /**
+   * A space by name.
+   *
+   * @param pieces how many there are in it
+   * @param workedOn when it was last worked on, ISO 8601
+   */
+  public record SpaceName(String id, String name, long pieces, String workedOn) {}
+
+  /** Another name for something. */
+  public record NewName(String name) {}
+
+  /** A space as it is drawn on its card. */
+  public record CardView(long revision, SpaceCard card) {}
 
   /** What to make a project from. */
   public record NewProject(String name) {}

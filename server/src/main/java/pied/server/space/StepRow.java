@@ -73,6 +73,11 @@ public class StepRow {
   }
 
   /** The first possible key of a step of a space; that of the next space follows behind all. */
+  /** The number of the space that a step with this key is of. */
+  static long space(long key) {
+    return key >> 32;
+  }
+
   static long first(long space) {
     return space << 32;
   }

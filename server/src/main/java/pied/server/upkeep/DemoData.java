@@ -19,7 +19,7 @@ import pied.core.piece.Shapes;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
-import pied.server.space.SpaceStore;
+import pied.server.space.ProjectStore;
 
 /** Furnishes the demo spaces, by edits like anybody's, when the store is empty. */
 @Component
@@ -34,10 +34,10 @@ class DemoData implements ApplicationRunner {
 
   private static final String MARK = "demo";
 
-  private final SpaceStore store;
+  private final ProjectStore store;
   private final Shapes shapes;
 
-  DemoData(SpaceStore store, Shapes shapes) {
+  DemoData(ProjectStore store, Shapes shapes) {
     this.store = store;
     this.shapes = shapes;
   }
@@ -45,11 +45,11 @@ class DemoData implements ApplicationRunner {
   /** All of it is kept in one go, so that whoever is interrupted here begins anew. */
   @Override
   public void run(ApplicationArguments arguments) throws IOException {
-    if (!store.projects().isEmpty()) {
+    if (!store.untouched()) {
       return;
     }
     ObjectMapper yaml = new ObjectMapper(new YAMLFactory());
-    List<SpaceStore.Furnished> all = new ArrayList<>();
+    List<ProjectStore.Furnished> all = new ArrayList<>();
     for (String name : DEMOS) {
       try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name + ".yaml")) {
         all.add(furnished(yaml.readValue(in, Demo.class)));
@@ -58,11 +58,11 @@ class DemoData implements ApplicationRunner {
     store.establish(all, MARK);
   }
 
-  private SpaceStore.Furnished furnished(Demo demo) {
+  private ProjectStore.Furnished furnished(Demo demo) {
     Space bare = new Space(demo.shell(), List.of(), shapes);
     Outcome out =
         Edits.apply(bare, demo.edits(), LengthUnit.M, () -> java.util.UUID.randomUUID().toString());
     out.said().forEach(s -> LOG.debug("demo: {}", s));
-    return new SpaceStore.Furnished(demo.project(), demo.space(), out.space());
+    return new ProjectStore.Furnished(demo.project(), demo.space(), out.space());
   }
 }

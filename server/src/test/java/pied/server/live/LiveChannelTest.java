@@ -22,6 +22,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import pied.core.edit.Edit;
 import pied.core.edit.keep.Rename;
 import pied.server.Given;
+import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.EditRequest;
 
@@ -33,6 +34,7 @@ class LiveChannelTest {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   @Autowired private SpaceStore store;
+  @Autowired private ProjectStore projects;
   @Autowired private LiveChannel channel;
   @LocalServerPort private int port;
   private String room;
@@ -93,7 +95,7 @@ class LiveChannelTest {
 
   @BeforeEach
   void furnish() {
-    room = Given.room(store);
+    room = Given.room(projects);
     store.edit(room, new EditRequest(null, null, "m", List.of(Given.put("s", "stool", 2, 2))));
     own = new Line();
   }

@@ -28,6 +28,7 @@ import pied.server.space.SpaceWire.EditRequest;
     })
 class RowsWrittenTest {
   @Autowired private SpaceStore store;
+  @Autowired private ProjectStore projects;
   @Autowired private EntityManagerFactory entities;
   private Statistics written;
   private String room;
@@ -56,7 +57,7 @@ class RowsWrittenTest {
   @ParameterizedTest
   @ValueSource(ints = {4, 120})
   void asManyAsItTouches(int stools) {
-    room = Given.room(store);
+    room = Given.room(projects);
     List<Edit> all = new ArrayList<>();
     for (int i = 0; i < stools; i++) {
       all.add(Given.put("s" + i, "stool", 0.4 + i % 12 * 0.45, 0.4 + i / 12 * 0.36));

@@ -43,8 +43,9 @@ class SpaceControllerTest {
   private static final Shapes SHAPES = new Shapes(Catalog.shipped());
 
   private final SpaceStore store = mock(SpaceStore.class);
+  private final ProjectStore projects = mock(ProjectStore.class);
   private final MockMvc http =
-      MockMvcBuilders.standaloneSetup(new SpaceController(store))
+      MockMvcBuilders.standaloneSetup(new SpaceController(store), new ProjectController(projects))
           .setControllerAdvice(new Problems())
           // as the application has it: what has no meaning is refused
           .setMessageConverters(new MappingJackson2HttpMessageConverter(new ObjectMapper()))
@@ -251,15 +252,15 @@ class SpaceControllerTest {
 
   @Test
   void aNewSpaceIsMadeInTheUnitGiven() throws Exception {
-    when(store.newSpace(any(), any(), any()))
-        .thenReturn(new pied.server.space.SpaceWire.SpaceName("id", "Snug"));
+    when(projects.newSpace(any(), any(), any()))
+        .thenReturn(new pied.server.space.SpaceWire.SpaceName("id", "Snug", 0, ""));
     http.perform(
             sent(
                 "/api/projects/p/spaces",
                 "{'name':'Snug','unit':'cm','width':4.2,'depth':'3.6 m','height':'250'}"))
         .andExpect(status().isCreated());
     ArgumentCaptor<Shell> shell = ArgumentCaptor.forClass(Shell.class);
-    verify(store).newSpace(eq("p"), eq("Snug"), shell.capture());
+    verify(projects).newSpace(eq("p"), eq("Snug"), shell.capture());
     assertThat(shell.getValue().height()).isEqualTo(2.5);
     http.perform(sent("/api/projects/p/spaces", "{'name':'Snug','width':4,'depth':3}"))
         .andExpect(status().isUnprocessableEntity())

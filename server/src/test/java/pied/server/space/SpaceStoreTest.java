@@ -33,11 +33,12 @@ import pied.server.store.Missing;
     properties = "spring.datasource.url=jdbc:h2:mem:live")
 class SpaceStoreTest {
   @Autowired private SpaceStore store;
+  @Autowired private ProjectStore projects;
   private String room;
 
   @BeforeEach
   void newRoom() {
-    room = Given.room(store);
+    room = Given.room(projects);
   }
 
   private Changed edit(String request, Edit... edits) {
@@ -249,8 +250,9 @@ class SpaceStoreTest {
 
   @Test
   void namesAndUnknownSpacesAreRefused() {
-    assertThatThrownBy(() -> store.newProject(" ")).isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> store.newProject("x".repeat(500))).hasMessageContaining("120 letters");
+    assertThatThrownBy(() -> projects.newProject(" ")).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> projects.newProject("x".repeat(500)))
+        .hasMessageContaining("120 letters");
     assertThatThrownBy(() -> store.view("nowhere")).isInstanceOf(Missing.class);
   }
 }

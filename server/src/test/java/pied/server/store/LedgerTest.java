@@ -34,6 +34,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.turn.Turn;
 import pied.server.Given;
+import pied.server.space.ProjectStore;
 import pied.server.space.Rows;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.Changed;
@@ -57,6 +58,7 @@ class LedgerTest {
   }
 
   @Autowired private SpaceStore store;
+  @Autowired private ProjectStore projects;
   @Autowired Housekeeping.Past past;
   @Autowired private Ledger ledger;
   @Autowired private LedgerHealth health;
@@ -66,7 +68,7 @@ class LedgerTest {
 
   @BeforeEach
   void newRoom() {
-    room = Given.room(store);
+    room = Given.room(projects);
     for (int i = 0; i < 12; i++) {
       edit(null, Given.put("s" + i, "stool", 0.5 + i % 6, 1 + 2 * (i / 6)));
     }
@@ -117,7 +119,7 @@ class LedgerTest {
   void whatComesMeanwhileSharesOneForce() throws InterruptedException {
     long before = ledger.forced();
     ExecutorService eight = Executors.newFixedThreadPool(8);
-    String other = Given.room(store);
+    String other = Given.room(projects);
     for (int i = 0; i < 160; i++) {
       String space = i % 2 == 0 ? room : other;
       String text = "n" + i;
@@ -126,7 +128,7 @@ class LedgerTest {
             if (space.equals(room)) {
               turn(text);
             } else {
-              store.newProject(text);
+              projects.newProject(text);
             }
           });
     }
@@ -203,7 +205,7 @@ class LedgerTest {
           .hasMessageContaining("The disk is full")
           .hasMessageContaining(folder.toString());
       assertThatThrownBy(() -> turn("later")).isInstanceOf(NotKept.class);
-      assertThatThrownBy(() -> store.newProject("None")).isInstanceOf(NotKept.class);
+      assertThatThrownBy(() -> projects.newProject("None")).isInstanceOf(NotKept.class);
       assertThat(health.health().getStatus().getCode()).isEqualTo("OUT_OF_SERVICE");
       // what was acknowledged is still to be seen
       assertThat(store.space(room).piece("s3").turn()).isEqualTo(turned);

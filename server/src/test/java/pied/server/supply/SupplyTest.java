@@ -24,6 +24,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import pied.core.catalog.Article;
 import pied.core.piece.Shapes;
+import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.supplier.Supplier;
 import pied.supplier.Trouble;
@@ -57,13 +58,14 @@ class SupplyTest {
 
   @Autowired private MockMvc web;
   @Autowired private SpaceStore store;
+  @Autowired private ProjectStore projects;
   @Autowired private Shapes shapes;
   private String project;
 
   @BeforeEach
   void newProject() throws Exception {
     trouble(0, 0, 0, false);
-    project = store.newProject("Tea room").id();
+    project = projects.newProject("Tea room").id();
     signIn("lantern").andExpect(status().isOk());
   }
 

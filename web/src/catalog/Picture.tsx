@@ -1,0 +1,34 @@
+import { useTheme } from "@mui/material/styles";
+import { useQuery } from "@tanstack/react-query";
+import { api } from "../api/client";
+import type { Size } from "../api/types.gen";
+import { ring } from "../drawings/paths";
+
+const WIDE = 28;
+const HIGH = 24;
+
+/** An article from the front, as large as there is room. */
+export function Picture({ article, size }: { article: string; size: Size }) {
+  const { palette } = useTheme();
+  const lines = useQuery({
+    queryKey: ["lines", article, size.width, size.depth, size.height, "front"],
+    queryFn: () => api.lines(article, size, 0),
+  }).data;
+  const scale = Math.min(WIDE / size.width, HIGH / size.height);
+  return (
+    <svg width={WIDE} height={HIGH} aria-hidden style={{ display: "block" }}>
+      {lines && (
+        <g transform={`translate(${WIDE / 2} ${(HIGH + size.height * scale) / 2}) scale(${scale})`}>
+          <path
+            d={lines.outlines.map(ring).join("")}
+            fill={palette.background.paper}
+            fillRule="evenodd"
+            stroke={palette.text.primary}
+            strokeWidth={0.9}
+            vectorEffect="non-scaling-stroke"
+          />
+        </g>
+      )}
+    </svg>
+  );
+}
