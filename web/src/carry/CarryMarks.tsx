@@ -1,10 +1,12 @@
 import { useTheme } from "@mui/material/styles";
-import type { Vec } from "../api/types.gen";
+import type { Carry, Vec } from "../api/types.gen";
+import { clearest, wide, type Block } from "../drawings/clear";
 import { useCarry } from "./carry";
 import type { Paper, Point } from "../drawings/usePaper";
 
 /** On a drawing: the mark that follows the pointer, where it came from, and what holds it. */
-export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec) => Point }) {
+export function CarryMarks(props: { paper: Paper; project: (p: Vec) => Point; taken: Block[] }) {
+  const { paper, project, taken } = props;
   const { palette } = useTheme();
   const answer = useCarry((s) => s.answer);
   if (!answer) return null;
@@ -15,8 +17,7 @@ export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec)
   };
   const mark = pixel(answer.mark);
   const start = answer.start && pixel(answer.start);
-  // where there is more room for words
-  const left = mark.x > paper.size.w * 0.6;
+  const words = snapWords(answer, mark, mark.x > paper.size.w * 0.6, taken);
   return (
     <svg
       width={paper.size.w}
@@ -55,12 +56,12 @@ export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec)
         stroke={palette.secondary.main}
         strokeWidth={2}
       />
-      {answer.snaps.map((s, i) => (
+      {words.map(({ text, block }) => (
         <text
-          key={s.words}
-          x={mark.x + (left ? -12 : 12)}
-          y={mark.y - 10 - 15 * (answer.snaps.length - 1 - i)}
-          textAnchor={left ? "end" : "start"}
+          key={text}
+          x={block.x}
+          y={block.y + 4}
+          textAnchor="middle"
           fontSize={12}
           fontWeight={600}
           fill={palette.success.dark}
@@ -68,9 +69,25 @@ export function CarryMarks({ paper, project }: { paper: Paper; project: (p: Vec)
           strokeWidth={4}
           paintOrder="stroke"
         >
-          {s.words}
+          {text}
         </text>
       ))}
     </svg>
   );
+}
+
+/** What holds it, in words beside the mark, where they cover no number. */
+function snapWords(answer: Carry, mark: Point, left: boolean, taken: Block[]) {
+  const there = [...taken];
+  return answer.snaps.map(({ words: text }, i) => {
+    const long = wide(text);
+    const near = -14 - 15 * (answer.snaps.length - 1 - i);
+    const sides = left ? [-1, 1] : [1, -1];
+    const places = [near, near + 42, near - 30, near + 60].flatMap((dy) =>
+      sides.map((side) => ({ x: mark.x + side * (12 + long / 2), y: mark.y + dy, wide: long, high: 15 })),
+    );
+    const block = clearest(places, there);
+    there.push(block);
+    return { text, block };
+  });
 }

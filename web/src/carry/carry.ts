@@ -296,8 +296,8 @@ export function nextNumber(back = false) {
   const { answer, focus } = useCarry.getState();
   const slots = answer?.measures.map((m) => m.slot) ?? [];
   const at = slots.indexOf(focus);
-  const step = back ? slots.length - 1 : 1;
-  chooseNumber(slots[(Math.max(0, at) + step) % Math.max(1, slots.length)] ?? "moved");
+  const next = back ? (at <= 0 ? slots.length - 1 : at - 1) : (at + 1) % Math.max(1, slots.length);
+  chooseNumber(slots[next] ?? "moved");
 }
 
 /** The number that is to be typed. */

@@ -1,29 +1,14 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
-import type { Dimension } from "../api/types.gen";
 import { filled } from "../caption/filled";
 import { TypedField } from "../caption/TypedField";
 import { useSheet } from "../space/sheet";
-import { offset } from "./margins";
+import type { Chained } from "./chains";
 import type { Paper } from "./usePaper";
 
-/** How wide a text of so many letters is, pixels. */
-const wide = (text: string) => text.length * 6.6 + 8;
-
 /** Dimension lines with ticks at their ends; a click on a number takes another. */
-export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: Paper; still: boolean }) {
+export function Dimensions({ chains, paper, still }: { chains: Chained[]; paper: Paper; still: boolean }) {
   const { palette } = useTheme();
-  const placed = list.map((d) => {
-    const off = offset(d.level);
-    const a = paper.toPixel(d.x1, d.y1);
-    const b = paper.toPixel(d.x2, d.y2);
-    const [dx, dy] = [d.outX * off, d.outY * off];
-    const from = { x: a.left + dx, y: a.top + dy };
-    const to = { x: b.left + dx, y: b.top + dy };
-    const length = Math.hypot(to.x - from.x, to.y - from.y);
-    return { d, a, b, from, to, length, off };
-  });
-  const shown = placed.filter((p) => p.length >= 9);
   return (
     <>
       <svg
@@ -32,7 +17,7 @@ export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: P
         style={{ position: "absolute", inset: 0, pointerEvents: "none" }}
         aria-hidden
       >
-        {shown.map(({ d, a, b, from, to, off }, i) => {
+        {chains.map(({ d, a, b, from, to, off }, i) => {
           const along = Math.hypot(to.x - from.x, to.y - from.y);
           const [tx, ty] = [(to.x - from.x) / along, (to.y - from.y) / along];
           // ticks are strokes at half a right angle to the line
@@ -53,12 +38,9 @@ export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: P
           );
         })}
       </svg>
-      {shown.map(({ d, from, to, length }) => {
-        const upright = Math.abs(to.y - from.y) > Math.abs(to.x - from.x) * 1.2;
-        const short = length < wide(d.text) + 6;
-        // a number longer than its line stands a little farther out
-        const out = short ? 11 : 0;
-        return (
+      {chains
+        .filter((c) => c.read)
+        .map(({ d, upright, number }) => (
           <Box
             key={d.label + d.level + d.x1 + d.y1}
             data-testid="dimension"
@@ -66,8 +48,8 @@ export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: P
             onPointerDown={(e) => e.stopPropagation()}
             onPointerUp={(e) => e.stopPropagation()}
             style={{
-              left: (from.x + to.x) / 2 + d.outX * out,
-              top: (from.y + to.y) / 2 + d.outY * out,
+              left: number.x,
+              top: number.y,
               transform: `translate(-50%, -50%)${upright ? " rotate(-90deg)" : ""}`,
             }}
             sx={{
@@ -79,7 +61,6 @@ export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: P
               whiteSpace: "nowrap",
               bgcolor: d.level === 0 ? "background.paper" : "background.default",
               zIndex: 1,
-              display: short && length < 22 ? "none" : undefined,
             }}
           >
             {d.blank && !still ? (
@@ -94,8 +75,7 @@ export function Dimensions({ list, paper, still }: { list: Dimension[]; paper: P
               d.text
             )}
           </Box>
-        );
-      })}
+        ))}
     </>
   );
 }

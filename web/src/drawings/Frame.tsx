@@ -3,12 +3,15 @@ import { useEffect, useRef, type MouseEvent, type PointerEvent, type ReactNode }
 import type { Dimension, Label, Vec } from "../api/types.gen";
 import { CarryMarks } from "../carry/CarryMarks";
 import { useSheet } from "../space/sheet";
+import { chained } from "./chains";
 import { Dimensions } from "./Dimensions";
 import { DrawingTitle } from "./DrawingTitle";
 import { allRound, marginsFor } from "./margins";
 import { Labels } from "./Labels";
 import { ScaleBar } from "./marks";
+import { reached } from "./reached";
 import { Reaches } from "./Reaches";
+import { useReach } from "./useReach";
 import type { Paper, Point } from "./usePaper";
 import { look, type Target } from "./picking";
 import type { Press } from "./usePress";
@@ -88,6 +91,11 @@ export function Frame(props: {
 }) {
   const { paper, press, drawn, name, testid } = props;
   const { frame, size, eye } = paper;
+  const reach = useReach(props.sides);
+  const chains = eye && drawn && !props.bare ? chained(drawn.dimensions, paper) : [];
+  const numbers = chains.filter((c) => c.read).map((c) => c.number);
+  const reaches = eye && drawn ? reached(reach, paper, props.project, numbers) : [];
+  const taken = [...numbers, ...reaches.map((r) => r.number)];
   const second = testid === "plan" ? { "data-z": eye?.y } : { "data-y": eye?.y };
   return (
     <Box
@@ -138,15 +146,15 @@ export function Frame(props: {
           <g transform={paper.transform} strokeLinejoin="round" strokeLinecap="round">
             {props.children}
           </g>
-          {!props.bare && <Labels labels={drawn.labels} paper={paper} />}
+          {!props.bare && <Labels labels={drawn.labels} paper={paper} taken={taken} />}
           {props.over}
         </svg>
       )}
       {eye && drawn && (
         <>
-          {!props.bare && <Dimensions list={drawn.dimensions} paper={paper} still={props.still} />}
-          <Reaches paper={paper} project={props.project} sides={props.sides} />
-          <CarryMarks paper={paper} project={props.project} />
+          <Dimensions chains={chains} paper={paper} still={props.still} />
+          <Reaches reaches={reaches} paper={paper} />
+          <CarryMarks paper={paper} project={props.project} taken={taken} />
           {press.box && <Band {...press.box} />}
           <ScaleBar scale={eye.scale} />
         </>

@@ -57,7 +57,7 @@ export function Lights() {
         shadow-camera-bottom={-half}
         shadow-camera-far={60}
         shadow-bias={-0.0004}
-        shadow-normalBias={0.012}
+        shadow-normalBias={0.025}
         shadow-radius={5}
       />
     </>

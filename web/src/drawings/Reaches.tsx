@@ -1,21 +1,11 @@
 import { useTheme } from "@mui/material/styles";
-import type { Vec } from "../api/types.gen";
-import { labelAt } from "./labelAt";
 import { ReachLabel } from "./ReachLabel";
-import { useReach } from "./useReach";
-import type { Paper, Point } from "./usePaper";
+import type { Reached } from "./reached";
+import type { Paper } from "./usePaper";
 
-/** The lines of the free distances round a piece, on a drawing that shows a point of the space where it says. */
-export function Reaches(props: { paper: Paper; project: (p: Vec) => Point; sides: string[] }) {
+/** The lines of the free distances round a piece, with their numbers. */
+export function Reaches({ reaches, paper }: { reaches: Reached[]; paper: Paper }) {
   const { palette } = useTheme();
-  const { paper, project } = props;
-  const lines = useReach(props.sides).map((reach) => {
-    const a = project(reach.fromPoint);
-    const b = project(reach.toPoint);
-    return { reach, from: paper.toPixel(a.x, a.y), to: paper.toPixel(b.x, b.y) };
-  });
-  // a distance one looks along has no length on this drawing
-  const seen = lines.filter(({ from, to }) => Math.hypot(to.left - from.left, to.top - from.top) > 0.5);
   return (
     <>
       <svg
@@ -24,28 +14,25 @@ export function Reaches(props: { paper: Paper; project: (p: Vec) => Point; sides
         style={{ position: "absolute", inset: 0, pointerEvents: "none" }}
         aria-hidden
       >
-        {seen.map(({ reach, from, to }) => (
+        {reaches.map(({ reach, from, to }) => (
           <line
             key={reach.side}
-            x1={from.left}
-            y1={from.top}
-            x2={to.left}
-            y2={to.top}
+            x1={from.x}
+            y1={from.y}
+            x2={to.x}
+            y2={to.y}
             stroke={palette.primary.main}
             strokeWidth={1}
           />
         ))}
       </svg>
-      {seen.map(({ reach, from, to }) => {
-        const at = labelAt({ x: from.left, y: from.top }, { x: to.left, y: to.top });
-        return (
-          <ReachLabel
-            key={reach.side}
-            reach={reach}
-            style={{ position: "absolute", left: at.x, top: at.y }}
-          />
-        );
-      })}
+      {reaches.map(({ reach, number }) => (
+        <ReachLabel
+          key={reach.side}
+          reach={reach}
+          style={{ position: "absolute", left: number.x, top: number.y }}
+        />
+      ))}
     </>
   );
 }

@@ -75,7 +75,9 @@ export function SetView({ small = false }: { small?: boolean }) {
     const caster = aim(e);
     const met = pieces.current ? caster.intersectObject(pieces.current, true) : [];
     const first = met.find((m) => (m.object as InstancedMesh).userData.pieces && m.instanceId !== undefined);
-    const walls = (shell.current?.children ?? []).filter((n) => n.visible && n.name.includes(":"));
+    const walls = (shell.current?.children ?? []).filter(
+      (n) => n.visible && !n.userData.faint && n.name.includes(":"),
+    );
     const wall = caster.intersectObjects(walls, true)[0];
     if (first && !(wall && wall.distance < first.distance)) {
       const piece = (first.object.userData.pieces as string[])[first.instanceId!];

@@ -1,12 +1,40 @@
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
-import type { Group, Vector3 } from "three";
+import {
+  type BufferGeometry,
+  type Group,
+  Mesh,
+  type MeshStandardMaterial,
+  type Object3D,
+  type Vector3,
+} from "three";
 import type { Vec } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
 import { useShell } from "./shapes";
 
+const CEILING = "ceiling";
+
+/** How much one sees of a wall one looks through. */
+const FAINT = 0.13;
+
+/** Draws a part of the shell faintly, and in the way of nothing, or as it is. */
+function fade(node: Object3D, faint: boolean) {
+  if ((node.userData.faint === true) === faint) return;
+  node.userData.faint = faint;
+  node.traverse((o) => {
+    if (!(o instanceof Mesh)) return;
+    const { material } = o as Mesh<BufferGeometry, MeshStandardMaterial>;
+    material.userData.own ??= { opacity: material.opacity, transparent: material.transparent };
+    const own = material.userData.own as { opacity: number; transparent: boolean };
+    material.opacity = faint ? Math.min(FAINT, own.opacity) : own.opacity;
+    material.transparent = faint || own.transparent;
+    material.depthWrite = !faint;
+    material.needsUpdate = true;
+  });
+}
+
 /**
- * The bare space. Walls between the eye and what is inside are left out, so that one looks in; not
+ * The bare space. Walls between the eye and what is inside are drawn faintly, so that one looks in; not
  * when one looks from a place in the house or in the room itself.
  */
 export function ShellModel({ small }: { small: boolean }) {
@@ -28,7 +56,8 @@ export function ShellModel({ small }: { small: boolean }) {
       const back = backs.get(node.name);
       const off = lifted.includes(back?.with ?? node.name);
       const before = inside || !back?.point || ahead(camera.position, back.point, back.inward!);
-      node.visible = !off && before;
+      node.visible = !off && (before || back?.body !== CEILING);
+      fade(node, !before);
     });
   });
 

@@ -137,7 +137,7 @@ export function Schedule() {
             }
           }}
           getRowClassName={({ row }) => {
-            const line = row as Line;
+            const line = row;
             const hovered = line.id === hover || (line.opens === false && line.pieces.includes(hover ?? ""));
             return (hovered ? "hovered" : "") + (line.id === lead ? " lead" : "");
           }}

@@ -137,6 +137,15 @@ class CarryTest {
     sheet.page.waitForCondition(() -> at("s", "x") > 3);
     assertThat(at("s", "x")).isCloseTo(3.1, TOUCH);
     assertThat(at("s", "z")).isCloseTo(2, TOUCH);
+    // a number is clicked, and it is that one
+    pickUp("Stool", 3.1, 2);
+    moveTo(3, 2.6);
+    carry().locator("[data-slot=across]").click();
+    sheet.page.keyboard().type("3.1");
+    assertThat(carry().locator("[data-slot=across]")).hasText("3.1");
+    carry().locator("[data-slot=deep]").click();
+    sheet.page.keyboard().press("Escape");
+    sheet.page.keyboard().press("Escape");
     // a distance to a wall: Tab to it
     pickUp("Stool", 3.1, 2);
     moveTo(4, 2);
@@ -294,7 +303,7 @@ class CarryTest {
     double[] to = sheet.onElevation(4, 1.2);
     sheet.page.mouse().move(to[0], to[1]);
     assertThat(carry()).containsText("moved");
-    for (int i = 0; i < 6; i++) { // through the distances to that of its top
+    for (int i = 0; i < 9; i++) { // through the distances to that of its top
       if (carry().locator("[data-slot=upperside]").getAttribute("data-focus") != null) {
         break;
       }

@@ -189,6 +189,13 @@ final class PiedProcess implements AutoCloseable {
     return parse(post("/api/projects/" + project + "/spaces", room).body()).get("id").asText();
   }
 
+  /** A new empty stage of its own, 10 × 8, the grid at 6.00. */
+  String newStage(String name) {
+    String project = json("/api/projects").at("/0/id").asText();
+    String stage = "{\"name\":\"" + name + "\",\"width\":10,\"depth\":8,\"height\":6,\"stage\":{}}";
+    return parse(post("/api/projects/" + project + "/spaces", stage).body()).get("id").asText();
+  }
+
   /**
    * Does edits in a space.
    *

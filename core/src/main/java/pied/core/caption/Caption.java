@@ -190,7 +190,7 @@ public final class Caption {
     out.add(Phrase.word(pieces.size() + " pieces", null));
     text(", the lead is ");
     out.add(Phrase.word(lead.name(), lead.id()));
-    text(" — ");
+    text(", picked last — ");
     sizesOfSeveral(pieces, ids);
     text(", facing ");
     boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);

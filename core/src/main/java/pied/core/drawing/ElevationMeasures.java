@@ -1,6 +1,10 @@
 package pied.core.drawing;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.Nullable;
 import pied.core.edit.Blank;
@@ -9,6 +13,7 @@ import pied.core.edit.shell.BuildBuilder;
 import pied.core.edit.shell.SetOpeningBuilder;
 import pied.core.edit.shell.SetPartitionBuilder;
 import pied.core.solid.Vec;
+import pied.core.space.Bar;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.Wall;
@@ -16,6 +21,9 @@ import pied.core.units.LengthUnit;
 
 /** The measures and heights that are written into an elevation or a section. */
 final class ElevationMeasures {
+  /** A bar so close above another leaves no room for a name between them, metres. */
+  private static final double CLOSE = 0.7;
+
   private final Shell shell;
   private final @Nullable Wall wall;
   private final Eye eye;
@@ -68,19 +76,44 @@ final class ElevationMeasures {
       double start = p.outline().stream().mapToDouble(c -> eye.u(c.at(0))).min().orElse(0);
       labels.add(new Label("note", "+" + unit.text(p.height()), start, -p.height(), "start"));
     }
-    double beside = 0;
-    for (var b : shell.bars()) { // seen one behind the other, their names stand side by side
-      boolean across = eye.right().x() != 0;
-      double u = eye.u(new Vec(b.x(), 0, b.z())) - (across ? b.length() / 2 - beside : 0);
+    bars();
+  }
+
+  /**
+   * Names of bars, each clear of the lines: above its own, or below where another is close above.
+   * Those seen one behind the other share a name.
+   */
+  private void bars() {
+    Map<List<Long>, List<Bar>> seen = new LinkedHashMap<>();
+    for (Bar b : shell.bars()) {
+      long millimetres = Math.round(start(b) * 1000);
+      seen.computeIfAbsent(
+              List.of(millimetres, Math.round(b.trim() * 1000)), k -> new ArrayList<>())
+          .add(b);
+    }
+    for (List<Bar> same : seen.values()) {
+      Bar b = same.get(0);
+      boolean close =
+          shell.bars().stream()
+              .anyMatch(o -> o.trim() > b.trim() + 1e-3 && o.trim() < b.trim() + CLOSE);
+      String names = same.stream().map(Bar::id).collect(Collectors.joining(", "));
       labels.add(
           new Label(
-              "note",
-              b.id() + " at " + unit.text(b.trim()),
-              u,
-              -b.trim() - 0.03,
-              across ? "start" : "middle"));
-      beside += b.length() / Math.max(3, shell.bars().size());
+              close ? "under" : "note",
+              names + " at " + unit.text(b.trim()),
+              start(b),
+              -b.trim() + (close ? Bar.TUBE / 2 : -Bar.TUBE / 2),
+              across() ? "start" : "middle"));
     }
+  }
+
+  private boolean across() {
+    return eye.right().x() != 0;
+  }
+
+  /** Where a bar begins, or is, seen end on. */
+  private double start(Bar b) {
+    return eye.u(new Vec(b.x(), 0, b.z())) - (across() ? b.length() / 2 : 0);
   }
 
   private void elevation() {

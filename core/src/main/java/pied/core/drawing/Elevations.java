@@ -91,6 +91,7 @@ public final class Elevations {
     private final Envelope frame;
     private final boolean section;
     private final List<Ink> inks = new ArrayList<>();
+    private final CutCorners corners = new CutCorners();
     private final MeshTree.RayHit hit = new MeshTree.RayHit();
 
     Draughtsman(Space space, Elevation.Look asked, LengthUnit unit) {
@@ -201,6 +202,7 @@ public final class Elevations {
           solid(s);
         }
       }
+      inks.addAll(corners.inks(eye.u(zero)));
       for (Seen s : seen) {
         edges(s, seen);
         if (space.has(s.body.id())) {
@@ -281,6 +283,7 @@ public final class Elevations {
               frame.getMinY(),
               frame.getMaxY());
       figure = figure.intersection(new GeometryFactory().toGeometry(range));
+      corners.add(s.body, figure);
       List<double[]> rings = ShellPlan.rings(figure);
       rings.forEach(
           r -> {

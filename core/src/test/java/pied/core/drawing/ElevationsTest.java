@@ -42,6 +42,45 @@ class ElevationsTest {
     return x;
   }
 
+  /** Whether a point of the drawing is within what is cut. */
+  private static boolean isCut(Elevation e, double u, double v) {
+    return e.inks().stream()
+        .filter(i -> i.style() == Ink.Style.cut)
+        .flatMap(i -> i.rings().stream())
+        .anyMatch(
+            r ->
+                r.length == 8
+                    && u > Math.min(r[0], r[4])
+                    && u < Math.max(r[0], r[4])
+                    && v > Math.min(r[1], r[5])
+                    && v < Math.max(r[1], r[5]));
+  }
+
+  @Test
+  void theCornersOfWhatIsCutAreFilled() {
+    for (Elevation e : List.of(wall("A", null), section(Elevation.Way.back, null))) {
+      for (double u : new double[] {-0.1, 6.1}) {
+        assertThat(isCut(e, u, 0.1)).as("floor at " + u).isTrue();
+        assertThat(isCut(e, u, -2.9)).as("ceiling at " + u).isTrue();
+      }
+    }
+  }
+
+  @Test
+  void barsOneBehindTheOtherShareANameAndOneCloseBelowHasItUnderItsLine() {
+    Rooms stage = Rooms.stage();
+    for (String trim : List.of("4", "4", "4.3")) {
+      stage.json("{'do':'bar','at':{'x':0,'z':-2},'trim':" + trim + "}");
+    }
+    Elevation e =
+        elevations.draw(
+            stage.space, new Elevation.Look(Elevation.Way.back, null, null), LengthUnit.M);
+    assertThat(e.labels())
+        .filteredOn(l -> l.text().startsWith("bar"))
+        .extracting(l -> l.kind() + ": " + l.text())
+        .containsExactly("under: bar 1, bar 2 at 4.00", "note: bar 3 at 4.30");
+  }
+
   private static double length(Elevation e, String part) {
     return e.inks().stream()
         .filter(i -> part.equals(i.part()))
