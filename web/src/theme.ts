@@ -49,8 +49,9 @@ export const theme = createTheme({
       styleOverrides: { root: { fontFamily: "inherit" } },
     },
     MuiButton: { styleOverrides: { root: { minWidth: 0, padding: "3px 10px" } } },
+    MuiToggleButton: { styleOverrides: { root: { color: ink.graphite } } },
     MuiTooltip: {
-      defaultProps: { enterDelay: 500, disableInteractive: true },
+      defaultProps: { describeChild: true, enterDelay: 500, disableInteractive: true },
       styleOverrides: { tooltip: { backgroundColor: ink.ink, fontSize: 12 } },
     },
   },

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { following } from "../drawings/stack";
 import { canMove } from "../selection/learned";
+import { reach } from "./reach";
 import { useSheet } from "../space/sheet";
 
 /** How the selection is moved, until that is known; and what else lies where the last click took it. */
@@ -27,6 +28,7 @@ export function AlsoHere() {
                   useSheet.getState().lieHere(here);
                 }}
                 sx={{
+                  ...reach,
                   font: "inherit",
                   textDecoration: "underline dotted",
                   textUnderlineOffset: 3,

@@ -8,6 +8,7 @@ import { chooseNumber, useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
 import { useSheet } from "../space/sheet";
 import { AlsoHere } from "./AlsoHere";
+import { reach } from "./reach";
 import { Phrases } from "./PhraseParts";
 import { TOOL_WORDS } from "../verbs/tools";
 
@@ -133,6 +134,7 @@ function CarryCaption() {
             onPointerDown={(e) => e.preventDefault()}
             onClick={() => slot && chooseNumber(slot)}
             sx={{
+              ...reach,
               font: "inherit",
               fontWeight: 650,
               lineHeight: 1.2,

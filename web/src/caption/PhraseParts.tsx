@@ -5,6 +5,7 @@ import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
 import type { PhraseChoice, PhraseUnion as Phrase } from "../api/types.gen";
 import { filled } from "./filled";
+import { reach } from "./reach";
 import { useSheet } from "../space/sheet";
 import { Swatch } from "./Swatch";
 import { TypedField } from "./TypedField";
@@ -45,6 +46,7 @@ function Part({ phrase }: { phrase: Phrase }) {
             if (changed?.part) selectPart(changed.part);
           }}
           sx={{
+            ...reach,
             font: "inherit",
             color: "primary.main",
             border: 1,
@@ -65,6 +67,7 @@ function Part({ phrase }: { phrase: Phrase }) {
         <ButtonBase
           onClick={() => (phrase.piece ? select([phrase.piece]) : selectPart(phrase.part!))}
           sx={{
+            ...reach,
             font: "inherit",
             fontWeight: 650,
             textDecoration: "underline dotted",
@@ -94,6 +97,7 @@ function Choice({ phrase }: { phrase: PhraseChoice }) {
         title={phrase.label}
         onClick={(e) => setAt(e.currentTarget)}
         sx={{
+          ...reach,
           font: "inherit",
           fontWeight: 650,
           borderBottom: "1.5px dotted",

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Popper from "@mui/material/Popper";
+import { reach } from "./reach";
 import { useEffect, useRef, useState } from "react";
 
 /**
@@ -39,6 +40,7 @@ export function TypedField(props: {
         data-fixed={props.fixed || undefined}
         onClick={() => setTyped(props.text)}
         sx={{
+          ...reach,
           display: "inline",
           font: "inherit",
           fontWeight: 650,

@@ -56,7 +56,7 @@ export function CarryMarks(props: { paper: Paper; project: (p: Vec) => Point; ta
         stroke={palette.secondary.main}
         strokeWidth={2}
       />
-      {words.map(({ text, block }) => (
+      {words.map(({ text, block, size }) => (
         <text
           key={text}
           x={block.x}
@@ -64,7 +64,7 @@ export function CarryMarks(props: { paper: Paper; project: (p: Vec) => Point; ta
           textAnchor="middle"
           fontSize={12}
           fontWeight={600}
-          fill={palette.success.dark}
+          fill={size ? palette.text.primary : palette.success.dark}
           stroke={palette.background.paper}
           strokeWidth={4}
           paintOrder="stroke"
@@ -76,18 +76,22 @@ export function CarryMarks(props: { paper: Paper; project: (p: Vec) => Point; ta
   );
 }
 
-/** What holds it, in words beside the mark, where they cover no number. */
+/** How large it is and what holds it, in words beside the mark, where they cover no number. */
 function snapWords(answer: Carry, mark: Point, left: boolean, taken: Block[]) {
   const there = [...taken];
-  return answer.snaps.map(({ words: text }, i) => {
+  const texts = [
+    { text: answer.size, size: true },
+    ...answer.snaps.map((s) => ({ text: s.words, size: false })),
+  ];
+  return texts.map(({ text, size }, i) => {
     const long = wide(text);
-    const near = -14 - 15 * (answer.snaps.length - 1 - i);
+    const near = -14 - 15 * (texts.length - 1 - i);
     const sides = left ? [-1, 1] : [1, -1];
     const places = [near, near + 42, near - 30, near + 60].flatMap((dy) =>
       sides.map((side) => ({ x: mark.x + side * (12 + long / 2), y: mark.y + dy, wide: long, high: 15 })),
     );
     const block = clearest(places, there);
     there.push(block);
-    return { text, block };
+    return { text, block, size };
   });
 }

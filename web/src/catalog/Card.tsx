@@ -1,4 +1,4 @@
-import { mountingWords, MountingSign } from "./mounting";
+import { MountingSign } from "./mounting";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
@@ -27,13 +27,11 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
     useSheet.getState().place({ article, turn: 0 });
   };
   const start = useRef<{ x: number; y: number } | null>(null);
-  const mounting = mountingWords(article);
   useEffect(() => () => clearTimeout(rest.current), []);
   return (
     <Box
-      role="option"
-      aria-selected={inHand}
-      aria-label={`${article.name}, ${article.sizeText}, ${mounting}`}
+      role="listitem"
+      aria-current={inHand || undefined}
       tabIndex={0}
       data-article={article.id}
       onKeyDown={(e) => {

@@ -63,7 +63,7 @@ export function Catalog() {
   }, [plain, articles, shelf]);
   const rest = useMemo(() => articles.filter((a) => !first.includes(a)), [articles, first]);
   const focusCard = (i: number) =>
-    (list.current?.querySelectorAll("[role=option]")[i] as HTMLElement)?.focus();
+    (list.current?.querySelectorAll("[data-article]")[i] as HTMLElement)?.focus();
   useEffect(() => {
     if (list.current) list.current.scrollTop = 0;
   }, [text, kind, filter]);
@@ -98,8 +98,8 @@ export function Catalog() {
       </Box>
       <Box
         ref={list}
-        role="listbox"
-        aria-label="Articles"
+        role={verbs ? "listbox" : "list"}
+        aria-label={verbs ? "Verbs" : "Articles"}
         sx={{
           flex: 1,
           overflowY: "auto",

@@ -37,11 +37,12 @@ export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind
         .map(branch)}
     </TreeItem>
   );
+  const shown = props.kind ? props.kind.replace("/", " · ") : `All kinds, ${all}`;
   return (
     <>
       <ButtonBase
         aria-haspopup="tree"
-        aria-label={"Kind: " + (props.kind || "all")}
+        aria-label={"Kind: " + shown}
         onClick={(e) => setAt(e.currentTarget)}
         sx={{
           ...small,
@@ -52,7 +53,7 @@ export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind
         }}
       >
         <Box component="span" sx={{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>
-          {props.kind ? props.kind.replace("/", " · ") : `All kinds, ${all}`}
+          {shown}
         </Box>
         <span aria-hidden>▾</span>
       </ButtonBase>

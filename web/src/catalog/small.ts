@@ -1,7 +1,7 @@
 /** How small buttons in a row look. */
 export const small = {
   fontSize: 12,
-  lineHeight: "18px",
+  lineHeight: "22px",
   px: 0.75,
   border: 1,
   borderColor: "divider",

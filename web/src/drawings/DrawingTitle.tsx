@@ -68,7 +68,7 @@ export function DrawingTitle({ name, children }: { name: string; children?: Reac
         </ButtonBase>
       )}
       <ButtonBase
-        aria-label={two ? wordsOf(name) + " alone" : "A second drawing beside"}
+        aria-label={two ? wordsOf(name) + " alone" : "Two: a second drawing beside"}
         onClick={() => alone(name)}
         sx={button}
       >

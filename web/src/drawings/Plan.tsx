@@ -25,6 +25,9 @@ import { HOLD, select, usePress } from "./usePress";
 /** Pixels within which the pointer means a mark or a wall. */
 const NEAR = 14;
 
+/** Half of what takes clicks about a corner, pixels. */
+const HIT = 12;
+
 /** The plan of the bare room, in the unit chosen; while something is built, as it would be. */
 export function usePlan(): ShellPlan | undefined {
   const space = useSheet((s) => s.space)!;
@@ -200,18 +203,25 @@ export function Plan() {
             space.shell.outline.map((c, i) => {
               const half = (part === "corner:" + i ? 6 : 4) / eye.scale;
               return (
-                <rect
-                  key={i}
-                  data-part={"corner:" + i}
-                  x={c.x - half}
-                  y={c.z - half}
-                  width={2 * half}
-                  height={2 * half}
-                  fill={palette.background.paper}
-                  stroke={part === "corner:" + i ? palette.secondary.main : palette.primary.main}
-                  strokeWidth={part === "corner:" + i ? 3 : 1.5}
-                  vectorEffect="non-scaling-stroke"
-                />
+                <g key={i} data-part={"corner:" + i}>
+                  <rect
+                    x={c.x - HIT / eye.scale}
+                    y={c.z - HIT / eye.scale}
+                    width={(2 * HIT) / eye.scale}
+                    height={(2 * HIT) / eye.scale}
+                    fill="transparent"
+                  />
+                  <rect
+                    x={c.x - half}
+                    y={c.z - half}
+                    width={2 * half}
+                    height={2 * half}
+                    fill={palette.background.paper}
+                    stroke={part === "corner:" + i ? palette.secondary.main : palette.primary.main}
+                    strokeWidth={part === "corner:" + i ? 3 : 1.5}
+                    vectorEffect="non-scaling-stroke"
+                  />
+                </g>
               );
             })}
           <DatumMark eye={eye} />

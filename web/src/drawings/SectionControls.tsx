@@ -5,6 +5,7 @@ import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
 import { api } from "../api/client";
 import type { Elevation } from "../api/types.gen";
+import { reach } from "../caption/reach";
 import { TypedField } from "../caption/TypedField";
 import { useSheet } from "../space/sheet";
 import type { SectionLook } from "./looking";
@@ -50,6 +51,7 @@ export function SectionControls({ elevation }: { elevation?: Elevation }) {
         aria-haspopup="menu"
         onClick={(e) => setMenu(e.currentTarget)}
         sx={{
+          ...reach,
           font: "inherit",
           fontWeight: 650,
           color: "text.primary",

@@ -51,7 +51,7 @@ export function Head() {
           component="a"
           href="#/"
           variant="h1"
-          sx={{ color: "inherit", textDecoration: "none", mr: 0.5 }}
+          sx={{ color: "inherit", textDecoration: "none", mr: 0.5, lineHeight: "28px" }}
         >
           Pied
         </Typography>
@@ -142,8 +142,9 @@ function Snags() {
     <>
       <Button
         color={snags.length > 0 ? "error" : "success"}
+        // darker than the colour itself, to be read
         onClick={(e) => setAt(e.currentTarget)}
-        sx={{ opacity: stale ? 0.5 : 1 }}
+        sx={{ opacity: stale ? 0.5 : 1, color: snags.length > 0 ? undefined : "success.dark" }}
         data-testid="snags"
       >
         {snags.length === 0 ? "No snags" : snags.length === 1 ? "1 snag" : snags.length + " snags"}

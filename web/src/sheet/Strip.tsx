@@ -27,16 +27,16 @@ export function Strip() {
         borderTop: 1,
         borderColor: "divider",
         bgcolor: "background.default",
-        minHeight: open ? HEIGHT + 28 : 20,
+        minHeight: open ? HEIGHT + 28 : 25,
       }}
     >
       <ButtonBase
-        aria-label={open ? "Fold away the other drawings" : "Show the other drawings"}
+        aria-label={open ? "Fold away the other drawings" : `Show the other drawings: ${waiting.length}`}
         aria-expanded={open}
         onClick={() => setStrip(!open)}
-        sx={{ width: open ? 20 : "100%", fontSize: 12, color: "text.secondary", flex: "none" }}
+        sx={{ width: open ? 24 : "100%", fontSize: 12, color: "text.secondary", flex: "none" }}
       >
-        {open ? "⌄" : `Other drawings: ${waiting.length}`}
+        {open ? "⌄" : `other drawings: ${waiting.length}`}
       </ButtonBase>
       {open && (
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", overflowX: "auto", gap: 0.75, py: 0.5, pr: 1 }}>

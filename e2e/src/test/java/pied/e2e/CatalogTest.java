@@ -24,7 +24,7 @@ class CatalogTest {
   }
 
   private Locator cards() {
-    return sheet.page.getByRole(AriaRole.LISTBOX, named("Articles")).getByRole(AriaRole.OPTION);
+    return sheet.page.getByRole(AriaRole.LIST, named("Articles")).getByRole(AriaRole.LISTITEM);
   }
 
   private static Page.GetByRoleOptions named(String name) {
@@ -40,7 +40,7 @@ class CatalogTest {
     assertThat(settee).containsText("1.45 × 0.88 × 0.82");
     settee.focus();
     settee.press(" ");
-    assertThat(sheet.page.getByTestId("preview")).containsText("1.20 to 1.75 wide");
+    assertThat(sheet.page.getByTestId("preview")).containsText("1.20 to 1.75 m wide");
     assertThat(sheet.page.getByTestId("preview")).containsText("0.45 m free in front");
     settee.press("Enter");
     assertThat(sheet.page.getByTestId("carry")).isVisible();

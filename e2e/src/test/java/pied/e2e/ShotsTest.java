@@ -3,9 +3,11 @@ package pied.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.MouseButton;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Tag;
@@ -52,7 +54,6 @@ class ShotsTest {
     sheet.page.getByLabel("Search the catalog").fill("");
     sheet.page.getByLabel("Fold away the other drawings").click();
     sheet.page.getByLabel("Fold away catalog").click();
-    sheet.page.getByLabel("Fold away schedule").click();
     sheet.button("Set view");
     BoundingBox box = sheet.page.getByTestId("set").boundingBox();
     sheet.page.mouse().move(box.x + box.width * 0.5, box.y + box.height * 0.5);
@@ -60,6 +61,14 @@ class ShotsTest {
       sheet.page.mouse().wheel(0, -160);
     }
     shot(sheet, "set-view");
+    sheet.page.getByLabel("Open catalog").click();
+    sheet.leaf("Schedule");
+    sheet.button("Both");
+    sheet.page.getByLabel("Open Cup and saucer").click();
+    double[] on = sheet.onPlan(5.4, 6.1);
+    sheet.page.mouse().click(on[0], on[1], new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
+    shot(sheet, "schedule-and-menu");
+    sheet.page.keyboard().press("Escape");
     Studio.PIED.post("/api/spaces/" + room + "/undo", "{}");
     sheet.close();
   }
@@ -67,7 +76,7 @@ class ShotsTest {
   @Test
   void theRoom() {
     Sheet sheet = new Sheet(Studio.PIED.teaRoom(), "plan");
-    tab(sheet, "Shell");
+    sheet.leaf("Shell");
     sheet.clickPlan(4, -0.1);
     assertThat(sheet.caption()).containsText("Window in wall A");
     shot(sheet, "room-plan");
@@ -79,7 +88,7 @@ class ShotsTest {
 
     String room = Studio.PIED.newRoom("Scullery");
     sheet = new Sheet(room, "plan");
-    tab(sheet, "Shell");
+    sheet.leaf("Shell");
     sheet.button("Outline");
     sheet.page.waitForSelector(
         "[data-testid=draft]",
@@ -106,14 +115,13 @@ class ShotsTest {
   void theStage() {
     String stage = Studio.PIED.json("/api/projects").at("/1/spaces/0/id").asText();
     Sheet sheet = new Sheet(stage, "plan", "section");
-    tab(sheet, "Shell");
+    sheet.leaf("Shell");
     sheet.clickPlan(3.2, -4.2);
     assertThat(sheet.caption()).containsText("Platform 2");
     sheet.page.getByLabel("Show the other drawings").click();
     shot(sheet, "stage-plan");
     sheet.page.getByLabel("Fold away the other drawings").click();
     sheet.page.keyboard().press("Escape");
-    sheet.page.getByLabel("Fold away schedule").click();
     sheet.button("Set view");
     sheet.button("look from");
     sheet.page.getByText("Row 5, middle").click();
@@ -121,6 +129,8 @@ class ShotsTest {
     sheet.close();
 
     sheet = Sheet.atStart();
+    assertThat(sheet.page.getByTestId("card").first()).isVisible();
+    shot(sheet, "start");
     sheet.page.getByText("New room or stage…").first().click();
     sheet.button("Stage");
     shot(sheet, "new-space");
@@ -252,9 +262,5 @@ class ShotsTest {
     sheet.page.waitForSelector("[data-testid=preview] canvas");
     shot(sheet, "a-close-look");
     sheet.close();
-  }
-
-  private static void tab(Sheet sheet, String name) {
-    sheet.page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name)).click();
   }
 }

@@ -12,6 +12,7 @@ import pied.core.solid.Vec;
  *
  * @param pieces all that is carried, where they would be put down
  * @param lead id of the one that follows the pointer
+ * @param size of the lead, width × depth × height in the unit asked for
  * @param on what would carry the lead
  * @param place where that is, in words: "on Service counter, 0.92 high"
  * @param levels how many surfaces there are over one another at the point of the plan
@@ -29,6 +30,7 @@ import pied.core.solid.Vec;
 public record Answer(
     List<Piece> pieces,
     String lead,
+    String size,
     On on,
     String place,
     int levels,

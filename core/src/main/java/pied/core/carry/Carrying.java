@@ -136,6 +136,7 @@ public final class Carrying {
         new Answer(
             pieces,
             lead.id(),
+            lead.size().text(unit),
             now.on(),
             told.over().isEmpty() ? place : place + ", overlapping " + told.over(),
             levels,

@@ -86,7 +86,8 @@ class CaptionTest {
     room.put("a", "dining-chair", 2, 1);
     room.put("b", "dining-chair", 4, 1, 90);
     String s = sentence(phrases(LengthUnit.M, "a", "b"));
-    assertThat(s).startsWith("2 pieces, the lead is Dining chair 2, picked last — 0.46 wide × 0.53 deep");
+    assertThat(s)
+        .startsWith("2 pieces, the lead is Dining chair 2, picked last — 0.46 wide × 0.53 deep");
     assertThat(s).contains("facing various");
     assertThat(phrases(LengthUnit.M, "a", "b")).anyMatch(p -> p instanceof Phrase.Swatch);
   }

@@ -335,6 +335,7 @@ class CarryingTest {
     double top = room.piece("b").size().height();
     Answer crate = answer(carry("k").to(2.5, 3));
     assertThat(crate.on()).isEqualTo(On.piece("b"));
+    assertThat(crate.size()).isEqualTo("0.60 × 0.45 × 0.40");
     assertThat(lead(crate).at().y()).isCloseTo(top, within(0.02));
     room.put("u", "trunk", 1, 3);
     Answer trunk = answer(carry("u").to(5, 3));
