@@ -15,7 +15,7 @@ import { useShell } from "./shapes";
 const CEILING = "ceiling";
 
 /** How much one sees of a wall one looks through. */
-const FAINT = 0.13;
+const FAINT = 0.07;
 
 /** Draws a part of the shell faintly, and in the way of nothing, or as it is. */
 function fade(node: Object3D, faint: boolean) {

@@ -38,8 +38,14 @@ export function reached(
     const shares = length > 4 * half ? [0.5, 0.35, 0.65, 0.2, 0.8] : [];
     const beyond = labelAt(from, to);
     const [ux, uy] = [(to.x - from.x) / length, (to.y - from.y) / length];
+    // beside a line that is too short for its number
+    const aside = (wide(reach.text) / 2) * Math.abs(uy) + 9 * Math.abs(ux) + 5;
+    const beside = [1, -1].map((s) => ({
+      x: along(0.5).x - uy * aside * s,
+      y: along(0.5).y + ux * aside * s,
+    }));
     const farther = [16, 32].map((d) => ({ x: beyond.x + ux * d, y: beyond.y + uy * d }));
-    const number = clearest([...shares.map(along), beyond, ...farther].map(block), there);
+    const number = clearest([...shares.map(along), beyond, ...beside, ...farther].map(block), there);
     there.push(number);
     return [{ reach, from, to, number }];
   });

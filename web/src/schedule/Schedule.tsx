@@ -198,11 +198,16 @@ const columnsWith = (turnOver: (id: string) => void): GridColDef<Line>[] => [
         <Box
           component="span"
           title={row.words}
-          sx={{ flex: 1, overflow: "hidden", textOverflow: "ellipsis" }}
+          sx={{ flex: row.count > 1 ? "0 1 auto" : 1, overflow: "hidden", textOverflow: "ellipsis" }}
         >
           {row.words}
-          {row.count > 1 && <b> × {row.count}</b>}
         </Box>
+        {row.count > 1 && (
+          <Box component="b" sx={{ flex: "1 0 auto", whiteSpace: "pre" }}>
+            {" "}
+            × {row.count}
+          </Box>
+        )}
         <Typography variant="caption" color="text.secondary" sx={{ flex: "none", pl: 1 }}>
           {row.size}
         </Typography>

@@ -42,7 +42,10 @@ export function alike(rows: ScheduleRow[], open: Set<string>): Line[] {
     const opens = open.has(id);
     const pieces = group.map((r) => r.id);
     const line = { id, words: group[0].what, size: group[0].size, count: group.length, pieces };
-    return [{ ...line, depth: 0, opens }, ...(opens ? group.map((r) => single(r, 1)) : [])];
+    return [
+      { ...line, depth: 0, opens },
+      ...(opens ? group.map((r) => ({ ...single(r, 1), size: "" })) : []),
+    ];
   });
 }
 
