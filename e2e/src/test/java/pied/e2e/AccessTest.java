@@ -9,21 +9,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pied.e2e.Sheet.Studio;
 
 /** Contrast, names and roles in every main view, as the rules of WCAG 2 have them. */
-class AccessTest {
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
+class AccessTest extends OnTheSheet {
 
   /** What is serious or critical in what is shown now: rule and place. */
   @SuppressWarnings("unchecked")

@@ -11,22 +11,12 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import pied.e2e.Sheet.Studio;
 import pied.supplier.Trouble;
 
 /** Model files made elsewhere, as a designer brings them in. */
-class BringInTest {
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
+class BringInTest extends OnTheSheet {
 
   /** A bench of boxes in millimetres, 40 m from its origin, lying on its back (z is up). */
   private static byte[] bench() {

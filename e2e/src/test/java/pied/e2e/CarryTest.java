@@ -8,24 +8,11 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import org.assertj.core.data.Offset;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pied.e2e.Sheet.Studio;
 
 /** Picking up, travelling with free hands, putting down; in a room of 6 × 4 m. */
-class CarryTest {
+class CarryTest extends OnTheSheet {
   private static final Offset<Double> TOUCH = within(1e-4);
-
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-  private String room;
-
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
 
   private void open(String name, String... large) {
     room = pied.newRoom(name);
@@ -49,15 +36,6 @@ class CarryTest {
             + ",\"z\":"
             + z
             + "}}]}");
-  }
-
-  private JsonNode piece(String id) {
-    for (JsonNode p : pied.space(room).get("pieces")) {
-      if (p.get("id").asText().equals(id)) {
-        return p;
-      }
-    }
-    throw new AssertionError("no " + id);
   }
 
   private double at(String id, String way) {

@@ -7,21 +7,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pied.e2e.Sheet.Studio;
 
 /** Finding things in the catalog, and what it refuses. */
-class CatalogTest {
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
+class CatalogTest extends OnTheSheet {
 
   private Locator cards() {
     return sheet.page.getByRole(AriaRole.LIST, named("Articles")).getByRole(AriaRole.LISTITEM);

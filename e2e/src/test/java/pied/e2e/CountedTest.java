@@ -7,39 +7,16 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import org.assertj.core.data.Offset;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pied.e2e.Sheet.Studio;
 
 /** What people do all day, in no more actions than these: a click, or a text with Enter, is one. */
-class CountedTest {
+class CountedTest extends OnTheSheet {
   private static final Offset<Double> EXACT = within(1e-7);
 
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-  private String space;
   private int actions;
 
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
-
-  private JsonNode piece(String id) {
-    for (JsonNode p : pied.space(space).get("pieces")) {
-      if (p.get("id").asText().equals(id)) {
-        return p;
-      }
-    }
-    return null;
-  }
-
-  private void click(double x, double z) {
-    double[] p = sheet.onPlan(x, z);
-    sheet.page.mouse().move(p[0], p[1]);
-    sheet.page.mouse().click(p[0], p[1]);
+  private void clickPlan(double x, double z) {
+    click(x, z);
     actions++;
   }
 
@@ -56,19 +33,19 @@ class CountedTest {
 
   @Test
   void aDoorIntoAnOpeningThatItFillsInThree() {
-    space = pied.newRoom("Door");
+    room = pied.newRoom("Door");
     pied.edit(
-        space,
+        room,
         "{'do':'opening','kind':'opening','wall':'A','from':2,'width':0.95,'height':2.08,'sill':0}");
-    sheet = Sheet.planOf(space);
+    sheet = Sheet.planOf(room);
     sheet.page.getByLabel("Search the catalog").fill("panelled door");
     actions++;
     click(sheet.page.locator("[data-article=panelled-door]"));
     double[] p = sheet.onPlan(2.5, 0);
     sheet.inHandAt(p[0], p[1]);
-    click(2.5, 0);
-    sheet.page.waitForCondition(() -> pied.space(space).get("pieces").size() == 1);
-    JsonNode door = pied.space(space).at("/pieces/0");
+    clickPlan(2.5, 0);
+    sheet.page.waitForCondition(() -> pied.space(room).get("pieces").size() == 1);
+    JsonNode door = pied.space(room).at("/pieces/0");
     assertThat(door.at("/size/width").asDouble()).isCloseTo(0.95, EXACT);
     assertThat(door.at("/size/height").asDouble()).isCloseTo(2.08, EXACT);
     assertThat(door.at("/on/kind").asText()).isEqualTo("opening");
@@ -77,17 +54,17 @@ class CountedTest {
 
   @Test
   void aCrateTurnedAboutItsCornerInFour() {
-    space = pied.newRoom("Corner");
-    pied.place(space, "c", "crate", 3, 2);
+    room = pied.newRoom("Corner");
+    pied.place(room, "c", "crate", 3, 2);
     JsonNode c = piece("c");
     double x = 3 - c.at("/size/width").asDouble() / 2;
     double z = 2 + c.at("/size/depth").asDouble() / 2;
-    sheet = Sheet.planOf(space);
+    sheet = Sheet.planOf(room);
     sheet.page.waitForSelector("[data-testid=plan] [data-piece=c] path");
-    click(x + 0.03, z - 0.03);
+    clickPlan(x + 0.03, z - 0.03);
     assertThat(sheet.caption()).containsText("Crate — ");
     sheet.page.waitForTimeout(450); // else it would be a double click
-    click(x + 0.03, z - 0.03);
+    clickPlan(x + 0.03, z - 0.03);
     Locator facing = sheet.page.getByTestId("carry").locator("[data-slot=turn]");
     click(facing);
     type("30");
@@ -105,13 +82,13 @@ class CountedTest {
 
   @Test
   void aTrussBelowTheGridAndUpstageInFive() {
-    space = pied.newStage("Truss");
-    pied.place(space, "t", "truss", 0, -3);
-    double grid = pied.space(space).at("/shell/height").asDouble();
+    room = pied.newStage("Truss");
+    pied.place(room, "t", "truss", 0, -3);
+    double grid = pied.space(room).at("/shell/height").asDouble();
     double high = piece("t").at("/size/height").asDouble();
-    sheet = Sheet.planOf(space);
+    sheet = Sheet.planOf(room);
     sheet.page.waitForSelector("[data-testid=plan] [data-piece=t]");
-    click(0.2, -3);
+    clickPlan(0.2, -3);
     assertThat(sheet.caption()).containsText("hanging 0.00 below the grid");
     click(sheet.caption().getByLabel("How far below the grid it hangs: 0.00"));
     type("0.30");
@@ -121,7 +98,7 @@ class CountedTest {
     sheet.page.waitForCondition(() -> piece("t").at("/at/z").asDouble() < -3.9);
     assertThat(piece("t").at("/at/z").asDouble()).isCloseTo(-4, EXACT);
     assertThat(piece("t").at("/at/y").asDouble() + high).isCloseTo(grid - 0.3, EXACT);
-    assertThat(pied.json("/api/spaces/" + space + "/snags").get("snags")).isEmpty();
+    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
     assertThat(actions).isLessThanOrEqualTo(5);
   }
 }

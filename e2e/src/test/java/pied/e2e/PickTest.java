@@ -7,28 +7,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Mouse;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pied.e2e.Sheet.Studio;
 
 /** What one clicks on a drawing is what one gets. */
-class PickTest {
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-  private String room;
-
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
-
-  private void click(double x, double z) {
-    double[] p = sheet.onPlan(x, z);
-    sheet.page.mouse().move(p[0], p[1]);
-    sheet.page.mouse().click(p[0], p[1]);
-  }
+class PickTest extends OnTheSheet {
 
   private static final String SELECTED =
       "() => document.querySelector('[data-testid=plan] [data-selected]')?.dataset.piece ?? ''";

@@ -7,21 +7,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pied.e2e.Sheet.Studio;
 
 /** What is on the sheet can be read and hit at 1280 × 800. */
-class ReadableTest {
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
+class ReadableTest extends OnTheSheet {
 
   /** Pairs of texts and numbers on a drawing that cover each other. */
   private Object covering(String drawing) {

@@ -4,30 +4,17 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.MouseButton;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pied.e2e.Sheet.Studio;
 
 /**
  * Everything one can do is seen, and does what it says: by the pointer, the menu, keys, the search.
  */
-class VerbsTest {
-  private final PiedProcess pied = Studio.PIED;
-  private Sheet sheet;
-  private String room;
-
-  @AfterEach
-  void close() {
-    if (sheet != null) {
-      sheet.close();
-    }
-  }
+class VerbsTest extends OnTheSheet {
 
   private void open(String name) {
     room = pied.newRoom(name);
@@ -41,26 +28,12 @@ class VerbsTest {
     pied.place(room, id, article, x, z);
   }
 
-  private JsonNode piece(String id) {
-    for (JsonNode p : pied.space(room).get("pieces")) {
-      if (p.get("id").asText().equals(id)) {
-        return p;
-      }
-    }
-    return null;
-  }
-
   private int count() {
     return pied.space(room).get("pieces").size();
   }
 
   private double x(String id) {
     return piece(id).at("/at/x").asDouble();
-  }
-
-  private void click(double x, double z) {
-    double[] p = sheet.onPlan(x, z);
-    sheet.page.mouse().click(p[0], p[1]);
   }
 
   private Locator verb(String word) {

@@ -71,7 +71,7 @@ public final class Carrying {
     Piece lead = load.lead();
     turning = q.typed() != null && q.typed().slot().equals(TURN);
     exactly = q.typed() != null && !turning;
-    by = turning ? turnTyped() : q.turn();
+    by = turning ? load.turned(q) : q.turn();
     now = new Footing(lead.stance().withTurn(lead.turn() + by), On.NOTHING);
     resting = load.resting(q.tops());
     aiming = new Aiming(space, load, q, unit, resting);
@@ -131,7 +131,7 @@ public final class Carrying {
     distances.at(pieces);
     double turned = q.against() != null ? by : lead.turn();
     Vec way = ways.way(now);
-    Told told = Told.of(load, lead, distances, way, turns() ? turned : Double.NaN, unit);
+    Told told = Told.of(load, lead, distances, way, load.turns(q) ? turned : Double.NaN, unit);
     Answer answer =
         new Answer(
             pieces,
@@ -184,7 +184,7 @@ public final class Carrying {
       return false;
     }
     boolean level = load.stands() && (q.at() != null || load.mark().y() == 0 && !q.level());
-    MarkToMark.Meeting m = new MarkToMark(space, load, q).find(now, level, turns());
+    MarkToMark.Meeting m = new MarkToMark(space, load, q).find(now, level, load.turns(q));
     if (m == null) {
       return false;
     }
@@ -197,19 +197,6 @@ public final class Carrying {
       now = now.on(Resting.of(space, load.lead(now)).carrier(now.pose()));
     }
     return true;
-  }
-
-  /** Whether it may be turned: what sits on a wall or in an opening looks where that looks. */
-  private boolean turns() {
-    Mounting how = load.article().mounting();
-    return q.against() != null || how == Mounting.STANDS || how == Mounting.HANGS;
-  }
-
-  /** The turn that was typed: how it faces, or how far it is turned in the face it is on. */
-  private double turnTyped() {
-    Entry entry = Entry.angle(q.typed().text());
-    double start = load.lead().turn();
-    return q.against() != null ? entry.from(q.turn()) : entry.from(start + q.turn()) - start;
   }
 
   // ---- keeping to a direction

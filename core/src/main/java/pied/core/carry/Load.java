@@ -22,6 +22,7 @@ import pied.core.size.Size;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Entry;
 
 /**
  * All that is carried: what was picked up with what stands on it, copies of that, or a new piece.
@@ -143,6 +144,18 @@ record Load(
 
   boolean onWall() {
     return article.mounting() == Mounting.WALL;
+  }
+
+  /** Whether it may be turned: what sits on a wall or in an opening looks where that looks. */
+  boolean turns(Question q) {
+    return q.against() != null || stands() || hangs();
+  }
+
+  /** The turn that was typed: how it faces, or how far it is turned in the face it is on. */
+  double turned(Question q) {
+    Entry entry = Entry.angle(q.typed().text());
+    double start = lead.turn();
+    return q.against() != null ? entry.from(q.turn()) : entry.from(start + q.turn()) - start;
   }
 
   /** All of it, when the lead stands so. */
