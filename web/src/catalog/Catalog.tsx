@@ -85,7 +85,7 @@ export function Catalog() {
               else focusCard(0);
             } else if (e.key === "Escape") {
               setText("");
-              e.currentTarget.querySelector("input")?.blur();
+              (e.target as HTMLElement).blur();
             }
           }}
           sx={{ bgcolor: "background.paper", border: 1, borderColor: "divider", px: 1, fontSize: 13 }}

@@ -1,6 +1,6 @@
 import { useTheme } from "@mui/material/styles";
 import type { Label } from "../api/types.gen";
-import { isClear, wide, type Block } from "./clear";
+import { isClear, type Block } from "./clear";
 import type { Paper } from "./usePaper";
 
 /** Smaller drawings have no notes, pixels a metre. */
@@ -9,6 +9,9 @@ const NOTES = 22;
 /** How far below its place the foot of a text stands, pixels. */
 const baseline = (l: Label) =>
   l.kind === "space" ? -2 : l.kind === "note" ? -4 : l.kind === "under" ? 13 : 4;
+
+/** How wide words are, pixels; they are narrower than numbers, and a title is larger. */
+const words = (text: string, title: boolean) => text.length * (title ? 8 : 5.5) + 2;
 
 /** Steps by which a text gives way to another, up and down, pixels. */
 const WAYS = [0, -14, 14, -28, 28];
@@ -23,7 +26,8 @@ function place(labels: Label[], paper: Paper, taken: Block[]) {
     .flatMap((l) => {
       if (small && first(l) === 2) return [];
       const own = paper.toPixel(l.x, l.y);
-      const long = l.kind === "wall" ? 17 : Math.max(...l.text.split("\n").map(wide));
+      const long =
+        l.kind === "wall" ? 17 : Math.max(...l.text.split("\n").map((t) => words(t, l.kind === "space")));
       const high = l.kind === "wall" ? 17 : l.text.includes("\n") ? 34 : 14;
       const shift = l.anchor === "start" ? long / 2 : l.anchor === "end" ? -long / 2 : 0;
       const ways = first(l) === 2 ? WAYS : [0];

@@ -48,7 +48,7 @@ export function KeysDialog() {
   return (
     <Dialog open={open} onClose={() => useHelp.setState({ open: false })} maxWidth="md" fullWidth>
       <DialogTitle>Keys</DialogTitle>
-      <DialogContent>
+      <DialogContent tabIndex={0}>
         {PARTS.map(([mode, words]) => (
           <Box key={mode} sx={{ mb: 2 }}>
             <Typography variant="h2">{words}</Typography>

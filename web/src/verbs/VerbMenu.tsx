@@ -85,11 +85,25 @@ export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onCl
   );
 }
 
-/** What is meant where one points: of what is selected, else of the space. */
-function here(): Verb[] {
+/**
+ * What is meant where one points: of what is selected, else of the space; the rest behind "more".
+ *
+ * @param more shows the rest
+ */
+function here(more: () => void): { likely: Verb[]; rest: Verb[] } {
   const { selection, part } = useSheet.getState();
   const nothing = selection.length === 0 && part === null;
-  return verbsNow().filter((v) => v.seen && (nothing || !v.builds));
+  const all = verbsNow();
+  const likely = all.filter((v) => v.seen && (nothing || !v.builds));
+  const rest = all.filter((v) => !likely.includes(v));
+  const others: Verb = {
+    word: "More…",
+    mode: "any",
+    keys: [],
+    help: "All else that can be done.",
+    does: more,
+  };
+  return { likely: rest.length > 0 ? [...likely, others] : likely, rest };
 }
 
 /** A press of the right button that moves is no click. */
@@ -100,6 +114,7 @@ const inSet = (e: MouseEvent) => (e.target as HTMLElement).closest("[data-testid
 /** A menu where one points: right click, long press, or the menu key. */
 export function useVerbMenu() {
   const [at, setAt] = useState<{ left: number; top: number } | null>(null);
+  const [all, setAll] = useState(false);
   const [down, setDown] = useState({ x: 0, y: 0 });
   const show = (e: MouseEvent, byKey: boolean) => {
     if (mode() === "sheet") {
@@ -114,6 +129,7 @@ export function useVerbMenu() {
         else if (!piece && !byKey) select([]);
       }
     }
+    setAll(false);
     setAt(byKey ? { left: innerWidth / 2, top: innerHeight / 2 } : { left: e.clientX, top: e.clientY });
   };
   const open = (e: MouseEvent) => {
@@ -124,8 +140,14 @@ export function useVerbMenu() {
     // there a press of the right button may be the beginning of a pan: it opens when it is let go
     if (byKey || byTouch || !inSet(e)) show(e, byKey);
   };
+  const more = () => {
+    setAll(true);
+    setAt(at);
+  };
+  const { likely, rest } = at ? here(more) : { likely: [], rest: [] };
+  const verbs = all ? rest : likely;
   return {
-    menu: <VerbItems verbs={at ? here() : []} at={at} onClose={() => setAt(null)} />,
+    menu: <VerbItems verbs={verbs} at={at} onClose={() => setAt(null)} />,
     handlers: {
       onContextMenu: open,
       onPointerDownCapture: (e: PointerEvent) => setDown({ x: e.clientX, y: e.clientY }),

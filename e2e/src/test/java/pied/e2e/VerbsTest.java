@@ -9,6 +9,8 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.MouseButton;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -154,6 +156,63 @@ class VerbsTest extends OnTheSheet {
   private double scale() {
     return Double.parseDouble(
         sheet.page.locator("[data-testid=plan] svg[data-scale]").getAttribute("data-scale"));
+  }
+
+  /**
+   * The verbs of the menu that is open.
+   *
+   * @param keyless gets those without a key of their own
+   */
+  private Set<String> items(Set<String> keyless) {
+    Locator menu = sheet.page.getByRole(AriaRole.MENU).last();
+    assertThat(menu).isVisible();
+    Set<String> words = new TreeSet<>();
+    for (Locator item : menu.locator("[data-verb]").all()) {
+      String word = item.getAttribute("data-verb");
+      if (!word.equals("More…")) {
+        words.add(word);
+        if (item.locator("kbd").textContent().isBlank()) {
+          keyless.add(word);
+        }
+      }
+    }
+    return words;
+  }
+
+  @Test
+  void everyVerbIsThereForThePointerInTheMenuAndByItsKey() {
+    open("All verbs");
+    click(2, 2);
+    Set<String> line = new TreeSet<>();
+    Set<String> keyless = new TreeSet<>();
+    for (Locator v : sheet.page.getByTestId("verbs").locator("[data-verb]").all()) {
+      line.add(v.getAttribute("data-verb"));
+      assertThat(v.locator("kbd").textContent()).isNotBlank();
+    }
+    sheet.page.getByTestId("verbs").getByText("more…").click();
+    line.addAll(items(keyless));
+    sheet.page.keyboard().press("Escape");
+    assertThat(sheet.page.locator(".MuiModal-root")).hasCount(0);
+    double[] p = sheet.onPlan(2, 2);
+    sheet.page.mouse().click(p[0], p[1], new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
+    Set<String> menu = items(keyless);
+    sheet.page.getByRole(AriaRole.MENU).locator("[data-verb='More…']").click();
+    assertThat(sheet.page.getByRole(AriaRole.MENU).locator("[data-verb='Pick up']")).hasCount(0);
+    menu.addAll(items(keyless));
+    assertThat(menu).isEqualTo(line).hasSizeGreaterThan(20);
+    sheet.page.keyboard().press("Escape");
+    assertThat(sheet.page.locator(".MuiModal-root")).hasCount(0);
+    // what has no key of its own is found from the keyboard by what it is called
+    assertThat(keyless).hasSizeLessThan(12);
+    for (String word : keyless) {
+      sheet.page.keyboard().press(".");
+      assertThat(sheet.page.getByLabel("Search the catalog")).isFocused();
+      assertThat(sheet.page.getByLabel("Search the catalog")).hasValue("!");
+      sheet.page.keyboard().type(word);
+      assertThat(sheet.page.locator("[role=option][data-verb='" + word + "']")).isVisible();
+      sheet.page.keyboard().press("Escape");
+      assertThat(sheet.page.getByLabel("Search the catalog")).not().isFocused();
+    }
   }
 
   @Test
