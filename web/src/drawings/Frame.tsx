@@ -7,7 +7,7 @@ import { chained } from "./chains";
 import { Dimensions } from "./Dimensions";
 import { DrawingTitle } from "./DrawingTitle";
 import { allRound, marginsFor } from "./margins";
-import { Labels } from "./Labels";
+import { Labels, wallNames } from "./Labels";
 import { ScaleBar } from "./marks";
 import { reached } from "./reached";
 import { Reaches } from "./Reaches";
@@ -94,7 +94,8 @@ export function Frame(props: {
   const reach = useReach(props.sides);
   const chains = eye && drawn && !props.bare ? chained(drawn.dimensions, paper) : [];
   const numbers = chains.filter((c) => c.read).map((c) => c.number);
-  const reaches = eye && drawn ? reached(reach, paper, props.project, numbers) : [];
+  const reaches =
+    eye && drawn ? reached(reach, paper, props.project, [...numbers, ...wallNames(drawn.labels, paper)]) : [];
   const taken = [...numbers, ...reaches.map((r) => r.number)];
   const second = testid === "plan" ? { "data-z": eye?.y } : { "data-y": eye?.y };
   return (

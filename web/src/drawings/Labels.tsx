@@ -16,6 +16,15 @@ const words = (text: string, title: boolean) => text.length * (title ? 8 : 5.5) 
 /** Steps by which a text gives way to another, up and down, pixels. */
 const WAYS = [0, -14, 14, -28, 28];
 
+/** The names of walls, which stand where they are: nothing else is put there. */
+export const wallNames = (labels: Label[], paper: Paper): Block[] =>
+  labels
+    .filter((l) => l.kind === "wall")
+    .map((l) => {
+      const { left, top } = paper.toPixel(l.x, l.y);
+      return { x: left, y: top, wide: 17, high: 17 };
+    });
+
 /** Where the texts stand, so that none covers another or a number; one that finds no place is left out. */
 function place(labels: Label[], paper: Paper, taken: Block[]) {
   const there = [...taken];

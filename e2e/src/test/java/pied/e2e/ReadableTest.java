@@ -63,6 +63,12 @@ class ReadableTest extends OnTheSheet {
           .isVisible();
       assertThat((List<?>) covering("plan")).as("with %s selected", article).isEmpty();
     }
+    // close to a wall, and to the name of that
+    pied.place(room, "near-c", "sideboard", 4.6, 6.1);
+    sheet.schedule("Oak sideboard");
+    assertThat(sheet.page.locator("[data-testid=plan] [data-testid^=reach-]").first()).isVisible();
+    assertThat((List<?>) covering("plan")).as("close to wall C").isEmpty();
+    pied.post("/api/spaces/" + room + "/undo", "{}");
     String stage = pied.json("/api/projects").at("/1/spaces/0/id").asText();
     sheet.close();
     sheet = new Sheet(stage, "plan", "section");
