@@ -111,6 +111,18 @@ class DependableTest extends OnTheSheet {
   }
 
   @Test
+  void oneNeighbourIsNamedOnceInTheCaption() {
+    room = pied.newRoom("Askew");
+    pied.place(room, "s", "sideboard", 2, 1.2);
+    pied.edit(room, "{'do':'turn','pieces':['s'],'to':30}");
+    sheet = Sheet.planOf(room);
+    sheet.schedule("Oak sideboard");
+    sheet.reads("Turn, degrees", "30°");
+    String caption = sheet.caption().textContent();
+    assertThat(caption.split("wall A", -1)).as(caption).hasSize(2);
+  }
+
+  @Test
   void aNewSearchLooksEverywhere() {
     open("Search");
     sheet.page.getByLabel("Kind: all").click();
