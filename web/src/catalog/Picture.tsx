@@ -1,8 +1,7 @@
 import { useTheme } from "@mui/material/styles";
-import { useQuery } from "@tanstack/react-query";
-import { api } from "../api/client";
 import type { Size } from "../api/types.gen";
 import { ring } from "../drawings/paths";
+import { useFront } from "./Silhouette";
 
 const WIDE = 28;
 const HIGH = 24;
@@ -10,10 +9,7 @@ const HIGH = 24;
 /** An article from the front, as large as there is room. */
 export function Picture({ article, size }: { article: string; size: Size }) {
   const { palette } = useTheme();
-  const lines = useQuery({
-    queryKey: ["lines", article, size.width, size.depth, size.height, "front"],
-    queryFn: () => api.lines(article, size, 0),
-  }).data;
+  const lines = useFront(article, size, true);
   const scale = Math.min(WIDE / size.width, HIGH / size.height);
   return (
     <svg width={WIDE} height={HIGH} aria-hidden style={{ display: "block" }}>

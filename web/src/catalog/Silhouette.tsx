@@ -33,7 +33,8 @@ function useSeen(): [RefObject<SVGSVGElement | null>, boolean] {
   return [ref, seen];
 }
 
-function useFront(article: string, size: Size, enabled: boolean) {
+/** The lines of an article from the front, fetched once for all who draw it. */
+export function useFront(article: string, size: Size, enabled: boolean) {
   return useQuery({
     enabled,
     queryKey: ["lines", article, size.width, size.depth, size.height, "front"],

@@ -1,8 +1,8 @@
 import type { Dimension } from "../api/types.gen";
 
 /** How far a chain stands off what it measures, and from the next chain, pixels. */
-export const FIRST = 15;
-export const NEXT = 18;
+const FIRST = 15;
+const NEXT = 18;
 
 /** Half a number on its line, pixels, and what is left free beyond it. */
 const NUMBER = 10;

@@ -131,12 +131,12 @@ final class Followers {
 
   /** What hangs from the ceiling goes with it; on lines of its own it stays, if there is room. */
   private Vec withCeiling(Piece p) {
-    double over = p.at().y() + Hung.of(before, p).below();
     Vec by = following.carried(p);
-    if (!Hung.of(before, p).onLines()) {
+    if (by.equals(Vec.ZERO)) {
       return by;
     }
-    return new Vec(0, Math.min(0, over + by.y() - p.at().y()), 0);
+    Hung hung = Hung.of(before, p);
+    return hung.onLines() ? new Vec(0, Math.min(0, hung.below() + by.y()), 0) : by;
   }
 
   /** What sits in an opening goes with it, and fills it again if it did before. */
