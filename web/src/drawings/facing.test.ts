@@ -26,7 +26,7 @@ describe("a step by an arrow", () => {
 
 describe("typed text", () => {
   it("goes into its slot and leaves the edit it came from as it was", () => {
-    const edit = { do: "moveTo" as const, piece: "a", to: { x: 1 } };
+    const edit = { do: "moveTo" as const, pieces: ["a"], to: { x: 1 } };
     expect(filled({ edit, slot: "to.y" }, "2 m")).toEqual({ ...edit, to: { x: 1, y: "2 m" } });
     expect(filled({ edit, slot: "piece" }, "b")).toEqual({ ...edit, piece: "b" });
     expect(edit.to).toEqual({ x: 1 });

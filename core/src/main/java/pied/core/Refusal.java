@@ -7,7 +7,7 @@ import pied.core.units.Said;
  * Something asked for cannot be done; the message says what and why, in words for the person.
  * Lengths in it that were written by {@link Said} are read in metres until a unit is chosen.
  */
-public final class Refusal extends RuntimeException {
+public class Refusal extends RuntimeException {
   private static final long serialVersionUID = 1;
 
   private final String why;
@@ -15,6 +15,11 @@ public final class Refusal extends RuntimeException {
   public Refusal(String why) {
     super(Said.in(why, LengthUnit.M));
     this.why = why;
+  }
+
+  /** The same as another. */
+  protected Refusal(Refusal other) {
+    this(other.why);
   }
 
   /** The same, read in a unit. */

@@ -122,7 +122,7 @@ class FaultsTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "{'do':'moveTo','piece':'own','to':{'x':-99999}} | too far",
+        "{'do':'moveTo','pieces':['own'],'to':{'x':-99999}} | too far",
         "{'do':'moveBy','pieces':['own'],'by':{'y':5000}} | too far",
         "{'do':'copy','pieces':['own'],'by':{'x':90000}} | too far",
         "{'do':'place','article':'stool','ray':{'from':{'x':1e150,'y':1,'z':1},"

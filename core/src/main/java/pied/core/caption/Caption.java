@@ -144,7 +144,7 @@ public final class Caption {
     turn(self, p);
     lean(self, p);
     text(", at ");
-    writer.place(p.at(), MoveToBuilder.builder().piece(p.id()).build(), "to").text(". ");
+    writer.place(p.at(), MoveToBuilder.builder().pieces(List.of(p.id())).build(), "to").text(". ");
     swatches(self, p);
   }
 
@@ -155,15 +155,15 @@ public final class Caption {
 
   /** From where to where it is, above the floor. */
   private void heights(Piece p) {
-    double low = p.at().y() - space.shell().datum().y();
-    double top = p.pose().box(space.shapes().mesh(p).box()).max().y() - space.shell().datum().y();
+    double low = space.low(p) - space.shell().datum().y();
+    double top = space.high(p) - space.shell().datum().y();
     text(", underside at ");
     writer
         .length(
             low,
             "Height of the underside above the floor",
             "to.y",
-            MoveToBuilder.builder().piece(p.id()).build())
+            MoveToBuilder.builder().pieces(List.of(p.id())).build())
         .text(", top at ")
         .length(
             top,

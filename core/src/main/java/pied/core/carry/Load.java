@@ -126,7 +126,7 @@ record Load(
    */
   Resting resting(boolean tops) {
     boolean onPiece = lead.on().kind() == On.Kind.piece;
-    return new Resting(space, article, lead.size(), lead.lean(), own, tops || onPiece);
+    return new Resting(space, lead.form(), lead.lean(), own, tops || onPiece);
   }
 
   boolean stands() {
@@ -191,7 +191,7 @@ record Load(
       if (onAnother(p) || a.mounting() != Mounting.STANDS || p.id().equals(lead.id())) {
         continue;
       }
-      Rest rest = new Resting(space, a, p.size(), p.lean(), own, tops).settle(p.at(), p.turn());
+      Rest rest = new Resting(space, p.form(), p.lean(), own, tops).settle(p.at(), p.turn());
       if (!rest.on().equals(On.NOTHING)) {
         rise.put(p.id(), rest.at().y() - p.at().y());
         to.put(p.id(), rest.on());

@@ -70,6 +70,11 @@ public record Article(
     sizing.check(name, wanted, size);
   }
 
+  /** The size nearest to one that it comes in. */
+  public Size nearest(Size wanted) {
+    return sizing.nearest(wanted, size);
+  }
+
   /**
    * A colour for one of its finish parts, as it is kept.
    *

@@ -1,11 +1,14 @@
 package pied.core.catalog;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import pied.core.Refusal;
+import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.units.Said;
 
@@ -28,6 +31,9 @@ public record Sizing(
 
     boolean holds(double v);
 
+    /** The nearest that it can measure. */
+    double nearest(double v);
+
     /** In words: "0.40 to 0.60 m", "0.60 m only". */
     String words();
   }
@@ -37,6 +43,11 @@ public record Sizing(
     @Override
     public boolean holds(double v) {
       return v >= least - SLACK && v <= most + SLACK;
+    }
+
+    @Override
+    public double nearest(double v) {
+      return Math.max(least, Math.min(most, v));
     }
 
     @Override
@@ -67,6 +78,11 @@ public record Sizing(
     }
 
     @Override
+    public double nearest(double v) {
+      return values.stream().min(Comparator.comparingDouble(x -> Math.abs(x - v))).orElseThrow();
+    }
+
+    @Override
     public String words() {
       String all =
           values.stream()
@@ -84,6 +100,13 @@ public record Sizing(
     public boolean holds(double v) {
       double n = (v - least) / by;
       return v >= least - SLACK && v <= most + SLACK && Math.abs(n - Math.rint(n)) * by < SLACK;
+    }
+
+    @Override
+    public double nearest(double v) {
+      double all = Math.floor((most - least) / by + SLACK);
+      double n = Math.max(0, Math.min(all, Math.rint((v - least) / by)));
+      return least + n * by;
     }
 
     @Override
@@ -105,6 +128,72 @@ public record Sizing(
         && height.least() == height.most();
   }
 
+  /** The measures that are always the same as each other. */
+  private List<Measure> same() {
+    return Arrays.stream(Measure.values()).filter(m -> tied.contains(m.name())).toList();
+  }
+
+  private String alike() {
+    return "always as " + same().get(1).words() + " as it is " + same().get(0).words();
+  }
+
+  /** What it can measure in a direction. */
+  public Rule rule(Measure m) {
+    return switch (m) {
+      case width -> width;
+      case depth -> depth;
+      case height -> height;
+    };
+  }
+
+  /**
+   * A size as it comes in steps: within its limits each measure goes to the nearest there is; what
+   * lies beyond them stays.
+   */
+  public Size stepped(Size wanted) {
+    Size s = wanted;
+    for (Measure m : Measure.values()) {
+      Rule rule = rule(m);
+      double v = m.of(s);
+      boolean within = v >= rule.least() - SLACK && v <= rule.most() + SLACK;
+      if (within && rule.least() < rule.most()) {
+        s = m.with(s, rule.nearest(v));
+      }
+    }
+    return s;
+  }
+
+  /**
+   * The nearest size it comes in.
+   *
+   * @param natural to whose proportions it keeps if they are fixed
+   */
+  public Size nearest(Size wanted, Size natural) {
+    if (proportional) {
+      double most = Double.POSITIVE_INFINITY;
+      double least = 0;
+      for (Measure m : Measure.values()) {
+        most = Math.min(most, rule(m).most() / m.of(natural));
+        least = Math.max(least, rule(m).least() / m.of(natural));
+      }
+      double factor = Math.cbrt(volume(wanted) / volume(natural));
+      return natural.times(Math.max(least, Math.min(most, factor)));
+    }
+    Size s = wanted;
+    double mean = same().stream().mapToDouble(m -> m.of(wanted)).average().orElse(0);
+    for (Measure m : same()) {
+      s = m.with(s, mean);
+    }
+    for (Measure m : Measure.values()) {
+      s = m.with(s, rule(m).nearest(m.of(s)));
+    }
+    return s;
+  }
+
+  private static double volume(Size s) {
+    return s.width() * s.depth() * s.height();
+  }
+
   /**
    * The size that comes of measures that were asked for: what is tied follows, and what is
    * proportional follows the direction that was asked for.
@@ -124,14 +213,19 @@ public record Sizing(
       return new Size(
           or(w, now.width() * factor), or(d, now.depth() * factor), or(h, now.height() * factor));
     }
-    if (tied.contains("width") && tied.contains("depth")) {
-      if (!Double.isNaN(w)) {
-        d = w;
-      } else if (!Double.isNaN(d)) {
-        w = d;
+    double[] all = asked.clone();
+    double same = Double.NaN;
+    for (Measure m : same()) {
+      double v = asked[m.ordinal()];
+      if (!Double.isNaN(v) && Math.abs(v - same) > SLACK) {
+        throw new Refusal("It is " + alike() + "; give one of the two.");
       }
+      same = Double.isNaN(v) ? same : v;
     }
-    return new Size(or(w, now.width()), or(d, now.depth()), or(h, now.height()));
+    for (Measure m : same()) {
+      all[m.ordinal()] = same;
+    }
+    return new Size(or(all[0], now.width()), or(all[1], now.depth()), or(all[2], now.height()));
   }
 
   private static double or(double asked, double otherwise) {
@@ -162,6 +256,10 @@ public record Sizing(
     check(wrong, "high", size.height(), height);
     if (!wrong.isEmpty()) {
       throw new Refusal(article + " comes " + String.join(" and ", wrong) + ".");
+    }
+    List<Measure> same = same();
+    if (same.stream().anyMatch(m -> Math.abs(m.of(size) - same.get(0).of(size)) > 1e-7)) {
+      throw new Refusal(article + " is " + alike() + ".");
     }
     double f = size.width() / natural.width();
     if (proportional

@@ -2,6 +2,7 @@ package pied.core.edit;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -24,6 +25,7 @@ import pied.core.space.Shell;
 import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
+import pied.core.units.Said;
 
 /**
  * The working copy of a space, on which edits are made one after the other. Whatever an edit does
@@ -258,6 +260,31 @@ public final class Bench {
     return tops;
   }
 
+  /** The same pieces, what carries others before them, since those go along. */
+  public List<String> carriersFirst(List<String> ids) {
+    return ids.stream().sorted(Comparator.comparingInt(this::carriersOf)).toList();
+  }
+
+  /** What is attached to a piece, and all that is carried by that. */
+  public Set<String> attachedTo(String id) {
+    Set<String> all = new HashSet<>();
+    for (String c : space.carriedBy(id)) {
+      Piece q = piece(c);
+      if (q.attached() && q.on().equals(On.piece(id))) {
+        all.addAll(space.withCarried(List.of(c)));
+      }
+    }
+    return all;
+  }
+
+  private int carriersOf(String id) {
+    int n = 0;
+    for (On on = piece(id).on(); on.kind() == On.Kind.piece; on = piece(on.id()).on()) {
+      n++;
+    }
+    return n;
+  }
+
   // ---- coming to rest
 
   /**
@@ -276,9 +303,9 @@ public final class Bench {
 
   // ---- words
 
-  /** Adds a remark: a sentence. */
+  /** Adds a remark: a sentence, lengths in it by {@link Said}. */
   public void say(String sentence) {
-    said.add(sentence);
+    said.add(Said.in(sentence, unit));
   }
 
   public void offer(Offer offer) {

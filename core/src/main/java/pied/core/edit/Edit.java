@@ -40,9 +40,20 @@ import pied.core.edit.shell.SetPlatform;
 import pied.core.edit.shell.ShiftPart;
 import pied.core.edit.shell.WallLength;
 import pied.core.edit.shell.WallThickness;
+import pied.core.edit.size.Fill;
+import pied.core.edit.size.KnownLength;
+import pied.core.edit.size.Mirror;
+import pied.core.edit.size.PullSide;
 import pied.core.edit.size.Resize;
+import pied.core.edit.size.SizeAs;
+import pied.core.edit.size.SizeAsOne;
+import pied.core.edit.turn.Along;
+import pied.core.edit.turn.Face;
+import pied.core.edit.turn.LeanAgainst;
 import pied.core.edit.turn.LeanOver;
 import pied.core.edit.turn.Turn;
+import pied.core.edit.turn.TurnAs;
+import pied.core.edit.turn.TurnFrom;
 import pied.core.solid.Vec;
 
 /**
@@ -64,7 +75,18 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = Level.class, name = "level"),
   @JsonSubTypes.Type(value = Attach.class, name = "attach"),
   @JsonSubTypes.Type(value = Turn.class, name = "turn"),
+  @JsonSubTypes.Type(value = TurnAs.class, name = "turnAs"),
+  @JsonSubTypes.Type(value = TurnFrom.class, name = "turnFrom"),
+  @JsonSubTypes.Type(value = Along.class, name = "along"),
+  @JsonSubTypes.Type(value = Face.class, name = "face"),
+  @JsonSubTypes.Type(value = LeanAgainst.class, name = "leanAgainst"),
   @JsonSubTypes.Type(value = Resize.class, name = "size"),
+  @JsonSubTypes.Type(value = SizeAsOne.class, name = "sizeAsOne"),
+  @JsonSubTypes.Type(value = SizeAs.class, name = "sizeAs"),
+  @JsonSubTypes.Type(value = KnownLength.class, name = "knownLength"),
+  @JsonSubTypes.Type(value = Fill.class, name = "fill"),
+  @JsonSubTypes.Type(value = PullSide.class, name = "pullSide"),
+  @JsonSubTypes.Type(value = Mirror.class, name = "mirror"),
   @JsonSubTypes.Type(value = Rename.class, name = "rename"),
   @JsonSubTypes.Type(value = Recolour.class, name = "recolour"),
   @JsonSubTypes.Type(value = Copy.class, name = "copy"),

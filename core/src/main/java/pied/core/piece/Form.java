@@ -9,10 +9,13 @@ import pied.core.size.Size;
  * @param article id of the article
  * @param size finished outside size
  * @param mirrored left to right
+ * @param stretched beyond what the article comes in: built as near to the size as its rule lets it,
+ *     then stretched
  */
 @RecordBuilder
-public record Form(String article, Size size, boolean mirrored) implements FormBuilder.With {
+public record Form(String article, Size size, boolean mirrored, boolean stretched)
+    implements FormBuilder.With {
   public Form(String article, Size size) {
-    this(article, size, false);
+    this(article, size, false, false);
   }
 }

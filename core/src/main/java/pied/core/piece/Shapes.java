@@ -6,6 +6,7 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
+import pied.core.solid.Vec;
 
 /** Meshes of articles at sizes, built once and kept while they are in use. Safe for threads. */
 public final class Shapes {
@@ -33,7 +34,18 @@ public final class Shapes {
   }
 
   private Mesh built(Form form) {
-    Mesh mesh = catalog.article(form.article()).recipe().build(form.size());
+    Article article = catalog.article(form.article());
+    Size size = form.size();
+    Size base = form.stretched() ? article.nearest(size) : size;
+    Mesh mesh = article.recipe().build(base);
+    if (!base.equals(size)) {
+      mesh =
+          mesh.stretched(
+              new Vec(
+                  size.width() / base.width(),
+                  size.height() / base.height(),
+                  size.depth() / base.depth()));
+    }
     if (form.mirrored()) {
       mesh = mesh.mirrored();
     }

@@ -28,6 +28,27 @@ public record Stance(Vec at, double turn, Lean lean) implements StanceBuilder.Wi
     return pose(at, turn, lean);
   }
 
+  /**
+   * The stance of something turned in any way: how far it is turned about the vertical, and then
+   * leans. Angles are kept to a billionth of a degree.
+   *
+   * @param turned of which the rotation counts
+   */
+  public static Stance of(Vec at, Pose turned) {
+    Vec up = turned.direct(Vec.UP);
+    double level = Math.hypot(up.x(), up.z());
+    double by = even(Math.toDegrees(Math.atan2(level, up.y())));
+    double toward = by == 0 || by == 180 ? 0 : Math.toDegrees(Math.atan2(up.x(), up.z()));
+    // taken back upright about the level axis it leans about, what is left is its turn
+    Vec front = Pose.of(Vec.ZERO, 0, toward, by).undirect(turned.direct(new Vec(0, 0, 1)));
+    double turn = even(Math.toDegrees(Math.atan2(front.x(), front.z())));
+    return new Stance(at, turn, new Lean(even(toward - turn), by));
+  }
+
+  private static double even(double degrees) {
+    return Math.rint(degrees * 1e9) / 1e9 + 0.0;
+  }
+
   /** The pose of something turned, by any angle, and leaning at a place. */
   public static Pose pose(Vec at, double turn, Lean lean) {
     return Pose.of(at, turn, lean.toward(), lean.by());

@@ -65,6 +65,18 @@ public final class Inset {
     return found;
   }
 
+  /**
+   * The plain opening nearest to a point of the plan.
+   *
+   * @throws Refusal if there is none
+   */
+  public static Opening nearest(Shell shell, Spot spot) {
+    return plain(shell).stream()
+        .min(Comparator.comparingDouble(o -> away(shell.wall(o.wall()), o, spot)))
+        .orElseThrow(
+            () -> new Refusal("There is no plain opening here; put one into a wall first."));
+  }
+
   private static double away(Wall wall, Opening o, Spot spot) {
     double s = Math.max(o.from(), Math.min(o.to(), wall.station(spot)));
     return wall.spot(s, -wall.thickness() / 2).distance(spot);

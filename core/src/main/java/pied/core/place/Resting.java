@@ -9,6 +9,7 @@ import java.util.function.Predicate;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
+import pied.core.piece.Form;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -60,29 +61,22 @@ public final class Resting {
   private On held;
 
   public Resting(Space space, Article article, Size size, Set<String> ignored) {
-    this(space, article, size, Lean.NONE, ignored);
+    this(space, new Form(article.id(), size), Lean.NONE, ignored, false);
   }
 
   /**
    * @param ignored pieces that are not there for this question: the piece itself and what it
    *     carries
-   */
-  public Resting(Space space, Article article, Size size, Lean lean, Set<String> ignored) {
-    this(space, article, size, lean, ignored, false);
-  }
-
-  /**
    * @param wished whether it is to stand on whatever carries: what an article stands on by itself
    *     is a habit, no prohibition
    */
-  public Resting(
-      Space space, Article article, Size size, Lean lean, Set<String> ignored, boolean wished) {
+  public Resting(Space space, Form form, Lean lean, Set<String> ignored, boolean wished) {
     this.space = space;
     this.lean = lean;
     this.bodies = space.bodies();
-    this.article = article;
-    this.size = size;
-    this.mesh = space.shapes().mesh(article.id(), size);
+    this.article = space.shapes().catalog().article(form.article());
+    this.size = form.size();
+    this.mesh = space.shapes().mesh(form);
     this.ignored = ignored;
     this.surfaces = new Surfaces(space, article, ignored, wished);
     this.hanging = new Hanging(space, size, mesh, lean, ignored);
@@ -98,7 +92,7 @@ public final class Resting {
    */
   public static Resting of(Space space, Piece piece, boolean wished) {
     Set<String> own = space.withCarried(List.of(piece.id()));
-    Resting r = new Resting(space, space.article(piece), piece.size(), piece.lean(), own, wished);
+    Resting r = new Resting(space, piece.form(), piece.lean(), own, wished);
     r.held = piece.attached() ? piece.on() : null;
     return r;
   }
@@ -250,9 +244,7 @@ public final class Resting {
       }
     }
     Spot spot = spot(target, null);
-    return space.shell().faces().stream()
-        .min(Comparator.comparingDouble(w -> w.distance(spot)))
-        .orElseThrow(() -> new Refusal("There is no wall to fix it to."));
+    return space.shell().nearest(spot, "to fix it to");
   }
 
   /** The point of the plan that is meant: on the wall, or where the sight meets the floor. */

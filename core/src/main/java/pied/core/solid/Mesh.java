@@ -187,6 +187,30 @@ public final class Mesh {
     return new Mesh(p, n, c, partOf, parts, picture);
   }
 
+  /**
+   * The same mesh stretched from zero; normals are those of the stretched faces.
+   *
+   * @param by factors, more than zero
+   */
+  public Mesh stretched(Vec by) {
+    double[] f = {by.x(), by.y(), by.z()};
+    double[] p = xyz.clone();
+    for (int i = 0; i < p.length; i++) {
+      p[i] *= f[i % 3];
+    }
+    float[] n = normals == null ? null : normals.clone();
+    for (int i = 0; n != null && i + 2 < n.length; i += 3) {
+      double x = n[i] / f[0];
+      double y = n[i + 1] / f[1];
+      double z = n[i + 2] / f[2];
+      double l = Math.sqrt(x * x + y * y + z * z);
+      n[i] = (float) (x / l);
+      n[i + 1] = (float) (y / l);
+      n[i + 2] = (float) (z / l);
+    }
+    return new Mesh(p, n, corners, partOf, parts, uv);
+  }
+
   /** The same mesh standing elsewhere. */
   public Mesh at(Pose pose) {
     double[] p = new double[xyz.length];

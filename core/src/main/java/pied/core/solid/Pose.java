@@ -89,6 +89,13 @@ public final class Pose {
     return new Pose(at, m.m00, m.m10, m.m20, m.m01, m.m11, m.m21, m.m02, m.m12, m.m22);
   }
 
+  /** Turned so that its own right, up and front go these ways, at right angles to each other. */
+  public static Pose of(Vec at, Vec right, Vec up, Vec front) {
+    return new Pose(
+        at, right.x(), up.x(), front.x(), right.y(), up.y(), front.y(), right.z(), up.z(),
+        front.z());
+  }
+
   public Vec at() {
     return at;
   }

@@ -47,6 +47,18 @@ public final class Sound {
   }
 
   /**
+   * A point of the space.
+   *
+   * @throws Refusal if it is none, or out of all measure
+   */
+  public static Vec point(Vec p) {
+    if (!p.finite() || p.length() > 2 * FARTHEST) {
+      throw new Refusal("That is no point of this space.");
+    }
+    return p;
+  }
+
+  /**
    * The direction of a line of sight.
    *
    * @throws Refusal if it points nowhere, or comes from out of all measure

@@ -12,11 +12,14 @@ import java.util.function.Supplier;
 import pied.core.Kept;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
+import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
+import pied.core.solid.Mesh;
+import pied.core.solid.Pose;
 
 /**
  * One room with everything in it: an immutable value. Another in which a few pieces are others
@@ -137,6 +140,27 @@ public final class Space {
 
   public Shapes shapes() {
     return shapes;
+  }
+
+  /** The height of the highest point of a piece, metres. */
+  public double high(Piece p) {
+    return p.lean().equals(Lean.NONE) ? p.at().y() + p.size().height() : farthest(p, 1);
+  }
+
+  /** How far up (1) or down (-1) a piece reaches; its box reaches farther where that is empty. */
+  private double farthest(Piece p, int way) {
+    Mesh mesh = shapes.mesh(p);
+    Pose pose = p.pose();
+    double most = Double.NEGATIVE_INFINITY;
+    for (int v = 0; 3 * v < mesh.xyz().length; v++) {
+      most = Math.max(most, way * pose.apply(mesh.vertex(v)).y());
+    }
+    return most;
+  }
+
+  /** The height of the lowest point of a piece, metres. */
+  public double low(Piece p) {
+    return p.lean().equals(Lean.NONE) ? p.at().y() : -farthest(p, -1);
   }
 
   public Article article(Piece p) {

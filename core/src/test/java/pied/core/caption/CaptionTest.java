@@ -56,7 +56,7 @@ class CaptionTest {
   void saysSoWhereItOverlaps() {
     room.put("s", "sideboard", 3, 1);
     room.put("x", "stool", 3, 3);
-    room.apply(new MoveTo("x", new Edit.Place3(null, Rooms.typed("0"), Rooms.typed("1"))));
+    room.apply(new MoveTo(List.of("x"), new Edit.Place3(null, Rooms.typed("0"), Rooms.typed("1"))));
     assertThat(sentence(phrases(LengthUnit.M, "x"))).contains("overlapping Oak sideboard");
   }
 

@@ -65,7 +65,7 @@ class PartCaptionTest {
   @Test
   void aTypedPlaceIsReadLikeTheOneThatIsShown() {
     stage.put("c", "dining-chair", 1.2, -2.4);
-    stage.json("{'do':'moveTo','piece':'c','to':{'stageRight':'0.5','upstage':'+0.4'}}");
+    stage.json("{'do':'moveTo','pieces':['c'],'to':{'stageRight':'0.5','upstage':'+0.4'}}");
     assertThat(stage.piece("c").at().x()).isEqualTo(-0.5);
     assertThat(stage.piece("c").at().z()).isEqualTo(-2.8);
   }

@@ -40,7 +40,7 @@ class SnagTest {
   @Test
   void whatHoversComesToRestByItsRemedy() {
     room.put("s", "stool", 2, 2);
-    room.json("{'do':'moveTo','piece':'s','to':{'y':0.5}}");
+    room.json("{'do':'moveTo','pieces':['s'],'to':{'y':0.5}}");
     Snag snag = only();
     assertThat(snag.kind()).isEqualTo(Snag.Kind.hovers);
     assertThat(snag.words()).isEqualTo("Stool stands on nothing.");
@@ -51,7 +51,7 @@ class SnagTest {
   @Test
   void whatIsOutsideIsBroughtInByItsRemedy() {
     room.put("s", "stool", 2, 2);
-    room.json("{'do':'moveTo','piece':'s','to':{'x':9,'y':0}}");
+    room.json("{'do':'moveTo','pieces':['s'],'to':{'x':9,'y':0}}");
     Snag snag = only();
     assertThat(snag.kind()).isEqualTo(Snag.Kind.outside);
     cured(snag);
@@ -64,7 +64,7 @@ class SnagTest {
     double edge = room.piece("t").size().width() / 2;
     // its middle 4 cm beyond the edge of the round top
     room.json(
-        "{'do':'moveTo','piece':'c','to':{'x':"
+        "{'do':'moveTo','pieces':['c'],'to':{'x':"
             + (2 + edge + 0.04)
             + ",'y':"
             + room.piece("t").size().height()
@@ -79,7 +79,7 @@ class SnagTest {
   void ofTwoThatOverlapOneSaysSo() {
     room.put("a", "stool", 2, 2);
     room.put("b", "stool", 3, 2);
-    room.json("{'do':'moveTo','piece':'b','to':{'x':2.1,'y':0}}");
+    room.json("{'do':'moveTo','pieces':['b'],'to':{'x':2.1,'y':0}}");
     Snag snag = only();
     assertThat(snag.kind()).isEqualTo(Snag.Kind.overlaps);
     assertThat(snag.piece()).isEqualTo("a");
@@ -121,8 +121,8 @@ class SnagTest {
     Amount x = Amount.of(in(r, 5.4));
     Amount z = Amount.of(in(r, 3.4));
     return switch (r.nextInt(5)) {
-      case 0 -> new MoveTo(id, new Edit.Place3(x, null, z));
-      case 1 -> new MoveTo(id, new Edit.Place3(x, Amount.of(r.nextDouble()), z));
+      case 0 -> new MoveTo(List.of(id), new Edit.Place3(x, null, z));
+      case 1 -> new MoveTo(List.of(id), new Edit.Place3(x, Amount.of(r.nextDouble()), z));
       case 2 -> new Turn(List.of(id), null, Amount.of(360 * r.nextDouble()));
       case 3 ->
           new Resize(

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import pied.core.edit.place.MoveToBuilder;
 import pied.core.edit.shell.SetBarBuilder;
@@ -15,10 +16,10 @@ class BlankTest {
   void aSlotThatTheEditDoesNotHaveIsNone() {
     assertThat(new Blank(BAR, "trim").slot()).isEqualTo("trim");
     assertThatThrownBy(() -> new Blank(BAR, "height")).hasMessageContaining("no height in SetBar");
-    Edit move = MoveToBuilder.builder().piece("a").build();
+    Edit move = MoveToBuilder.builder().pieces(List.of("a")).build();
     assertThat(new Blank(move, "to.stageLeft").slot()).isEqualTo("to.stageLeft");
     assertThatThrownBy(() -> new Blank(move, "to.left")).hasMessageContaining("no to.left");
-    assertThatThrownBy(() -> new Blank(move, "piece.x")).hasMessageContaining("no piece.x");
+    assertThatThrownBy(() -> new Blank(move, "pieces.x")).hasMessageContaining("no pieces.x");
   }
 
   @Test

@@ -145,7 +145,7 @@ class EditsTest {
     assertThat(p.size().width()).isCloseTo(1.4, EXACT);
     assertThat(p.at().x()).as("width grows from the middle").isCloseTo(3, EXACT);
     assertThat(reach("s", Side.back)).as("it stays at the wall").isCloseTo(0, EXACT);
-    room.apply(new Resize(List.of("s"), new Edit.Measures(typed("+0.2"), null, null), Side.left));
+    room.apply(new Resize(List.of("s"), new Edit.Measures(typed("+0.2"), null, null), "left"));
     assertThat(room.piece("s").at().x()).isCloseTo(3.1, EXACT);
   }
 
@@ -269,12 +269,12 @@ class EditsTest {
   void snagsNameWhatHoversOverlapsAndLiesOutside() {
     room.put("a", "sideboard", 3, 1);
     room.put("b", "stool", 3, 3);
-    room.apply(new MoveTo("b", new Edit.Place3(null, typed("0.5"), null)));
+    room.apply(new MoveTo(List.of("b"), new Edit.Place3(null, typed("0.5"), null)));
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.hovers);
-    room.apply(new MoveTo("b", new Edit.Place3(null, typed("0"), typed("1"))));
+    room.apply(new MoveTo(List.of("b"), new Edit.Place3(null, typed("0"), typed("1"))));
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.overlaps);
     assertThat(room.said).contains("Stool overlaps Oak sideboard.");
-    room.apply(new MoveTo("b", new Edit.Place3(typed("40"), null, null)));
+    room.apply(new MoveTo(List.of("b"), new Edit.Place3(typed("40"), null, null)));
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.outside);
   }
 
@@ -307,7 +307,7 @@ class EditsTest {
   void whatAnotherPieceOverlapsStillStandsWhereItStands() {
     room.put("b", "bottle", 3, 2);
     room.put("c", "cafe-table", 5, 3);
-    room.apply(new MoveTo("c", new Edit.Place3(Amount.of(3), Amount.of(0), Amount.of(2))));
+    room.apply(new MoveTo(List.of("c"), new Edit.Place3(Amount.of(3), Amount.of(0), Amount.of(2))));
     assertThat(Snag.of(room.space))
         .extracting(Snag::kind)
         .as("they overlap; neither hovers")

@@ -52,7 +52,7 @@ class EveryEditTest {
           "{'do':'moveBy','pieces':['t'],'by':{'x':0.1,'z':-0.2}}",
           "{'do':'moveBy','pieces':['c','s'],'by':{'x':0.1},'stops':true}",
           "{'do':'moveBy','pieces':['u'],'by':{'y':0.3}}",
-          "{'do':'moveTo','piece':'c','to':{'x':'2.2 m'}}",
+          "{'do':'moveTo','pieces':['c'],'to':{'x':'2.2 m'}}",
           "{'do':'setDistance','piece':'c','side':'left','distance':0.4}",
           "{'do':'topAt','pieces':['t','u'],'height':1.2}",
           "{'do':'hang','pieces':['l'],'below':'30cm'}",
@@ -64,7 +64,25 @@ class EveryEditTest {
           "{'do':'attach','pieces':['s'],'to':'c'}",
           "{'do':'attach','pieces':['a']}",
           "{'do':'turn','pieces':['t','c'],'by':33.3}",
+          "{'do':'turn','pieces':['t','c'],'by':33.3,'together':true}",
+          "{'do':'turn','pieces':['c'],'by':90,'axis':'width','about':'under front'}",
+          "{'do':'turnAs','pieces':['t','c']}",
+          "{'do':'turnFrom','pieces':['c'],'centre':{'x':1,'y':0,'z':0.4},"
+              + "'from':{'x':2,'y':0,'z':0.4},'to':{'x':2,'y':0,'z':2}}",
+          "{'do':'along','pieces':['t'],'to':'wall:B','about':'left front under'}",
+          "{'do':'face','pieces':['s'],'what':'piece','piece':'t'}",
+          "{'do':'leanAgainst','pieces':['c'],'angle':80}",
           "{'do':'size','pieces':['t'],'size':{'height':0.9}}",
+          "{'do':'size','pieces':['c'],'size':{'width':9},'beyond':'stretch'}",
+          "{'do':'sizeAsOne','pieces':['s','f'],'size':{'width':'50%'},'together':'all',"
+              + "'beyond':'stretch'}",
+          "{'do':'sizeAs','pieces':['c','t'],'measures':['height']}",
+          "{'do':'knownLength','pieces':['f'],'from':{'x':2,'y':0,'z':2},"
+              + "'to':{'x':2,'y':0.1,'z':2},'length':0.11,'beyond':'stretch'}",
+          "{'do':'fill','piece':'c','measures':['width'],'beyond':'nearest'}",
+          "{'do':'pullSide','piece':'c','side':'right','near':0.1,"
+              + "'ray':{'from':{'x':2.1,'y':5,'z':0.4},'along':{'x':0,'y':-1,'z':0}}}",
+          "{'do':'mirror','pieces':['c']}",
           "{'do':'rename','piece':'s','name':'The stool'}",
           "{'do':'recolour','pieces':['c'],'part':'fronts','colour':'#102030'}",
           "{'do':'copy','pieces':['t','s']}",
@@ -113,9 +131,9 @@ class EveryEditTest {
     room.put("m", "round-mirror", 3, 0.1);
     room.put("on", "stool", 4.8, 0.8);
     room.put("o", "stool", 5, 2);
-    room.json("{'do':'moveTo','piece':'o','to':{'x':8,'y':0}}");
+    room.json("{'do':'moveTo','pieces':['o'],'to':{'x':8,'y':0}}");
     room.put("o2", "bottle", 1.5, 2.5);
-    room.json("{'do':'moveTo','piece':'o2','to':{'y':0.7}}");
+    room.json("{'do':'moveTo','pieces':['o2'],'to':{'y':0.7}}");
     room.put("a", "bottle", 1.5, 3);
     room.json("{'do':'attach','pieces':['a'],'to':'c'}");
     return room;
@@ -209,8 +227,9 @@ class EveryEditTest {
     JsonNode edit = JSON.readTree(example.edit.replace('\'', '"'));
     String text = edit.toString();
     if (edit.has("pieces") || edit.has("piece")) {
-      String other = text.replaceAll("\"pieces?\":(\\[?)\"[^\"]*\"", "\"%s\":$1\"nobody\"");
-      other = String.format(other, edit.has("pieces") ? "pieces" : "piece");
+      String key = edit.has("pieces") ? "pieces" : "piece";
+      String other =
+          text.replaceAll("\"" + key + "\":(\\[?)\"[^\"]*\"", "\"" + key + "\":$1\"nobody\"");
       Edit of = JSON.readValue(other, Edit.class);
       assertThatThrownBy(() -> make(example.in.space, of))
           .isInstanceOf(Refusal.class)

@@ -50,12 +50,12 @@ class HangingTest {
 
   @Test
   void movedLevelItStaysAsHighAsItWasTyped() {
-    stage.json("{'do':'moveTo','piece':'t','to':{'y':3.2}}");
+    stage.json("{'do':'moveTo','pieces':['t'],'to':{'y':3.2}}");
     double y = truss().at().y();
     stage.json("{'do':'moveBy','pieces':['t'],'by':{'upstage':1}}");
     assertThat(truss().at().z()).isCloseTo(-4, within(1e-9));
     assertThat(truss().at().y()).isEqualTo(y);
-    stage.json("{'do':'moveTo','piece':'t','to':{'x':0.5}}");
+    stage.json("{'do':'moveTo','pieces':['t'],'to':{'x':0.5}}");
     assertThat(truss().at().y()).isEqualTo(y);
     stage.json("{'do':'setDistance','piece':'t','side':'back','distance':1}");
     assertThat(truss().at().y()).isEqualTo(y);

@@ -252,7 +252,8 @@ class ShellEditsTest {
     room.json("{'do':'datum','to':{'x':5.9,'z':3.85},'mark':true,'within':0.3}");
     assertThat(room.shell().datum()).isEqualTo(new Vec(6, 0, 4));
     assertThat(room.said).containsExactly("The datum is on the corner of walls B and C.");
-    room.apply(new MoveTo("t", new Edit.Place3(Rooms.typed("=-2"), null, Rooms.typed("=-1.5"))));
+    room.apply(
+        new MoveTo(List.of("t"), new Edit.Place3(Rooms.typed("=-2"), null, Rooms.typed("=-1.5"))));
     assertThat(room.piece("t").at().x()).isCloseTo(4, EXACT);
     assertThat(room.piece("t").at().z()).isCloseTo(2.5, EXACT);
   }

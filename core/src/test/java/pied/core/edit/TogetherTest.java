@@ -180,7 +180,7 @@ class TogetherTest {
     room.json("{'do':'place','article':'books','piece':'b','at':{'x':3,'z':2}}");
     assertThat(Snag.of(room.space)).isEmpty();
     double w = room.piece("b").size().width();
-    String by = "{'do':'moveTo','piece':'b','to':{'x':%s,'z':2}}";
+    String by = "{'do':'moveTo','pieces':['b'],'to':{'x':%s,'z':2}}";
     room.json(String.format(java.util.Locale.ROOT, by, edge - 0.05 * w));
     assertThat(Snag.of(room.space)).isEmpty();
     room.json(String.format(java.util.Locale.ROOT, by, edge + 0.2 * w));
@@ -255,7 +255,7 @@ class TogetherTest {
     assertThat(room.piece("p").on()).isEqualTo(On.piece("b"));
     assertThat(room.piece("p").at().y()).isCloseTo(0.7, within(5e-3));
     // by itself it comes down to the floor again
-    room.json("{'do':'moveTo','piece':'p','to':{'x':5,'y':1.5}}");
+    room.json("{'do':'moveTo','pieces':['p'],'to':{'x':5,'y':1.5}}");
     room.json("{'do':'settle','pieces':['p']}");
     assertThat(room.piece("p").on()).isEqualTo(On.FLOOR);
   }
@@ -274,7 +274,7 @@ class TogetherTest {
   void whatSticksOutThroughAWallHoldsItsMiddleWhenItIsMadeShorter() {
     Piece t = room.put("t", "long-table", 3, 2);
     room.json("{'do':'size','pieces':['t'],'size':{'width':3}}");
-    room.json("{'do':'moveTo','piece':'t','to':{'x':1.2}}");
+    room.json("{'do':'moveTo','pieces':['t'],'to':{'x':1.2}}");
     double x = room.piece("t").at().x();
     assertThat(x - 1.5).as("an end of it is in the wall").isNegative();
     room.json("{'do':'size','pieces':['t'],'size':{'width':2}}");

@@ -141,7 +141,7 @@ class FlatsTest {
     double least = -1;
     for (double off : new double[] {-0.05, -0.01, 0.01, 0.03}) {
       room.json(
-          "{'do':'moveTo','piece':'b','to':{'x':"
+          "{'do':'moveTo','pieces':['b'],'to':{'x':"
               + (edge + off - middle)
               + ",'y':"
               + chest.size().height()

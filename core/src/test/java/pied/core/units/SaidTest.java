@@ -53,11 +53,11 @@ class SaidTest {
     assertThat(refused(low, LengthUnit.M)).hasMessageContaining("is 1.00 m high");
     assertThat(refused(low, LengthUnit.CM)).hasMessageContaining("is 100.0 cm high");
     assertThat(refused(low, LengthUnit.FT)).hasMessageContaining("is 3' 3 3/8\" high");
-    Edit odd = new Resize(List.of("t"), new Edit.Measures(Amount.of(3.3), null, null), null);
+    Edit odd = new Resize(List.of("t"), new Edit.Measures(Amount.of(31), null, null), null);
     assertThat(refused(odd, LengthUnit.M))
-        .hasMessageContaining("in steps of 0.50 m wide, not 3.30");
+        .hasMessageContaining("in steps of 0.50 m wide, not 31.00");
     assertThat(refused(odd, LengthUnit.MM))
-        .hasMessageContaining("in steps of 500 mm wide, not 3300");
+        .hasMessageContaining("in steps of 500 mm wide, not 31000");
   }
 
   @Test

@@ -125,7 +125,7 @@ class SpaceControllerTest {
     edited("{'edits':[{'do':'settle','pieces':['s'],'height':3}]}")
         .andExpect(status().isUnprocessableEntity())
         .andExpect(jsonPath("$.detail").value("“height” has no meaning here."));
-    edited("{'edits':[{'do':'moveTo','piece':'s','to':{'x':[1]}}]}")
+    edited("{'edits':[{'do':'moveTo','pieces':['s'],'to':{'x':[1]}}]}")
         .andExpect(status().isUnprocessableEntity())
         .andExpect(jsonPath("$.title").value("Refused"));
     edited("{'edits':[{'do':'settle','pieces':{'a':1}}]}")

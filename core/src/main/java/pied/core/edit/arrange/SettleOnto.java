@@ -94,7 +94,7 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     }
     Set<String> ignored = new HashSet<>(space.withCarried(List.of(p.id())));
     ignored.addAll(space.withCarried(waiting));
-    Resting resting = new Resting(space, article, p.size(), p.lean(), ignored, carrier != null);
+    Resting resting = new Resting(space, p.form(), p.lean(), ignored, carrier != null);
     On wanted = carrier == null ? On.FLOOR : On.piece(carrier.id());
     Mesh mesh = space.shapes().mesh(p);
     for (Vec from : places(space, p, carrier, wholly)) {

@@ -52,7 +52,7 @@ public record Place(
     Article kind = bench.space().shapes().catalog().article(article);
     Size measures = kind.size();
     if (size != null) {
-      measures = Resize.measured(bench, measures, size, kind);
+      measures = Resize.measured(bench.unit(), size, kind);
       kind.check(kind.name(), measures);
     }
     Target target = target(bench);

@@ -9,9 +9,11 @@ import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
+import pied.core.solid.Vec;
 
 /**
- * Leans pieces over.
+ * Leans pieces over, lays them down or sets them upright, each over the middle of where it is; then
+ * they come to rest on what is beneath.
  *
  * @param toward direction from a piece's own front, degrees; null for the one it has
  * @param by degrees out of the upright; null for what it has
@@ -27,11 +29,19 @@ public record LeanOver(
     for (String id : ids) {
       Piece p = bench.piece(id);
       boolean square = Boolean.TRUE.equals(withFloor);
-      bench.set(p.withLean(square ? FloorLean.of(bench.space(), p) : lean(p.lean())));
+      Piece leaning = p.withLean(square ? FloorLean.of(bench.space(), p) : lean(p.lean()));
+      bench.set(square ? leaning : leaning.moved(aside(p, leaning)));
     }
     bench.settle(bench.tops(ids), true);
     bench.settle(bench.space().carriedBy(ids), true);
     bench.sayOverlaps(ids);
+  }
+
+  /** So far its middle went aside, to be taken back. */
+  private static Vec aside(Piece p, Piece leaning) {
+    Vec middle = new Vec(0, p.size().height() / 2, 0);
+    Vec off = p.pose().apply(middle).minus(leaning.pose().apply(middle));
+    return new Vec(off.x(), 0, off.z());
   }
 
   private Lean lean(Lean now) {

@@ -7,46 +7,92 @@ import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
-import pied.core.piece.Lean;
+import pied.core.edit.size.SizeAsOne;
+import pied.core.measure.Hold;
 import pied.core.piece.Piece;
-import pied.core.solid.Pose;
+import pied.core.solid.Box;
 import pied.core.solid.Vec;
+import pied.core.space.Sound;
 
-/** Turns pieces about their own middles, to an angle or by one. */
+/**
+ * Turns pieces, to an angle or by one.
+ *
+ * @param about the mark that stays, see {@link Hold#read}; what it does not say is the middle; null
+ *     for the middle of the foot
+ * @param axis null for the vertical; about a level direction of its own a piece is turned by an
+ *     angle only
+ * @param together whether they are turned as one, about that mark of the last of them; without a
+ *     mark about the middle of them all
+ * @param at a point they are all turned about as one instead, metres
+ */
 @RecordBuilder
-public record Turn(List<String> pieces, @Nullable Amount to, @Nullable Amount by) implements Edit {
+public record Turn(
+    List<String> pieces,
+    @Nullable Amount to,
+    @Nullable Amount by,
+    @Nullable String about,
+    @Nullable Axis axis,
+    @Nullable Boolean together,
+    @Nullable Vec at)
+    implements Edit {
+  /** Each about the middle of its foot. */
+  public Turn(List<String> pieces, @Nullable Amount to, @Nullable Amount by) {
+    this(pieces, to, by, null, null, null, null);
+  }
+
   @Override
   public void make(Bench bench) {
     List<String> ids = bench.tops(bench.chosen(pieces));
     if ((to == null) == (by == null)) {
       throw new Refusal("Say what to turn to, or what by.");
     }
+    if (axis != null && axis != Axis.upright) {
+      over(bench, ids);
+      return;
+    }
+    boolean one = Boolean.TRUE.equals(together) || at != null;
+    Vec common = one ? common(bench, ids) : null;
+    Piece lead = bench.piece(ids.get(ids.size() - 1));
+    double all = one ? more(lead) : 0;
     for (String id : ids) {
       Piece p = bench.piece(id);
-      turn(bench, p, to != null ? to.angle(p.turn()) : p.turn() + by.angle(0));
+      Vec stays = one ? common : Swing.mark(p, mark());
+      Swing.upright(bench, p, stays, one ? all : more(p));
     }
-    if (bench.stand(ids)) {
-      bench.settle(ids, false);
-    } else {
-      bench.carriers(ids);
-    }
-    bench.sayOverlaps(ids);
+    Swing.rest(bench, ids);
   }
 
-  private static void turn(Bench bench, Piece p, double wanted) {
-    double more = wanted - p.turn();
-    Pose about = Pose.of(Vec.ZERO, more);
-    Vec middle = p.at();
-    bench.alter(
-        bench.space().withCarried(List.of(p.id())),
-        q ->
-            q.id().equals(p.id())
-                ? q.withTurn(wanted)
-                : q.withAt(middle.plus(about.direct(q.at().minus(middle))))
-                    .withTurn(q.turn() + more));
-    if (!p.lean().equals(Lean.NONE) && FloorLean.same(p.lean(), FloorLean.of(bench.space(), p))) {
-      Piece turned = bench.piece(p.id()); // it stays square on a sloping floor
-      bench.set(turned.withLean(FloorLean.of(bench.space(), turned)));
+  private Hold mark() {
+    return about == null ? Hold.FOOT : Hold.read(about);
+  }
+
+  private double more(Piece p) {
+    return to != null ? to.angle(p.turn()) - p.turn() : by.angle(0);
+  }
+
+  private Vec common(Bench bench, List<String> ids) {
+    if (at != null) {
+      return Sound.point(at);
     }
+    if (about != null) {
+      return Swing.mark(bench.piece(ids.get(ids.size() - 1)), mark());
+    }
+    Box whole = SizeAsOne.whole(bench, ids);
+    return whole.centre();
+  }
+
+  /** About a level direction; what stands on them comes to rest again. */
+  private void over(Bench bench, List<String> ids) {
+    if (by == null) {
+      throw new Refusal("Over an edge it is turned by an angle; say by how much.");
+    }
+    for (String id : ids) {
+      Piece p = bench.piece(id);
+      Vec way = p.pose().direct(axis.own());
+      Swing.about(bench, p, way, mark(), by.angle(0));
+    }
+    bench.settle(bench.space().carriedBy(ids), true);
+    bench.carriers(ids);
+    bench.sayOverlaps(ids);
   }
 }

@@ -1,0 +1,99 @@
+package pied.core.edit.size;
+
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit.Measures;
+import pied.core.size.Measure;
+import pied.core.size.Size;
+import pied.core.units.Entry;
+import pied.core.units.LengthUnit;
+import pied.core.units.Said;
+
+/** Reads measures that are asked for. */
+final class Asked {
+  private static final Pattern BY = Pattern.compile("\\s*(?:[x×]|\\bby\\b)\\s*");
+  private static final Pattern SIGN = Pattern.compile("[\\d.,/\\s]+(m|cm|mm|ft|in|'|\")");
+
+  private Asked() {}
+
+  /**
+   * The measures meant, metres, by {@link Measure}; NaN where nothing is said.
+   *
+   * @param from what relative entries go by
+   * @throws Refusal if one is no length, not more than zero, or absurd
+   */
+  static double[] read(Measures m, Size from, LengthUnit unit) {
+    Amount[] typed = spread(m);
+    double[] asked = new double[3];
+    for (Measure k : Measure.values()) {
+      Amount a = typed[k.ordinal()];
+      asked[k.ordinal()] = a == null ? Double.NaN : a.length(unit, k.of(from));
+      sound(asked[k.ordinal()]);
+    }
+    return asked;
+  }
+
+  /**
+   * A measure something can have.
+   *
+   * @param v metres; NaN passes
+   * @throws Refusal if it can not
+   */
+  static void sound(double v) {
+    if (v <= 0) {
+      throw new Refusal("A size must be more than zero; " + Said.length(v) + " was asked for.");
+    }
+    if (v < Size.LEAST) {
+      throw new Refusal("Nothing here is smaller than " + Said.length(Size.LEAST) + ".");
+    }
+    if (v > Size.MOST) {
+      throw new Refusal("Nothing here is larger than " + Said.length(Size.MOST) + ".");
+    }
+  }
+
+  /**
+   * One entry for all three in place of one of them: "0.42 x 0.42 x 0.66", width × depth × height.
+   * A part left empty stays; a unit behind the last is that of all.
+   */
+  private static Amount[] spread(Measures m) {
+    Amount[] all = {m.width(), m.depth(), m.height()};
+    for (Amount a : all) {
+      if (a != null && a.text() != null && BY.matcher(low(a.text())).find()) {
+        return parts(a.text());
+      }
+    }
+    return all;
+  }
+
+  private static String low(String text) {
+    return text.strip().toLowerCase(Locale.ROOT);
+  }
+
+  private static Amount[] parts(String text) {
+    String[] parts = BY.split(low(text), -1);
+    if (parts.length < 2 || parts.length > 3) {
+      throw new Refusal(
+          "“"
+              + Entry.shown(text)
+              + "” is not a size. Type width × depth × height, such as 0.42 x 0.42 x 0.66.");
+    }
+    String sign = sign(parts[parts.length - 1]);
+    Amount[] all = new Amount[3];
+    for (int i = 0; i < parts.length; i++) {
+      String part = parts[i];
+      boolean bare = sign != null && !part.isEmpty() && part.matches("[\\d.,/\\s]+");
+      all[i] = part.isEmpty() ? null : Amount.typed(bare ? part + sign : part);
+    }
+    return all;
+  }
+
+  @Nullable
+  private static String sign(String last) {
+    Matcher m = SIGN.matcher(last);
+    return m.matches() ? m.group(1) : null;
+  }
+}

@@ -1,0 +1,136 @@
+package pied.core.edit.size;
+
+import static pied.core.edit.Bench.need;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import java.util.Set;
+import pied.core.Nullable;
+import pied.core.catalog.Sizing;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.measure.Hold;
+import pied.core.measure.Reach;
+import pied.core.measure.Side;
+import pied.core.piece.Form;
+import pied.core.piece.Piece;
+import pied.core.size.Measure;
+import pied.core.size.Size;
+import pied.core.solid.Body;
+import pied.core.solid.Box;
+import pied.core.solid.Vec;
+import pied.core.space.Sound;
+import pied.core.space.Space;
+
+/**
+ * Pulls a side of a piece to where a line of sight passes it, as far as the article comes; the
+ * opposite side stays. Near what is next that way, or a face of a neighbour, it snaps to that.
+ *
+ * @param near so near it snaps, metres
+ * @param hold what stays instead; if that is the middle, the opposite side goes the other way
+ */
+@RecordBuilder
+public record PullSide(
+    String piece,
+    Side side,
+    Sight ray,
+    double near,
+    @Nullable Together together,
+    @Nullable String hold)
+    implements Edit {
+  /** Neighbours whose faces count are no farther, metres. */
+  private static final double AROUND = 3;
+
+  private record Snap(double by, String words) {}
+
+  @Override
+  public void make(Bench bench) {
+    Piece p = bench.chosen(piece);
+    Measure m = measure(need(side, "side"));
+    Vec out = p.pose().direct(side.outward());
+    Sight s = need(ray, "ray");
+    double by = along(p.pose().apply(side.middle(p.size())), out, s);
+    Snap snap = near > 0 ? snap(bench.space(), p, out, by) : null;
+    double pulled = snap == null ? by : snap.by();
+    Hold stays = Hold.read(hold);
+    boolean both = stays.along(m) != null && stays.along(m) == 0;
+    int end = side == Side.left || side == Side.back || side == Side.under ? 1 : -1;
+    Sizing.Rule rule = bench.space().article(p).sizing().rule(m);
+    double wanted = m.of(p.size()) + (both ? 2 : 1) * pulled;
+    double can = Math.max(Size.LEAST, Math.min(Size.MOST, rule.nearest(wanted)));
+    double[] asked = {Double.NaN, Double.NaN, Double.NaN};
+    asked[m.ordinal()] = p.form().stretched() ? Math.max(Size.LEAST, wanted) : can;
+    Size next =
+        bench
+            .space()
+            .article(p)
+            .sizing()
+            .follow(p.size(), together == null ? asked : together.follow(p.size(), asked));
+    Beyond beyond = p.form().stretched() ? Beyond.stretch : Beyond.nearest;
+    Form form = Fitting.form(bench, p, next, beyond, b -> this);
+    Fitting.give(bench, p, form, both ? stays : stays.with(m, end));
+    if (snap != null && Math.abs(m.of(form.size()) - wanted) < 1e-9) {
+      bench.say(snap.words() + ".");
+    } else if (Math.abs(can - wanted) > 1e-9 && !p.form().stretched()) {
+      bench.say(p.name() + " comes " + rule.words() + " " + m.words() + ".");
+    }
+    bench.sayOverlaps(List.of(p.id()));
+  }
+
+  private static Measure measure(Side side) {
+    return switch (side) {
+      case left, right -> Measure.width;
+      case front, back -> Measure.depth;
+      case top, under -> Measure.height;
+    };
+  }
+
+  /** How far along a line from a point a sight passes nearest to it. */
+  private static double along(Vec from, Vec way, Sight s) {
+    Vec d = Sound.sight(s.from(), s.along());
+    Vec off = s.from().minus(from);
+    double cos = way.dot(d);
+    double sin = 1 - cos * cos;
+    if (sin < 1e-9) {
+      return 0; // looked at from its end nothing can be told
+    }
+    return (off.dot(way) - cos * off.dot(d)) / sin;
+  }
+
+  /**
+   * What is near where the side is pulled to: the nearest of what it would touch or be level with.
+   */
+  private Snap snap(Space space, Piece p, Vec out, double by) {
+    Set<String> own = space.withCarried(List.of(p.id()));
+    Snap best = null;
+    Reach reach = Reach.of(space, p, side, own, Math.abs(by) + near + 1);
+    if (reach != null && Math.abs(reach.distance() - by) < near) {
+      best = new Snap(reach.distance(), p.name() + " reaches " + reach.toName());
+    }
+    Vec middle = p.pose().apply(side.middle(p.size()));
+    Vec around = new Vec(AROUND, AROUND, AROUND);
+    for (Body b : space.bodies().near(new Box(middle.minus(around), middle.plus(around)))) {
+      if (!space.has(b.id()) || own.contains(b.id())) {
+        continue;
+      }
+      Piece n = space.piece(b.id());
+      for (Side face : Side.values()) {
+        Vec looks = n.pose().direct(face.outward());
+        double at = n.pose().apply(face.middle(n.size())).minus(middle).dot(out);
+        boolean level = Math.abs(Math.abs(looks.dot(out)) - 1) < 1e-6;
+        if (level && Math.abs(at - by) < (best == null ? near : Math.abs(best.by() - by))) {
+          best =
+              new Snap(
+                  at, "Its " + name(side) + " is level with the " + name(face) + " of " + n.name());
+        }
+      }
+    }
+    return best;
+  }
+
+  private static String name(Side s) {
+    return s == Side.under
+        ? "underside"
+        : s == Side.left || s == Side.right ? s + " side" : s.name();
+  }
+}

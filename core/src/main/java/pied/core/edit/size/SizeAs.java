@@ -1,0 +1,52 @@
+package pied.core.edit.size;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.measure.Hold;
+import pied.core.piece.Piece;
+import pied.core.size.Measure;
+import pied.core.size.Size;
+
+/**
+ * Gives pieces measures of the lead, which is the last of them and stays as it is.
+ *
+ * @param measures which; null for all three
+ * @param hold as in {@link Resize}
+ */
+@RecordBuilder
+public record SizeAs(
+    List<String> pieces,
+    @Nullable List<Measure> measures,
+    @Nullable Together together,
+    @Nullable String hold,
+    @Nullable Beyond beyond)
+    implements Edit, SizeAsBuilder.With {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    if (ids.size() < 2) {
+      throw new Refusal("Select what is to be as large as another, and that one last.");
+    }
+    List<Measure> taken =
+        measures == null || measures.isEmpty() ? List.of(Measure.values()) : measures;
+    Size as = bench.piece(ids.get(ids.size() - 1)).size();
+    Hold stays = Hold.read(hold);
+    List<String> others = ids.subList(0, ids.size() - 1);
+    for (String id : others) {
+      Piece p = bench.piece(id);
+      double[] asked = {Double.NaN, Double.NaN, Double.NaN};
+      taken.forEach(m -> asked[m.ordinal()] = m.of(as));
+      Size wanted =
+          bench
+              .article(id)
+              .sizing()
+              .follow(p.size(), together == null ? asked : together.follow(p.size(), asked));
+      Fitting.give(bench, p, Fitting.form(bench, p, wanted, beyond, this::withBeyond), stays);
+    }
+    bench.sayOverlaps(others);
+  }
+}

@@ -1,0 +1,125 @@
+package pied.core.edit.size;
+
+import static pied.core.edit.Bench.need;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import pied.core.Nullable;
+import pied.core.edit.Bench;
+import pied.core.edit.Declined;
+import pied.core.edit.Edit;
+import pied.core.edit.Offer;
+import pied.core.measure.Hold;
+import pied.core.piece.Form;
+import pied.core.piece.Piece;
+import pied.core.size.Measure;
+import pied.core.size.Size;
+import pied.core.solid.Box;
+import pied.core.solid.Vec;
+
+/**
+ * Sizes several pieces as one whole, by what they measure together across, deep and high: each
+ * keeps its place in the whole.
+ *
+ * @param hold the mark or side of the whole that stays; what it does not say is the middle of its
+ *     underside
+ * @param together as in {@link Resize}
+ */
+@RecordBuilder
+public record SizeAsOne(
+    List<String> pieces,
+    Measures size,
+    @Nullable String hold,
+    @Nullable Together together,
+    @Nullable Beyond beyond)
+    implements Edit, SizeAsOneBuilder.With {
+  private static final double SAME = 1e-9;
+
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    Box whole = whole(bench, ids);
+    Size now = new Size(whole.size().x(), whole.size().z(), whole.size().y());
+    double[] asked = Asked.read(need(size, "size"), now, bench.unit());
+    if (together != null) {
+      asked = together.follow(now, asked);
+    }
+    double[] factors = new double[3];
+    for (Measure m : Measure.values()) {
+      double v = asked[m.ordinal()];
+      factors[m.ordinal()] = Double.isNaN(v) ? 1 : v / m.of(now);
+    }
+    Vec from = Hold.read(hold).orElse(Hold.FOOT).on(now);
+    Vec stays = new Vec(whole.centre().x(), whole.min().y(), whole.centre().z()).plus(from);
+    Map<String, Piece> next = new HashMap<>();
+    for (String id : ids) {
+      Piece p = bench.piece(id);
+      Form form = Fitting.form(bench, p, sized(p, factors), beyond, this::withBeyond);
+      next.put(id, p.withForm(form).withAt(placed(p.at(), stays, factors)));
+    }
+    Set<String> others = new HashSet<>(bench.space().carriedBy(ids));
+    others.removeAll(ids);
+    bench.alter(others, q -> q.withAt(placed(q.at(), stays, factors)));
+    bench.alter(ids, q -> next.get(q.id()));
+    bench.settle(others, true);
+    bench.carriers(ids);
+    bench.sayOverlaps(ids);
+  }
+
+  /** The upright box about pieces. */
+  public static Box whole(Bench bench, List<String> ids) {
+    return ids.stream()
+        .map(bench::piece)
+        .map(p -> p.pose().box(bench.space().shapes().mesh(p).box()))
+        .reduce(Box::union)
+        .orElseThrow();
+  }
+
+  private static Vec placed(Vec at, Vec stays, double[] f) {
+    Vec d = at.minus(stays);
+    return stays.plus(new Vec(d.x() * f[0], d.y() * f[2], d.z() * f[1]));
+  }
+
+  private Size sized(Piece p, double[] factors) {
+    boolean even =
+        Math.abs(factors[1] / factors[0] - 1) < SAME
+            && Math.abs(factors[2] / factors[0] - 1) < SAME;
+    if (even) {
+      return p.size().times(factors[0]);
+    }
+    Size extent = SpaceSize.of(p).extent(p.size());
+    double[] wanted = new double[3];
+    for (Measure m : Measure.values()) {
+      wanted[m.ordinal()] = m.of(extent) * factors[m.ordinal()];
+    }
+    if (SpaceSize.of(p).askew(factors)) {
+      throw new Declined(
+          p.name()
+              + " is turned askew in it, so the whole can only be sized with its proportions"
+              + " kept.",
+          List.of(
+              new Offer(
+                  "Keep the proportions of the whole",
+                  List.of(withTogether(Together.all).withSize(first())))));
+    }
+    double[] own = SpaceSize.of(p).own(wanted, p.size());
+    Size s = p.size();
+    for (Measure m : Measure.values()) {
+      s = Double.isNaN(own[m.ordinal()]) ? s : m.with(s, own[m.ordinal()]);
+    }
+    return s;
+  }
+
+  /** The first of the measures that were asked for. */
+  private Measures first() {
+    return size.width() != null
+        ? new Measures(size.width(), null, null)
+        : size.depth() != null
+            ? new Measures(null, size.depth(), null)
+            : new Measures(null, null, size.height());
+  }
+}

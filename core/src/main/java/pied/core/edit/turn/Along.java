@@ -1,0 +1,73 @@
+package pied.core.edit.turn;
+
+import static pied.core.edit.Bench.need;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.measure.Hold;
+import pied.core.measure.Side;
+import pied.core.piece.Piece;
+import pied.core.solid.Vec;
+import pied.core.space.PartName;
+import pied.core.space.Space;
+import pied.core.space.Wall;
+
+/**
+ * Turns pieces so that a side of each runs along a wall or along a side of another piece.
+ *
+ * @param to a part of the shell that is a wall ("wall:A"), or a piece
+ * @param side of the pieces: it comes to face the wall; null for whichever needs the least turning
+ * @param about as in {@link Turn}
+ */
+@RecordBuilder
+public record Along(List<String> pieces, String to, @Nullable Side side, @Nullable String about)
+    implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.tops(bench.chosen(pieces));
+    if (side == Side.top || side == Side.under) {
+      throw new Refusal("Say which upright side is to run along it: left, right, front or back.");
+    }
+    Hold mark = about == null ? Hold.FOOT : Hold.read(about);
+    for (String id : ids) {
+      Piece p = bench.piece(id);
+      double toward = toward(bench.space(), p, need(to, "to"));
+      double more = side == null ? least(toward - p.turn(), 90) : toward - own(side) - p.turn();
+      Swing.upright(bench, p, Swing.mark(p, mark), least(more, 360));
+    }
+    Swing.rest(bench, ids);
+  }
+
+  /** The direction out of a side, degrees from its front. */
+  private static double own(Side s) {
+    return Swing.bearing(s.outward());
+  }
+
+  /** Where the wall is, or the side of the other piece that is nearest, degrees as a turn. */
+  private double toward(Space space, Piece p, String what) {
+    if (space.has(what)) {
+      Piece other = space.piece(what);
+      double there = Swing.bearing(p.at(), other.at());
+      double off = Double.isNaN(there) ? 0 : there - other.turn();
+      return other.turn() + Math.rint(off / 90) * 90;
+    }
+    PartName part = PartName.read(what);
+    Wall wall = part.kind() == PartName.Kind.wall ? space.shell().wall(part.id()) : null;
+    if (wall == null) {
+      throw new Refusal("It runs along a wall or a piece; click one.");
+    }
+    boolean behind = wall.inward().dot(p.at().minus(wall.from().at(0))) < 0;
+    Vec way = behind ? wall.inward() : wall.inward().times(-1);
+    return Swing.bearing(way);
+  }
+
+  /** The same turn but for whole ones of a kind, as little as it can be. */
+  private static double least(double degrees, double whole) {
+    double t = degrees - Math.rint(degrees / whole) * whole;
+    return Math.abs(t) < 1e-10 ? 0 : t;
+  }
+}

@@ -1,0 +1,128 @@
+package pied.core.edit.turn;
+
+import static pied.core.edit.Bench.need;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.measure.Hold;
+import pied.core.piece.Piece;
+import pied.core.solid.Vec;
+import pied.core.space.Sound;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+
+/**
+ * Turns pieces so that their fronts look toward something.
+ *
+ * @param what they face
+ * @param at a point, for {@link What#point}, metres
+ * @param ray for {@link What#point} as well: a line of sight, which counts where it passes the
+ *     height of the foot
+ * @param piece for {@link What#piece}
+ * @param away whether they look away from it
+ * @param step the turn is a multiple of this, degrees; null or 0 for exactly there
+ * @param about as in {@link Turn}
+ */
+@RecordBuilder
+public record Face(
+    List<String> pieces,
+    What what,
+    @Nullable Vec at,
+    @Nullable Sight ray,
+    @Nullable String piece,
+    @Nullable Boolean away,
+    @Nullable Amount step,
+    @Nullable String about)
+    implements Edit {
+  /** What one can face. */
+  public enum What {
+    point,
+    piece,
+    /** The last of the pieces, which stays as it is. */
+    lead,
+    /** Two pieces face each other. */
+    eachOther,
+    audience,
+    /** The wall that is nearest to each. */
+    wall
+  }
+
+  @Override
+  public void make(Bench bench) {
+    need(what, "what");
+    List<String> ids = bench.tops(bench.chosen(pieces));
+    if (what == What.eachOther && ids.size() != 2) {
+      throw new Refusal("Two pieces face each other; select two.");
+    }
+    List<String> turned = what == What.lead ? ids.subList(0, ids.size() - 1) : ids;
+    if (turned.isEmpty()) {
+      throw new Refusal("Select what is to face the lead as well; the lead is picked last.");
+    }
+    Hold mark = about == null ? Hold.FOOT : Hold.read(about);
+    List<Piece> before = ids.stream().map(bench::piece).toList();
+    for (String id : turned) {
+      Piece p = bench.piece(id);
+      Vec stays = Swing.mark(p, mark);
+      double toward = toward(bench, before, p, stays);
+      if (Double.isNaN(toward)) {
+        throw new Refusal(p.name() + " is right there, so there is no direction to face.");
+      }
+      Swing.upright(bench, p, stays, stepped(toward) - p.turn());
+    }
+    Swing.rest(bench, turned);
+  }
+
+  private double stepped(double toward) {
+    double t = Boolean.TRUE.equals(away) ? toward + 180 : toward;
+    double by = step == null ? 0 : step.angle(0);
+    if (!(by >= 0 && by <= 180)) {
+      throw new Refusal("A step is from 0 to 180°.");
+    }
+    return by == 0 ? t : Math.rint(t / by) * by;
+  }
+
+  private double toward(Bench bench, List<Piece> before, Piece p, Vec from) {
+    return switch (what) {
+      case point -> Swing.bearing(from, point(p));
+      case piece -> {
+        if (p.id().equals(piece)) {
+          throw new Refusal(p.name() + " cannot face itself.");
+        }
+        yield Swing.bearing(from, bench.piece(need(piece, "piece")).at());
+      }
+      case lead -> Swing.bearing(from, before.get(before.size() - 1).at());
+      case eachOther -> {
+        Piece other = before.get(0).id().equals(p.id()) ? before.get(1) : before.get(0);
+        yield Swing.bearing(from, other.at());
+      }
+      case audience -> {
+        if (bench.space().shell().stage() == null) {
+          throw new Refusal("There is no audience in a room.");
+        }
+        yield 0;
+      }
+      case wall -> Swing.bearing(nearest(bench, p).inward().times(-1));
+    };
+  }
+
+  private Vec point(Piece p) {
+    if (ray == null) {
+      return Sound.point(need(at, "at"));
+    }
+    Vec d = Sound.sight(need(ray.from(), "ray.from"), need(ray.along(), "ray.along"));
+    double far = (p.at().y() - ray.from().y()) / d.y();
+    if (!(far > 0 && far < 1e4)) {
+      throw new Refusal("Point at the floor, where it is to look.");
+    }
+    return ray.from().along(d, far);
+  }
+
+  private static Wall nearest(Bench bench, Piece p) {
+    return bench.space().shell().nearest(new Spot(p.at().x(), p.at().z()), "to face");
+  }
+}

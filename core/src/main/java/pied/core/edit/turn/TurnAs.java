@@ -1,0 +1,34 @@
+package pied.core.edit.turn;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.measure.Hold;
+import pied.core.piece.Piece;
+
+/**
+ * Turns pieces as the lead is turned, which is the last of them.
+ *
+ * @param about as in {@link Turn}
+ */
+@RecordBuilder
+public record TurnAs(List<String> pieces, @Nullable String about) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    if (ids.size() < 2) {
+      throw new Refusal("Select what is to be turned as another, and that one last.");
+    }
+    double turn = bench.piece(ids.get(ids.size() - 1)).turn();
+    Hold mark = about == null ? Hold.FOOT : Hold.read(about);
+    List<String> others = bench.tops(ids.subList(0, ids.size() - 1));
+    for (String id : others) {
+      Piece p = bench.piece(id);
+      Swing.upright(bench, p, Swing.mark(p, mark), turn - p.turn());
+    }
+    Swing.rest(bench, others);
+  }
+}

@@ -1,0 +1,44 @@
+package pied.core.edit.turn;
+
+import static pied.core.edit.Bench.need;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.solid.Vec;
+import pied.core.space.Sound;
+
+/**
+ * Turns pieces as one by points: about the first, so that the second comes to lie toward the third.
+ *
+ * @param centre stays, metres
+ * @param from a point of a direction on the piece, seen from the centre
+ * @param to where that direction shall point
+ * @param angle instead: degrees, as turns are read
+ */
+@RecordBuilder
+public record TurnFrom(
+    List<String> pieces, Vec centre, Vec from, @Nullable Vec to, @Nullable Amount angle)
+    implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.tops(bench.chosen(pieces));
+    Vec stays = Sound.point(need(centre, "centre"));
+    double now = Swing.bearing(stays, Sound.point(need(from, "from")));
+    if ((to == null) == (angle == null)) {
+      throw new Refusal("Say where the direction shall point, or give an angle.");
+    }
+    double wanted = to != null ? Swing.bearing(stays, Sound.point(to)) : angle.angle(now);
+    if (Double.isNaN(now) || Double.isNaN(wanted)) {
+      throw new Refusal("Two of the points lie over each other; choose points that are apart.");
+    }
+    for (String id : ids) {
+      Swing.upright(bench, bench.piece(id), stays, wanted - now);
+    }
+    Swing.rest(bench, ids);
+  }
+}
