@@ -4,10 +4,8 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
-import pied.core.catalog.Sizing;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.arrange.BesideBuilder;
@@ -20,7 +18,6 @@ import pied.core.edit.place.MoveToBuilder;
 import pied.core.edit.place.SetDistanceBuilder;
 import pied.core.edit.place.TopAtBuilder;
 import pied.core.edit.shell.BuildBuilder;
-import pied.core.edit.size.ResizeBuilder;
 import pied.core.edit.turn.LeanOverBuilder;
 import pied.core.edit.turn.TurnBuilder;
 import pied.core.measure.Reach;
@@ -35,7 +32,6 @@ import pied.core.space.Space;
 import pied.core.space.Stage;
 import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
-import pied.core.units.Said;
 
 /** Writes the caption. Lengths in the chosen unit, without repeating the unit. */
 public final class Caption {
@@ -45,11 +41,15 @@ public final class Caption {
   private final LengthUnit unit;
   private final Writer writer;
   private final List<Phrase> out;
+  private final Handling handling;
+  private final SizeCaption sizes;
 
-  private Caption(Space space, LengthUnit unit) {
+  private Caption(Space space, LengthUnit unit, Handling handling) {
     this.space = space;
     this.unit = unit;
+    this.handling = handling;
     this.writer = new Writer(space, unit);
+    this.sizes = new SizeCaption(writer, handling);
     this.out = writer.out;
   }
 
@@ -61,10 +61,22 @@ public final class Caption {
    * @throws pied.core.Refusal if one is not there
    */
   public static List<Phrase> of(Space space, String title, List<String> ids, LengthUnit unit) {
-    Caption c = new Caption(space, unit);
+    return of(space, title, ids, unit, Handling.NONE);
+  }
+
+  /**
+   * As above.
+   *
+   * @param handling how one goes about with them
+   */
+  public static List<Phrase> of(
+      Space space, String title, List<String> ids, LengthUnit unit, Handling handling) {
+    Caption c = new Caption(space, unit, handling);
     List<Piece> pieces = ids.stream().map(space::piece).toList();
     if (pieces.isEmpty()) {
       c.room(title);
+    } else if (handling.at() != null) {
+      c.handled(pieces);
     } else if (pieces.size() == 1) {
       c.one(pieces.get(0));
     } else {
@@ -104,11 +116,27 @@ public final class Caption {
             : "Click a piece to read and change its size and place; drag another one in from the catalog.");
   }
 
+  private void handled(List<Piece> pieces) {
+    TurnCaption turns = new TurnCaption(writer, handling);
+    boolean one = pieces.size() == 1;
+    if (handling.at() == Handling.At.size) {
+      if (one) {
+        sizes.sizing(pieces.get(0));
+      } else {
+        sizes.sizing(pieces);
+      }
+    } else if (one) {
+      turns.turning(pieces.get(0));
+    } else {
+      turns.turning(pieces);
+    }
+  }
+
   private void one(Piece p) {
     List<String> self = List.of(p.id());
     out.add(Phrase.field(p.name(), "Name", "name", RenameBuilder.builder().piece(p.id()).build()));
     text(" — ");
-    sizes(self, p, unit::fine);
+    sizes.measures(p);
     text(", " + preposition(p) + " ");
     Hung hung = hangs(p) ? Hung.of(space, p) : null;
     if (hung != null) {
@@ -191,7 +219,7 @@ public final class Caption {
     text(", the lead is ");
     out.add(Phrase.word(lead.name(), lead.id()));
     text(", picked last — ");
-    sizesOfSeveral(pieces, ids);
+    sizes.several(pieces);
     text(", facing ");
     boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);
     out.add(
@@ -256,43 +284,6 @@ public final class Caption {
     }
   }
 
-  private void sizesOfSeveral(List<Piece> pieces, List<String> ids) {
-    Edit edit = ResizeBuilder.builder().pieces(ids).build();
-    shared(pieces, p -> p.size().width(), "Width", "size.width", edit);
-    text(" wide × ");
-    shared(pieces, p -> p.size().depth(), "Depth", "size.depth", edit);
-    text(" deep × ");
-    shared(pieces, p -> p.size().height(), "Height", "size.height", edit);
-    text(" high");
-  }
-
-  private void shared(
-      List<Piece> pieces, Function<Piece, Double> of, String label, String slot, Edit edit) {
-    double first = of.apply(pieces.get(0));
-    boolean same = pieces.stream().allMatch(p -> Math.abs(of.apply(p) - first) < 1e-7);
-    out.add(Phrase.field(same ? unit.fine(first) : "various", label, slot, edit));
-  }
-
-  private void sizes(List<String> ids, Piece p, Function<Double, String> print) {
-    Edit edit = ResizeBuilder.builder().pieces(ids).build();
-    Sizing sizing = space.article(p).sizing();
-    size(print.apply(p.size().width()), "Width", "size.width", edit, sizing.width());
-    text(" wide × ");
-    size(print.apply(p.size().depth()), "Depth", "size.depth", edit, sizing.depth());
-    text(" deep × ");
-    size(print.apply(p.size().height()), "Height", "size.height", edit, sizing.height());
-    text(" high");
-  }
-
-  /** A measure with what it can be. */
-  private void size(String value, String label, String slot, Edit edit, Sizing.Rule rule) {
-    String can = Said.in(rule.words(), unit);
-    out.add(
-        rule.least() == rule.most()
-            ? Phrase.fixed(value, label, slot, edit, can)
-            : Phrase.field(value, label, slot, edit, can));
-  }
-
   private void turn(List<String> ids, Piece p) {
     out.add(
         Phrase.field(
@@ -308,12 +299,14 @@ public final class Caption {
         space.shell().stage() != null && space.shell().stage().rake() > 0
             || space.shell().flights().stream().anyMatch(f -> f.id().equals(p.on().id()));
     boolean stands = p.on().kind() == On.Kind.floor || p.on().kind() == On.Kind.platform;
-    if (!stands || !slopes && p.lean().by() == 0) {
+    boolean upright = p.lean().by() == 0;
+    if (!stands || !slopes && upright) {
       return;
     }
     text(", ");
+    boolean leans = p.lean().by() < 90 && !upright;
     writer.choice(
-        p.lean().by() == 0 ? "upright" : "leaning " + Angle.text(p.lean().by()),
+        TurnCaption.stands(p.lean()) + (leans ? " by " + Angle.text(p.lean().by()) : ""),
         "How it stands",
         new Phrase.Option(
             "upright", LeanOverBuilder.builder().pieces(ids).by(Amount.of(0)).build()),

@@ -15,6 +15,7 @@ import pied.core.edit.Edit;
   @JsonSubTypes.Type(value = Phrase.Field.class, name = "field"),
   @JsonSubTypes.Type(value = Phrase.Word.class, name = "word"),
   @JsonSubTypes.Type(value = Phrase.Choice.class, name = "choice"),
+  @JsonSubTypes.Type(value = Phrase.Setting.class, name = "setting"),
   @JsonSubTypes.Type(value = Phrase.Action.class, name = "action"),
   @JsonSubTypes.Type(value = Phrase.Swatch.class, name = "swatch"),
 })
@@ -53,6 +54,17 @@ public sealed interface Phrase {
 
   /** One of several, and the edit that makes it so. */
   record Option(String text, Edit edit) {}
+
+  /**
+   * How one goes about with it: it changes nothing by itself.
+   *
+   * @param name of what is set, as in {@link Handling}
+   * @param values what it can be set to; none: a mark of the box
+   */
+  record Setting(String text, String label, String name, List<Value> values) implements Phrase {}
+
+  /** One of several things it can be set to. */
+  record Value(String text, String value) {}
 
   /** Something to do. */
   record Action(String text, Edit edit) implements Phrase {}

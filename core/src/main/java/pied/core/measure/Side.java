@@ -1,6 +1,7 @@
 package pied.core.measure;
 
 import pied.core.Refusal;
+import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 
@@ -42,6 +43,15 @@ public enum Side {
 
   public String words() {
     return words;
+  }
+
+  /** The measure from this side to the one opposite. */
+  public Measure measure() {
+    return switch (this) {
+      case left, right -> Measure.width;
+      case front, back -> Measure.depth;
+      case top, under -> Measure.height;
+    };
   }
 
   public Side opposite() {

@@ -1,5 +1,6 @@
 package pied.core.schedule;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -22,10 +23,18 @@ public final class Schedule {
    * @param kind of the article
    * @param what its name without a number: pieces of the same article, size and this are alike
    * @param size width × depth × height as text
+   * @param note what is unusual about it, such as "stretched"; empty for nothing
    * @param on id of the piece it stands on; empty for none
    */
   public record Row(
-      String id, String name, String what, String article, String kind, String size, String on) {}
+      String id,
+      String name,
+      String what,
+      String article,
+      String kind,
+      String size,
+      String note,
+      String on) {}
 
   private record Sorted(String key, Row row) {}
 
@@ -46,7 +55,18 @@ public final class Schedule {
     String on = p.on().kind() == On.Kind.piece ? p.on().id() : "";
     String kind = space.article(p).kind();
     String what = Names.bare(p.name());
-    return new Row(p.id(), p.name(), what, p.article(), kind, p.size().text(unit), on);
+    return new Row(p.id(), p.name(), what, p.article(), kind, p.size().text(unit), note(p), on);
+  }
+
+  private static String note(Piece p) {
+    List<String> notes = new ArrayList<>();
+    if (p.form().stretched()) {
+      notes.add("stretched");
+    }
+    if (p.form().mirrored()) {
+      notes.add("mirrored");
+    }
+    return String.join(", ", notes);
   }
 
   /** A name with its numbers padded. */

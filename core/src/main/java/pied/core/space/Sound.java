@@ -7,6 +7,7 @@ import pied.core.Text;
 import pied.core.catalog.Article;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.units.Said;
@@ -108,16 +109,25 @@ public final class Sound {
     changed.forEach(p -> piece(space, p));
   }
 
+  /**
+   * A size anything may have.
+   *
+   * @throws Refusal if it is none
+   */
+  public static Size size(String name, Size s) {
+    for (Measure m : Measure.values()) {
+      if (!(m.of(s) > 0 && m.of(s) <= Size.MOST)) {
+        throw new Refusal(name + " would have no size it can have.");
+      }
+    }
+    return s;
+  }
+
   private static void piece(Space space, Piece p) {
     id(p.id());
     Text.name("A piece", p.name());
     place(p.name(), p.at());
-    Size s = p.size();
-    for (double v : new double[] {s.width(), s.depth(), s.height()}) {
-      if (!(v > 0 && v <= Size.MOST)) {
-        throw new Refusal(p.name() + " would have no size it can have.");
-      }
-    }
+    size(p.name(), p.size());
     boolean turned = p.turn() >= 0 && p.turn() < 360;
     boolean leans = Math.abs(p.lean().by()) <= 180 && Double.isFinite(p.lean().toward());
     if (!turned || !leans) {

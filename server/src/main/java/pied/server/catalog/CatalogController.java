@@ -18,12 +18,14 @@ import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
 import pied.core.edit.Amount;
 import pied.core.format.Glb;
+import pied.core.piece.Form;
 import pied.core.piece.Lean;
 import pied.core.piece.Shapes;
 import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.Sound;
 import pied.core.units.LengthUnit;
 import pied.server.catalog.CatalogWire.ArticleCard;
 import pied.server.catalog.CatalogWire.CatalogPage;
@@ -96,12 +98,14 @@ class CatalogController {
       @PathVariable String article,
       @RequestParam double width,
       @RequestParam double depth,
-      @RequestParam double height) {
-    Size size = size(article, width, depth, height);
+      @RequestParam double height,
+      @RequestParam(defaultValue = "false") boolean mirrored,
+      @RequestParam(defaultValue = "false") boolean stretched) {
+    Form form = form(article, width, depth, height, mirrored, stretched);
     return kept(
         Glb.write(
             article,
-            shapes.mesh(article, size),
+            shapes.mesh(form),
             Map.of(),
             shapes.catalog().article(article).recipe().pictures()));
   }
@@ -109,6 +113,7 @@ class CatalogController {
   /**
    * The lines one sees of an article at a size.
    *
+   * @param stretched beyond what it comes in
    * @param from where one looks from: "plan" for above, or the level direction to the eye in the
    *     space, degrees as a turn
    * @param turn and lean of the article, degrees; of the plan the turn does not count
@@ -119,15 +124,17 @@ class CatalogController {
       @RequestParam double width,
       @RequestParam double depth,
       @RequestParam double height,
+      @RequestParam(defaultValue = "false") boolean mirrored,
+      @RequestParam(defaultValue = "false") boolean stretched,
       @RequestParam(defaultValue = "plan") String from,
       @RequestParam(defaultValue = "0") double turn,
       @RequestParam(defaultValue = "0") double toward,
       @RequestParam(defaultValue = "0") double by) {
-    Size size = size(article, width, depth, height);
+    Form form = form(article, width, depth, height, mirrored, stretched);
     boolean plan = from.equals("plan");
     Eye eye = plan ? Eye.PLAN : Eye.level(Pose.of(Vec.ZERO, angle(from)).direct(FRONT));
     Pose pose = Stance.pose(Vec.ZERO, plan ? 0 : turn, new Lean(toward, by));
-    return kept(drawings.lines(article, size, eye.within(pose)));
+    return kept(drawings.lines(form, eye.within(pose)));
   }
 
   private static double angle(String from) {
@@ -139,11 +146,21 @@ class CatalogController {
     }
   }
 
-  private Size size(String article, double width, double depth, double height) {
+  private Form form(
+      String article,
+      double width,
+      double depth,
+      double height,
+      boolean mirrored,
+      boolean stretched) {
     Size size = new Size(width, depth, height);
     Article a = shapes.catalog().article(article);
-    a.check(a.name(), size);
-    return size;
+    if (stretched) {
+      Sound.size(a.name(), size);
+    } else {
+      a.check(a.name(), size);
+    }
+    return new Form(article, size, mirrored, stretched);
   }
 
   /** A shape of a size never changes while the program runs. */

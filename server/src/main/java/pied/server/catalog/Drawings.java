@@ -9,8 +9,8 @@ import pied.core.Kept;
 import pied.core.catalog.Article;
 import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
+import pied.core.piece.Form;
 import pied.core.piece.Shapes;
-import pied.core.size.Size;
 import pied.server.Leisure;
 
 /** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
@@ -19,7 +19,7 @@ class Drawings {
   /** Of the memory there is. */
   private static final double SHARE = 0.05;
 
-  private record Key(String article, Size size, Eye eye) {}
+  private record Key(Form form, Eye eye) {}
 
   private final Shapes shapes;
   private final Leisure leisure;
@@ -35,12 +35,12 @@ class Drawings {
     this.after = after;
   }
 
-  /** The lines of an article at a size; the eye is given in the article's own directions. */
-  LineDrawing lines(String article, Size size, Eye eye) {
-    Key key = new Key(article, size, eye);
+  /** The lines of a form; the eye is given in the article's own directions. */
+  LineDrawing lines(Form form, Eye eye) {
+    Key key = new Key(form, eye);
     LineDrawing d = made.get(key);
     if (d == null) {
-      d = LineDrawing.of(shapes.mesh(article, size), eye);
+      d = LineDrawing.of(shapes.mesh(form), eye);
       made.put(key, d);
     }
     return d;
@@ -58,7 +58,7 @@ class Drawings {
                 Thread.sleep(1000 * after);
                 for (Article a : shapes.catalog().all()) {
                   leisure.await(); // those who work go first
-                  lines(a.id(), a.size(), Eye.FRONT);
+                  lines(new Form(a.id(), a.size()), Eye.FRONT);
                 }
               } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();

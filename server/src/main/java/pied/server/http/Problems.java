@@ -22,6 +22,7 @@ import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import pied.core.Refusal;
+import pied.core.edit.Declined;
 import pied.server.space.SpaceStore;
 import pied.server.store.Missing;
 import pied.server.store.NotKept;
@@ -33,7 +34,11 @@ public class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler(Refusal.class)
   ProblemDetail refused(Refusal e) {
-    return problem(HttpStatus.UNPROCESSABLE_ENTITY, "Refused", e.getMessage());
+    ProblemDetail p = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Refused", e.getMessage());
+    if (e instanceof Declined d) {
+      p.setProperty("offers", d.offers());
+    }
+    return p;
   }
 
   @ExceptionHandler(Missing.class)

@@ -48,6 +48,7 @@ public class PieceRow {
   private String finishes;
   private boolean held;
   private boolean mirrored;
+  private boolean stretched;
   private String layer;
   private String groupId;
   private boolean locked;
@@ -75,6 +76,7 @@ public class PieceRow {
     finishes = Json.text(p.finishes());
     held = p.attached();
     mirrored = p.form().mirrored();
+    stretched = p.form().stretched();
     layer = p.keeping().layer();
     groupId = p.keeping().group();
     locked = p.keeping().locked();
@@ -91,7 +93,7 @@ public class PieceRow {
     return new Piece(
         key.id(),
         name,
-        new Form(article, new Size(width, depth, height), mirrored),
+        new Form(article, new Size(width, depth, height), mirrored, stretched),
         new Stance(new Vec(x, y, z), turn, new Lean(leanToward, leanBy)),
         new On(On.Kind.valueOf(onKind), onId),
         held,

@@ -12,7 +12,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import pied.core.Nullable;
 import pied.core.caption.Caption;
+import pied.core.caption.Handling;
 import pied.core.caption.PartCaption;
 import pied.core.caption.Phrase;
 import pied.core.catalog.Finish;
@@ -175,7 +177,7 @@ class SpaceController {
       @RequestParam(defaultValue = "") List<String> pieces,
       @RequestParam(defaultValue = "") String part,
       @RequestParam(defaultValue = "m") String unit) {
-    return caption(id, new CaptionRequest(pieces, part, unit));
+    return caption(id, new CaptionRequest(pieces, part, unit, null));
   }
 
   /** The same for any number of pieces, which an address has no room for. */
@@ -189,7 +191,11 @@ class SpaceController {
         now.revision(),
         ofPart
             ? PartCaption.of(now.space(), PartName.read(r.part()), u)
-            : Caption.of(now.space(), now.name(), pieces, u));
+            : Caption.of(now.space(), now.name(), pieces, u, handling(r.handling())));
+  }
+
+  private static Handling handling(@Nullable Handling h) {
+    return h == null ? Handling.NONE : h;
   }
 
   @GetMapping(value = "/status", produces = MediaType.APPLICATION_JSON_VALUE)

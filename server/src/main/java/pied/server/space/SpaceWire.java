@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
+import pied.core.caption.Handling;
 import pied.core.caption.ShellList;
 import pied.core.catalog.Finish;
 import pied.core.check.Snag;
@@ -13,14 +14,17 @@ import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
+import pied.core.edit.Edit.Sight;
 import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
+import pied.core.measure.Handles;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
 import pied.core.schedule.Schedule;
+import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Rotation;
 import pied.core.solid.Vec;
@@ -47,6 +51,7 @@ public final class SpaceWire {
       String name,
       Size size,
       boolean mirrored,
+      boolean stretched,
       Vec at,
       double turn,
       Lean lean,
@@ -68,6 +73,7 @@ public final class SpaceWire {
           p.name(),
           p.size(),
           p.form().mirrored(),
+          p.form().stretched(),
           s.at(),
           s.turn(),
           s.lean(),
@@ -220,6 +226,37 @@ public final class SpaceWire {
       @Nullable ShellPlan plan,
       @Nullable String part) {}
 
+  /**
+   * What is pointed at.
+   *
+   * @param pieces on which the point lies; empty for anything there is
+   * @param near so near to the line of sight corners and marks count, metres
+   * @param from the point before it, to measure from
+   */
+  public record PointRequest(
+      List<String> pieces, Sight ray, double near, @Nullable Vec from, @Nullable String unit) {}
+
+  /**
+   * A point of the space.
+   *
+   * @param words what it is
+   * @param length from the one before, metres, and as text; null and empty if there is none
+   * @param along the measure of the piece that the way lies along most
+   */
+  public record PointAnswer(
+      long revision,
+      Vec at,
+      String words,
+      @Nullable Double length,
+      String text,
+      @Nullable Measure along) {}
+
+  /** Where a piece can be taken hold of. */
+  public record HandlesView(long revision, Handles handles) {}
+
+  /** A yardstick, which is no piece of the space. */
+  public record YardstickView(long revision, Piece piece) {}
+
   /** A free distance, with its text in the unit asked for. */
   public record ReachView(
       pied.core.measure.Side side,
@@ -267,9 +304,13 @@ public final class SpaceWire {
    *
    * @param pieces selected, the lead last; none for the space itself
    * @param part of the shell that is selected instead
+   * @param handling how one goes about with them; null for nothing in particular
    */
   public record CaptionRequest(
-      @Nullable List<String> pieces, @Nullable String part, @Nullable String unit) {}
+      @Nullable List<String> pieces,
+      @Nullable String part,
+      @Nullable String unit,
+      @Nullable Handling handling) {}
 
   /** The caption. */
   public record CaptionView(long revision, List<pied.core.caption.Phrase> phrases) {}

@@ -28,6 +28,7 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
+import pied.core.piece.Form;
 import pied.core.piece.Shapes;
 import pied.core.size.Size;
 import pied.server.http.Problems;
@@ -134,7 +135,7 @@ class CatalogControllerTest {
 
   @Test
   void linesAreDrawnFromAboveOrFromAnAngle() throws Exception {
-    when(drawings.lines(any(), any(), any())).thenReturn(new LineDrawing(List.of(), List.of()));
+    when(drawings.lines(any(), any())).thenReturn(new LineDrawing(List.of(), List.of()));
     String[] size = {"width", "0.36", "depth", "0.36", "height", "0.46", "turn", "90"};
     asked("/shapes/stool/lines", size).andExpect(status().isOk());
     String[] level = {
@@ -142,8 +143,8 @@ class CatalogControllerTest {
     };
     asked("/shapes/stool/lines", level).andExpect(status().isOk());
     ArgumentCaptor<Eye> eyes = ArgumentCaptor.forClass(Eye.class);
-    Size stool = new Size(0.36, 0.36, 0.46);
-    verify(drawings, org.mockito.Mockito.times(2)).lines(eq("stool"), eq(stool), eyes.capture());
+    Form stool = new Form("stool", new Size(0.36, 0.36, 0.46));
+    verify(drawings, org.mockito.Mockito.times(2)).lines(eq(stool), eyes.capture());
     assertThat(eyes.getAllValues().get(0).toEye())
         .as("its turn does not count")
         .isEqualTo(Eye.PLAN.toEye());

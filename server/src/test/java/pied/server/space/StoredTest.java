@@ -76,7 +76,7 @@ class StoredTest {
     return new Piece(
         id,
         "Stool",
-        new Form("stool", new Size(0.36, 0.36, 0.46), x > 0.4),
+        new Form("stool", new Size(0.36, 0.36, 0.46), x > 0.4, x > 0.4),
         new Stance(new Vec(x, 0, 1.1), 33.3, new Lean(10, 2.5)),
         On.piece("t"),
         true,
@@ -112,8 +112,8 @@ class StoredTest {
             {"things":[{"of":"piece","after":{"piece":{"id":"a","article":"stool","name":"Stool",
               "size":{"width":0.36,"depth":0.36,"height":0.46},"at":{"x":0.5,"y":0.0,"z":1.1},
               "turn":33.3,"lean":{"toward":10.0,"by":2.5},"on":{"kind":"piece","id":"t"},
-              "finishes":{"seat":"#102030"},"held":true,"mirrored":true,"layer":"back",
-              "group":"set","hidden":true},"place":7}}]}
+              "finishes":{"seat":"#102030"},"held":true,"mirrored":true,"stretched":true,
+              "layer":"back","group":"set","hidden":true},"place":7}}]}
             """);
     assertThat(text(Stored.write(change)).toString()).isEqualTo(then.toString());
     assertThat(text(Stored.write(SHELL)).fieldNames())

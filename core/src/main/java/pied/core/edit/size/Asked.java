@@ -16,6 +16,7 @@ import pied.core.units.Said;
 /** Reads measures that are asked for. */
 final class Asked {
   private static final Pattern BY = Pattern.compile("\\s*(?:[x×]|\\bby\\b)\\s*");
+  private static final Pattern SAYS = Pattern.compile("\\s*\\b(wide|deep|high|tall)\\b");
   private static final Pattern SIGN = Pattern.compile("[\\d.,/\\s]+(m|cm|mm|ft|in|'|\")");
 
   private Asked() {}
@@ -57,14 +58,39 @@ final class Asked {
 
   /**
    * One entry for all three in place of one of them: "0.42 x 0.42 x 0.66", width × depth × height.
-   * A part left empty stays; a unit behind the last is that of all.
+   * A part left empty stays; a unit behind the last is that of all. Or with words: "3.2 high".
    */
   private static Amount[] spread(Measures m) {
     Amount[] all = {m.width(), m.depth(), m.height()};
     for (Amount a : all) {
+      if (a != null && a.text() != null && SAYS.matcher(low(a.text())).find()) {
+        return said(low(a.text()));
+      }
       if (a != null && a.text() != null && BY.matcher(low(a.text())).find()) {
         return parts(a.text());
       }
+    }
+    return all;
+  }
+
+  /** With words: "3.2 high", "0.4 wide, 0.66 high". */
+  private static Amount[] said(String text) {
+    Amount[] all = new Amount[3];
+    Matcher m = SAYS.matcher(text);
+    int from = 0;
+    while (m.find()) {
+      String number = text.substring(from, m.start()).replaceFirst("^\\s*(?:,|x|×|and)\\s*", "");
+      int i =
+          switch (m.group(1).charAt(0)) {
+            case 'w' -> 0;
+            case 'd' -> 1;
+            default -> 2;
+          };
+      all[i] = Amount.typed(number);
+      from = m.end();
+    }
+    if (!text.substring(from).isBlank()) {
+      throw new Refusal("“" + Entry.shown(text) + "” is not a size. Type such as 3.2 high.");
     }
     return all;
   }

@@ -71,6 +71,17 @@ public record KnownLength(
     bench.sayOverlaps(ids);
   }
 
+  /** The measure of a piece that the way between two points lies along most. */
+  public static Measure along(Piece p, Vec from, Vec to) {
+    Vec own = p.pose().undirect(to.minus(from));
+    Measure most = Measure.width;
+    for (Measure m : Measure.values()) {
+      double part = Math.abs(own.dot(SpaceSize.way(m)));
+      most = part > Math.abs(own.dot(SpaceSize.way(most))) + 1e-9 ? m : most;
+    }
+    return most;
+  }
+
   /** A factor as it is written. */
   public static String factor(double f) {
     return new BigDecimal(f).round(new MathContext(4)).stripTrailingZeros().toPlainString();

@@ -46,7 +46,7 @@ public record PullSide(
   @Override
   public void make(Bench bench) {
     Piece p = bench.chosen(piece);
-    Measure m = measure(need(side, "side"));
+    Measure m = need(side, "side").measure();
     Vec out = p.pose().direct(side.outward());
     Sight s = need(ray, "ray");
     double by = along(p.pose().apply(side.middle(p.size())), out, s);
@@ -75,14 +75,6 @@ public record PullSide(
       bench.say(p.name() + " comes " + rule.words() + " " + m.words() + ".");
     }
     bench.sayOverlaps(List.of(p.id()));
-  }
-
-  private static Measure measure(Side side) {
-    return switch (side) {
-      case left, right -> Measure.width;
-      case front, back -> Measure.depth;
-      case top, under -> Measure.height;
-    };
   }
 
   /** How far along a line from a point a sight passes nearest to it. */

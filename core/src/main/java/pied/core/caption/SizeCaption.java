@@ -1,0 +1,203 @@
+package pied.core.caption;
+
+import java.util.ArrayList;
+import java.util.List;
+import pied.core.catalog.Article;
+import pied.core.catalog.Sizing;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.Edit.Measures;
+import pied.core.edit.size.Resize;
+import pied.core.edit.size.ResizeBuilder;
+import pied.core.edit.size.SizeAsOneBuilder;
+import pied.core.edit.size.Together;
+import pied.core.measure.Hold;
+import pied.core.piece.Piece;
+import pied.core.size.Measure;
+import pied.core.size.Size;
+import pied.core.solid.Box;
+import pied.core.units.Said;
+
+/** Writes of the sizes of what is selected, and of what can be done about them. */
+final class SizeCaption {
+  private static final String ALL = "all three at once: 0.42 x 0.42 x 0.66";
+
+  private final Writer writer;
+  private final Handling handling;
+
+  SizeCaption(Writer writer, Handling handling) {
+    this.writer = writer;
+    this.handling = handling;
+  }
+
+  // ---- of one
+
+  /** Its three measures to be typed, and whether they go together. */
+  void measures(Piece p) {
+    Article article = writer.space.article(p);
+    Sizing sizing = article.sizing();
+    Edit edit = edit(List.of(p), article);
+    for (Measure m : Measure.values()) {
+      Sizing.Rule rule = sizing.rule(m);
+      String value = writer.unit.fine(m.of(p.size()));
+      String can = Said.in(rule.words(), writer.unit);
+      boolean fixed = rule.least() == rule.most() && !p.form().stretched();
+      writer.out.add(
+          fixed
+              ? Phrase.fixed(value, label(m), slot(m), edit, can)
+              : Phrase.field(value, label(m), slot(m), edit, can + "; " + ALL));
+      writer.text(" " + m.words() + (m == Measure.height ? "" : " × "));
+    }
+    if (!sizing.fixed() && !sizing.proportional()) {
+      writer.text(", ");
+      together(article);
+    }
+    if (p.form().stretched()) {
+      writer.text(", stretched ");
+      writer.action("take a size it comes in", natural(List.of(p)));
+    }
+    if (article.project() != null) {
+      writer.text(", " + Likeness.of(p.size().height()));
+    }
+  }
+
+  /** What is said of one while it is sized. */
+  void sizing(Piece p) {
+    writer.out.add(Phrase.word(p.name(), null));
+    writer.text(" — ");
+    measures(p);
+    writer.text("; ");
+    hold();
+    along();
+    Article article = writer.space.article(p);
+    writer.text(". By nature " + article.size().text(writer.unit));
+    if (!article.size().sameAs(p.size())) {
+      writer.text(" ");
+      writer.action("back to it", natural(List.of(p)));
+    }
+    writer.text(". Pull a tab, click one and type, or click a mark to hold it. ");
+  }
+
+  private static String label(Measure m) {
+    return Character.toUpperCase(m.name().charAt(0)) + m.name().substring(1);
+  }
+
+  private static String slot(Measure m) {
+    return "size." + m.name();
+  }
+
+  private Resize edit(List<Piece> pieces, Article article) {
+    boolean sizing = handling.at() == Handling.At.size;
+    return ResizeBuilder.builder()
+        .pieces(pieces.stream().map(Piece::id).toList())
+        .together(handling.together(article))
+        .hold(sizing ? handling.hold() : null)
+        .alongSpace(sizing && handling.alongSpace() ? true : null)
+        .build();
+  }
+
+  private static Edit natural(List<Piece> pieces) {
+    Amount whole = Amount.typed("100%");
+    return ResizeBuilder.builder()
+        .pieces(pieces.stream().map(Piece::id).toList())
+        .size(new Measures(whole, whole, whole))
+        .natural(true)
+        .build();
+  }
+
+  private void together(Article article) {
+    Together t = handling.together(article);
+    List<Phrase.Value> all = new ArrayList<>();
+    all.add(new Phrase.Value("each by itself", "none"));
+    for (Together one : Together.values()) {
+      all.add(new Phrase.Value(words(one), one.name()));
+    }
+    writer.out.add(
+        new Phrase.Setting(
+            t == null ? "each by itself" : words(t),
+            "Which measures keep their proportions",
+            "together",
+            all));
+  }
+
+  private static String words(Together t) {
+    return switch (t) {
+      case all -> "in proportion";
+      case widthDepth -> "width and depth in proportion";
+      case widthHeight -> "width and height in proportion";
+      case depthHeight -> "depth and height in proportion";
+    };
+  }
+
+  /** What stays where it is. */
+  private void hold() {
+    String words =
+        handling.hold() == null ? "what touches or carries it" : Hold.read(handling.hold()).words();
+    writer.out.add(
+        new Phrase.Setting(words, "What stays where it is while it is sized", "hold", List.of()));
+    writer.text(" stays; ");
+  }
+
+  private void along() {
+    List<Phrase.Value> ways =
+        List.of(
+            new Phrase.Value("along its own sides", ""),
+            new Phrase.Value("across and deep in the space", "true"));
+    writer.text("measured ");
+    writer.out.add(
+        new Phrase.Setting(
+            ways.get(handling.alongSpace() ? 1 : 0).text(),
+            "Which way it is measured",
+            "alongSpace",
+            ways));
+  }
+
+  // ---- of several
+
+  /** What each of several measures, and all of them as one. */
+  void several(List<Piece> pieces) {
+    Piece lead = pieces.get(pieces.size() - 1);
+    Resize edit = edit(pieces, writer.space.article(lead));
+    for (Measure m : Measure.values()) {
+      double first = m.of(lead.size());
+      boolean same = pieces.stream().allMatch(p -> Math.abs(m.of(p.size()) - first) < 1e-7);
+      String value = same ? writer.unit.fine(first) : "various";
+      writer.out.add(Phrase.field(value, label(m), slot(m), edit, ALL));
+      writer.text(" " + m.words() + (m == Measure.height ? " each, " : " × "));
+    }
+    together(writer.space.article(lead));
+  }
+
+  /** What is said of several while they are sized. */
+  void sizing(List<Piece> pieces) {
+    writer.out.add(Phrase.word(pieces.size() + " pieces", null));
+    writer.text(" — ");
+    several(pieces);
+    writer.text("; ");
+    hold();
+    along();
+    writer.text(". As one whole ");
+    Box whole =
+        pieces.stream()
+            .map(p -> p.pose().box(writer.space.shapes().mesh(p).box()))
+            .reduce(Box::union)
+            .orElseThrow();
+    Size size = new Size(whole.size().x(), whole.size().z(), whole.size().y());
+    Edit edit =
+        SizeAsOneBuilder.builder()
+            .pieces(pieces.stream().map(Piece::id).toList())
+            .together(handling.together(writer.space.article(pieces.get(pieces.size() - 1))))
+            .hold(handling.hold())
+            .build();
+    String[] words = {" across × ", " deep × ", " high"};
+    for (Measure m : Measure.values()) {
+      String value = writer.unit.fine(m.of(size));
+      writer.out.add(
+          Phrase.field(value, label(m) + " of the whole", slot(m), edit, "each keeps its place"));
+      writer.text(words[m.ordinal()]);
+    }
+    writer.text("; ");
+    writer.action("each back to its natural size", natural(pieces));
+    writer.text(" ");
+  }
+}

@@ -1,0 +1,92 @@
+package pied.core.measure;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.piece.Piece;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+import pied.core.units.LengthUnit;
+
+/**
+ * Where a piece can be taken hold of to size and to turn it.
+ *
+ * @param marks all 27
+ * @param tabs one on each side
+ * @param dial on which it is turned
+ */
+public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
+  /**
+   * A mark.
+   *
+   * @param hold as it is named in an edit
+   * @param words what it is
+   */
+  public record MarkAt(String hold, Vec at, String words) {}
+
+  /**
+   * The middle of a side.
+   *
+   * @param out direction out of it, of length 1
+   * @param text what the piece measures that way
+   * @param slot of that measure
+   */
+  public record Tab(Side side, Vec at, Vec out, String text, String slot) {}
+
+  /**
+   * A ring about what it is turned about.
+   *
+   * @param front direction its front looks in, level, of length 1
+   * @param radius metres
+   */
+  public record Dial(Vec centre, Vec front, double radius, double turn) {}
+
+  /** Beyond the corners of its foot, metres. */
+  private static final double CLEAR = 0.12;
+
+  /**
+   * @param about the mark it is turned about; null for the middle of its foot
+   */
+  public static Handles of(Piece p, @Nullable String about, LengthUnit unit) {
+    List<MarkAt> marks = new ArrayList<>();
+    for (int i = 0; i < 27; i++) {
+      Hold mark = new Hold(i % 3 - 1, i / 9 - 1, i / 3 % 3 - 1);
+      marks.add(new MarkAt(mark.text(), at(p, mark), mark.words()));
+    }
+    Size s = p.size();
+    List<Tab> tabs =
+        Arrays.stream(Side.values())
+            .map(
+                side ->
+                    new Tab(
+                        side,
+                        p.pose().apply(side.middle(s)),
+                        p.pose().direct(side.outward()),
+                        unit.fine(side.measure().of(s)),
+                        side.measure().name()))
+            .toList();
+    Hold mark = about == null || about.isEmpty() ? Hold.FOOT : Hold.read(about);
+    Vec centre = at(p, mark);
+    double far =
+        marks.stream()
+            .mapToDouble(m -> Math.hypot(m.at.x() - centre.x(), m.at.z() - centre.z()))
+            .max()
+            .orElse(0);
+    Vec front = p.pose().direct(new Vec(0, 0, 1));
+    boolean level = Math.hypot(front.x(), front.z()) > 1e-6;
+    double turn = Math.toRadians(p.turn());
+    return new Handles(
+        marks,
+        tabs,
+        new Dial(
+            centre,
+            level && p.lean().by() == 0 ? front : new Vec(Math.sin(turn), 0, Math.cos(turn)),
+            far + CLEAR,
+            p.turn()));
+  }
+
+  private static Vec at(Piece p, Hold mark) {
+    return p.pose().apply(mark.on(p.size()));
+  }
+}

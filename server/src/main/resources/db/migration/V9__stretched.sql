@@ -1,0 +1,1 @@
+alter table piece add column stretched boolean not null default false;
