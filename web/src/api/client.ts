@@ -1,3 +1,4 @@
+import type { Form } from "../drawings/forms";
 import type * as T from "./types.gen";
 
 /** A request was refused; the message is for the person. */
@@ -5,6 +6,8 @@ export class Refused extends Error {
   constructor(
     message: string,
     readonly status: number,
+    /** What can be done instead. */
+    readonly offers: T.Offer[] = [],
   ) {
     super(message);
   }
@@ -26,10 +29,11 @@ async function call<R>(path: string, body?: unknown): Promise<R> {
 /** What the server says of something it did not do (RFC 9457). */
 interface Problem {
   detail?: string;
+  offers?: T.Offer[];
 }
 
 const refusal = (problem: Problem | null, status: number) =>
-  new Refused(problem?.detail ?? `The server answered with an error (${status}).`, status);
+  new Refused(problem?.detail ?? `The server answered with an error (${status}).`, status, problem?.offers);
 
 export const UPRIGHT: T.Lean = { toward: 0, by: 0 };
 
@@ -56,7 +60,13 @@ const query = (values: Record<string, string | number>) =>
 const some = (values: Record<string, string | number | null | undefined>) =>
   query(Object.fromEntries(Object.entries(values).filter(([, v]) => v != null)) as Record<string, string>);
 
-const sized = (s: T.Size) => ({ width: s.width, depth: s.depth, height: s.height });
+const formed = ({ size: s, mirrored, stretched }: Form) => ({
+  width: s.width,
+  depth: s.depth,
+  height: s.height,
+  mirrored: mirrored ? "true" : null,
+  stretched: stretched ? "true" : null,
+});
 
 export const api = {
   projects: () => call<T.ProjectView[]>("/projects"),
@@ -106,11 +116,21 @@ export const api = {
   remove: (what: "projects" | "spaces", id: string) => call<T.ProjectView[]>(`/${what}/${id}/remove`, {}),
   restore: (what: "projects" | "spaces", id: string) => call<T.ProjectView[]>(`/${what}/${id}/restore`, {}),
   schedule: (id: string, unit: string) => call<T.ScheduleView>(`/spaces/${id}/schedule` + query({ unit })),
-  caption: (id: string, pieces: string[], part: string | null, unit: string) =>
-    call<T.CaptionView>(`/spaces/${id}/caption`, { pieces, part, unit }),
-  lines: (article: string, size: T.Size, from: "plan" | number, turn = 0, lean: T.Lean = UPRIGHT) =>
+  caption: (id: string, pieces: string[], part: string | null, unit: string, handling: T.Handling) =>
+    call<T.CaptionView>(`/spaces/${id}/caption`, { pieces, part, unit, handling }),
+  lines: (form: Form, from: "plan" | number, turn = 0, lean: T.Lean = UPRIGHT) =>
     call<T.LineDrawing>(
-      `/shapes/${article}/lines` + query({ ...sized(size), from, turn, toward: lean.toward, by: lean.by }),
+      `/shapes/${form.article}/lines` +
+        some({ ...formed(form), from, turn, toward: lean.toward, by: lean.by }),
+    ),
+  point: (id: string, request: T.PointRequest) => call<T.PointAnswer>(`/spaces/${id}/point`, request),
+  handles: (id: string, piece: string, about: string, unit: string) =>
+    call<T.HandlesView>(`/spaces/${id}/pieces/${piece}/handles` + query({ about, unit })).then(
+      (a) => a.handles,
+    ),
+  yardstick: (id: string, piece: string, what: string, size: string, unit: string) =>
+    call<T.YardstickView>(`/spaces/${id}/yardstick` + query({ piece, what, size, unit })).then(
+      (a) => a.piece,
     ),
   plan: (id: string, unit: string) =>
     call<T.PlanView>(`/spaces/${id}/plan` + query({ unit })).then((a) => a.plan),
@@ -120,7 +140,7 @@ export const api = {
   draft: (id: string, question: DraftQuestion, outline: boolean, unit: string) =>
     call<T.DraftAnswer>(`/spaces/${id}/draft`, { question, outline, unit }).then((a) => a.answer),
   floor: (id: string, x: number, z: number) => call<T.FloorHeight>(`/spaces/${id}/floor` + query({ x, z })),
-  meshUrl: (article: string, size: T.Size) => `/api/shapes/${article}/mesh.glb` + query(sized(size)),
+  meshUrl: (form: Form) => `/api/shapes/${form.article}/mesh.glb` + some(formed(form)),
   /** The revision only keeps what was fetched before from being taken for the shell of now. */
   shellUrl: (space: string, at: number) => `/api/spaces/${space}/shell.glb?at=${at}`,
 };

@@ -7,6 +7,10 @@ import type { CarryTone } from "../api/types.gen";
 import { chooseNumber, useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
 import { useSheet } from "../space/sheet";
+import { AimCaption } from "../handling/AimCaption";
+import { asked as handled, useHandling } from "../handling/handling";
+import { useQuestion } from "../handling/question";
+import { QuestionCaption } from "../handling/QuestionCaption";
 import { AlsoHere } from "./AlsoHere";
 import { reach } from "./reach";
 import { Phrases } from "./PhraseParts";
@@ -23,9 +27,11 @@ export function Caption() {
   const drafting = useDraft((s) => s.purpose !== null);
   const unit = useSheet((s) => s.unit);
   const hand = useSheet((s) => s.hand);
+  const asked = useQuestion((s) => s.asked !== null);
+  const handling = handled(useHandling());
   const caption = useQuery({
-    queryKey: ["caption", space.id, space.revision, selection, part, unit],
-    queryFn: () => api.caption(space.id, selection, part, unit),
+    queryKey: ["caption", space.id, space.revision, selection, part, unit, handling],
+    queryFn: () => api.caption(space.id, selection, part, unit, handling),
     placeholderData: (before) => before,
     retry: false,
   });
@@ -49,17 +55,9 @@ export function Caption() {
       {drafting ? (
         <DraftCaption />
       ) : aiming ? (
-        <Typography>
-          <b>
-            {selection.length} {selection.length === 1 ? "piece" : "pieces"}
-          </b>
-          {aiming === "settle"
-            ? ": click the piece or the floor onto which to settle, kept apart. "
-            : ": click the piece it is to be attached to. "}
-          <Box component="span" sx={{ color: "text.secondary" }}>
-            <b>Esc</b> gives up.
-          </Box>
-        </Typography>
+        <AimCaption />
+      ) : asked ? (
+        <QuestionCaption />
       ) : carrying ? (
         <CarryCaption />
       ) : hand ? (
@@ -72,7 +70,12 @@ export function Caption() {
           {hand.caption.map(
             (p, i) =>
               !["swatch", "action"].includes(p.kind) &&
-              (p.kind === "text" ? p.text : <b key={i}>{p.text}</b>),
+              (p.kind === "text" || p.kind === "setting" ? p.text : <b key={i}>{p.text}</b>),
+          )}
+          {hand.said && hand.said.length > 0 && (
+            <Box component="span" data-testid="hand-said" sx={{ color: "success.dark", fontWeight: 600 }}>
+              {hand.said.join(" ")}
+            </Box>
           )}
         </Typography>
       ) : tool ? (
@@ -88,7 +91,7 @@ export function Caption() {
             // what was typed for one piece never goes over to another
             <Phrases key={part ?? selection.join()} phrases={caption.data.phrases} />
           )}
-          <AlsoHere />
+          {handling.at === undefined && <AlsoHere />}
         </Typography>
       )}
     </Box>

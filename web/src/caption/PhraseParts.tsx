@@ -2,8 +2,11 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
+import Popover from "@mui/material/Popover";
 import { useState } from "react";
-import type { PhraseChoice, PhraseUnion as Phrase } from "../api/types.gen";
+import type { PhraseChoice, PhraseSetting, PhraseUnion as Phrase } from "../api/types.gen";
+import { BoxFigure } from "../handling/BoxFigure";
+import { setHandling, useHandling } from "../handling/handling";
 import { filled } from "./filled";
 import { reach } from "./reach";
 import { useSheet } from "../space/sheet";
@@ -36,6 +39,8 @@ function Part({ phrase }: { phrase: Phrase }) {
           onChoose={(colour) => void edit([filled(phrase.blank, colour)])}
         />
       );
+    case "setting":
+      return phrase.values.length > 0 ? <Setting phrase={phrase} /> : <MarkSetting phrase={phrase} />;
     case "choice":
       return <Choice phrase={phrase} />;
     case "action":
@@ -88,41 +93,102 @@ function Part({ phrase }: { phrase: Phrase }) {
 
 /** A word with others in its place. */
 function Choice({ phrase }: { phrase: PhraseChoice }) {
+  return (
+    <Others
+      text={phrase.text}
+      label={phrase.label}
+      others={phrase.options.map((o) => ({
+        text: o.text,
+        choose: () => void useSheet.getState().edit([o.edit]),
+      }))}
+    />
+  );
+}
+
+/** How one goes about with what is selected: a word with others in its place. */
+function Setting({ phrase }: { phrase: PhraseSetting }) {
+  return (
+    <Others
+      text={phrase.text}
+      label={phrase.label}
+      others={phrase.values.map((v) => ({ text: v.text, choose: () => setHandling(phrase.name, v.value) }))}
+    />
+  );
+}
+
+function Others(props: { text: string; label: string; others: { text: string; choose: () => void }[] }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
   return (
     <>
       <ButtonBase
-        aria-label={`${phrase.label}: ${phrase.text}`}
+        aria-label={`${props.label}: ${props.text}`}
         aria-haspopup="menu"
-        title={phrase.label}
+        title={props.label}
         onClick={(e) => setAt(e.currentTarget)}
-        sx={{
-          ...reach,
-          font: "inherit",
-          fontWeight: 650,
-          borderBottom: "1.5px dotted",
-          borderColor: "primary.main",
-          lineHeight: 1.2,
-          verticalAlign: "baseline",
-        }}
+        sx={CHOOSABLE}
       >
-        {phrase.text}
+        {props.text}
       </ButtonBase>
       <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
-        {phrase.options.map((o) => (
+        {props.others.map((o) => (
           <MenuItem
             key={o.text}
             dense
-            selected={o.text === phrase.text}
+            selected={o.text === props.text}
             onClick={() => {
               setAt(null);
-              void useSheet.getState().edit([o.edit]);
+              o.choose();
             }}
           >
             {o.text}
           </MenuItem>
         ))}
       </Menu>
+    </>
+  );
+}
+
+const CHOOSABLE = {
+  ...reach,
+  font: "inherit",
+  fontWeight: 650,
+  borderBottom: "1.5px dotted",
+  borderColor: "primary.main",
+  lineHeight: 1.2,
+  verticalAlign: "baseline",
+} as const;
+
+/** A mark of the box, chosen on a small figure of it. */
+function MarkSetting({ phrase }: { phrase: PhraseSetting }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const chosen = useHandling((s) => (phrase.name === "hold" ? s.hold : s.about));
+  return (
+    <>
+      <ButtonBase
+        aria-label={`${phrase.label}: ${phrase.text}`}
+        aria-haspopup="dialog"
+        title={phrase.label}
+        onClick={(e) => setAt(e.currentTarget)}
+        sx={CHOOSABLE}
+      >
+        {phrase.text}
+      </ButtonBase>
+      <Popover
+        open={at !== null}
+        anchorEl={at}
+        onClose={() => setAt(null)}
+        anchorOrigin={{ vertical: "top", horizontal: "center" }}
+        transformOrigin={{ vertical: "bottom", horizontal: "center" }}
+      >
+        <BoxFigure
+          title={phrase.label}
+          chosen={chosen}
+          choose={(mark) => {
+            setAt(null);
+            setHandling(phrase.name, mark);
+          }}
+        />
+      </Popover>
     </>
   );
 }

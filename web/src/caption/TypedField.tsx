@@ -3,6 +3,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Popper from "@mui/material/Popper";
 import { reach } from "./reach";
 import { useEffect, useRef, useState } from "react";
+import { useTyping } from "./typing";
 
 /**
  * A number (or name) in a sentence or on a drawing: a click opens it, Enter makes it so, Esc leaves it
@@ -19,18 +20,34 @@ export function TypedField(props: {
   hint?: string;
   /** It is as it is, and the hint says why. */
   fixed?: boolean;
+  /** It is open from the first. */
+  opened?: boolean;
+  /** It was closed again. */
+  onClose?: () => void;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const [typed, setTyped] = useState<string | null>(props.opened ? props.text : null);
   const [wrong, setWrong] = useState(false);
+  const asked = useTyping();
+  const [seen, setSeen] = useState(asked.at);
+  if (asked.at !== seen) {
+    setSeen(asked.at);
+    if (asked.label === props.label) setTyped(asked.text);
+  }
   const input = useRef<HTMLInputElement | null>(null);
   const [box, setBox] = useState<HTMLElement | null>(null);
   const open = typed !== null;
+  const begun = typed !== null && typed === asked.text && asked.label === props.label;
   useEffect(() => {
-    if (open) input.current?.select();
+    if (!open) return;
+    // what was begun to be typed is gone on with
+    if (begun) input.current?.setSelectionRange(99, 99);
+    else input.current?.select();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [open]);
   const close = () => {
     setTyped(null);
     setWrong(false);
+    props.onClose?.();
   };
   if (typed === null) {
     return (

@@ -27,6 +27,8 @@ export type Tool =
 export interface Hand {
   reach: ReachView[];
   caption: Phrase[];
+  /** Remarks, in sentences. */
+  said?: string[];
   plan?: ShellPlan;
   part?: string;
   /** There is no place for it there; the caption says why. */
@@ -37,15 +39,15 @@ export interface Hand {
 export interface InHand {
   placing: Placing | null;
   tool: Tool | null;
-  /** What the next click on a piece or the floor is for: to settle the selection there, or attach it. */
-  aiming: "settle" | "attach" | null;
+  /** What the next clicks are for, by its name among the aims. */
+  aiming: string | null;
   /** Pieces as they would be, while something is carried or placed; over the real ones. */
   ghosts: Piece[];
   /** The free distances and the caption of what is in hand. */
   hand: Hand | null;
   place: (placing: Placing | null) => void;
   build: (tool: Tool | null) => void;
-  aim: (what: "settle" | "attach" | null) => void;
+  aim: (what: string | null) => void;
   show: (ghosts: Piece[], hand: Hand | null) => void;
 }
 

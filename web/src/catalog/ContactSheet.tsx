@@ -16,7 +16,7 @@ import {
 } from "three";
 import { api } from "../api/client";
 import type { ArticleCard, Finish, Size } from "../api/types.gen";
-import { articleParts, type Part } from "../drawings/shapes";
+import { fetchShape, type Part } from "../drawings/shapes";
 
 const WIDTH = 156;
 const HEIGHT = 132;
@@ -50,7 +50,7 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
   const renderer = new WebGLRenderer({ antialias: true, preserveDrawingBuffer: true });
   renderer.setSize(WIDTH, HEIGHT);
   renderer.setClearColor(paper);
-  const figure = group(await articleParts("standing-figure", FIGURE), {
+  const figure = group((await fetchShape({ article: "standing-figure", size: FIGURE })).parts, {
     figure: { name: "", colour: "#E4DCCB", rough: 1, glow: 0 },
   });
   for (const a of articles) {
@@ -70,7 +70,7 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
       : (SCALES.find(
           (s) => (seen.w + beside) * s < WIDTH - 6 && Math.max(seen.h, 1.85 + drop) * s < HEIGHT - 8,
         ) ?? SCALES[SCALES.length - 1]);
-    const own = group(await articleParts(a.id, a.size), a.finishes);
+    const own = group((await fetchShape({ article: a.id, size: a.size })).parts, a.finishes);
     const up =
       a.mounting === "hangs"
         ? Math.max(0, Math.min(2.6, (HEIGHT - 22) / scale) - seen.h)

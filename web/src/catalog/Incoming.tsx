@@ -262,7 +262,7 @@ function Choice({ label, children }: { label: string; children: ReactNode }) {
 function Beside({ view, taken }: { view: ImportView; taken: Taken }) {
   const url = api.importUrl(view.id, taken);
   const parts = useQuery({ queryKey: ["import", url], queryFn: () => modelParts(url), gcTime: 0 }).data;
-  const figure = useShape("standing-figure", FIGURE);
+  const figure = useShape({ article: "standing-figure", size: FIGURE })?.parts;
   const { camera, size, invalidate } = useThree();
   const { width: w, depth: d, height: h } = view.size;
   useEffect(() => {

@@ -74,7 +74,7 @@ const STEP = 4;
 const PAUSE = 130;
 
 function Turning({ article }: { article: ArticleCard }) {
-  const parts = useShape(article.id, article.size);
+  const parts = useShape({ article: article.id, size: article.size })?.parts;
   const group = useRef<Group>(null);
   const { camera, size, invalidate } = useThree();
   const { width: w, depth: d, height: h } = article.size;

@@ -38,7 +38,7 @@ export function useFront(article: string, size: Size, enabled: boolean) {
   return useQuery({
     enabled,
     queryKey: ["lines", article, size.width, size.depth, size.height, "front"],
-    queryFn: () => api.lines(article, size, 0),
+    queryFn: () => api.lines({ article, size }, 0),
   }).data;
 }
 

@@ -6,6 +6,7 @@ import { useEffect, useMemo, useState } from "react";
 import { api, type LookDraft } from "../api/client";
 import type { Elevation, Vec } from "../api/types.gen";
 import { useCarry, type Pointer } from "../carry/carry";
+import { useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 import { lookAt, lookAtPlan } from "./facing";
 import { Footprint } from "./Footprint";
@@ -67,6 +68,7 @@ export function ElevationSheet({ name }: { name: string }) {
   const hover = useSheet((s) => s.hover);
   const ghosts = useSheet((s) => s.ghosts);
   const hand = useSheet((s) => s.hand);
+  const yardstick = useHandling((s) => s.yardstick);
   const grab = useSheet((s) => s.grab);
   const carrying = useCarry((s) => s.hand !== null);
   const paper = usePaper();
@@ -208,8 +210,8 @@ export function ElevationSheet({ name }: { name: string }) {
           ))}
           {hoverPart && hoverPart !== part && <PartMark inks={elevation.figures} part={hoverPart} hovered />}
           {part && <PartMark inks={elevation.figures} part={part} />}
-          {ghosts.map((p) => (
-            <PieceSide key={p.id} piece={p} elevation={elevation} />
+          {(yardstick ? [...ghosts, yardstick] : ghosts).map((p) => (
+            <PieceSide key={p.id} piece={p} elevation={elevation} quiet={p === yardstick} />
           ))}
         </>
       )}

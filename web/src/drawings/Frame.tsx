@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import { useEffect, useRef, type MouseEvent, type PointerEvent, type ReactNode } from "react";
 import type { Dimension, Label, Vec } from "../api/types.gen";
 import { CarryMarks } from "../carry/CarryMarks";
+import { PaperHandles } from "../handling/PaperHandles";
 import { useSheet } from "../space/sheet";
 import { chained } from "./chains";
 import { Dimensions } from "./Dimensions";
@@ -156,6 +157,7 @@ export function Frame(props: {
           <Dimensions chains={chains} paper={paper} still={props.still} />
           <Reaches reaches={reaches} paper={paper} />
           <CarryMarks paper={paper} project={props.project} taken={taken} />
+          <PaperHandles paper={paper} project={props.project} sight={press.sight} plan={testid === "plan"} />
           {press.box && <Band {...press.box} />}
           <ScaleBar scale={eye.scale} />
         </>

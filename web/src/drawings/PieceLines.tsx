@@ -1,10 +1,9 @@
 import { useTheme } from "@mui/material/styles";
-import { useQuery } from "@tanstack/react-query";
 import { memo } from "react";
-import { api } from "../api/client";
 import type { Piece } from "../api/types.gen";
 import { Footprint } from "./Footprint";
 import { ring, segments } from "./paths";
+import { useLines } from "./useLines";
 import { tapeMarks } from "./tape";
 
 /** One piece on the plan. The lines are core's; here they are only put in their place. */
@@ -15,17 +14,15 @@ export const PieceLines = memo(function PieceLines(props: {
   lead: boolean;
   hovered: boolean;
   inHand: boolean;
+  /** It cannot be picked. */
+  plain?: boolean;
   /** In a thumbnail: the outline only. */
   small?: boolean;
 }) {
   const { palette } = useTheme();
   const { piece, scale } = props;
   const { size } = piece;
-  const lines = useQuery({
-    queryKey: ["lines", piece.article, size.width, size.depth, size.height, "plan", piece.lean],
-    queryFn: () => api.lines(piece.article, size, "plan", 0, piece.lean),
-    placeholderData: (before) => before,
-  }).data;
+  const { lines, by } = useLines(piece, "plan", 0, props.inHand);
   const hangs = piece.on.kind === "ceiling" || piece.on.kind === "bar";
   const marked = props.selected || props.inHand;
   const stroke = props.inHand
@@ -37,12 +34,12 @@ export const PieceLines = memo(function PieceLines(props: {
   return (
     <g
       transform={`translate(${piece.at.x} ${piece.at.z}) rotate(${piece.onSheet})`}
-      data-piece={props.small ? undefined : piece.id}
+      data-piece={props.small || props.plain ? undefined : piece.id}
       data-name={piece.name}
       data-selected={props.selected || undefined}
     >
       {lines && (
-        <>
+        <g transform={by}>
           <path
             d={lines.outlines.map(ring).join("")}
             fill={hangs ? "none" : palette.background.default}
@@ -64,9 +61,11 @@ export const PieceLines = memo(function PieceLines(props: {
               pointerEvents="none"
             />
           )}
-        </>
+        </g>
       )}
-      {lines && !props.small && <Footprint id={piece.id} rings={lines.outlines} scale={scale} />}
+      {lines && !props.small && !props.plain && (
+        <Footprint id={piece.id} rings={lines.outlines} scale={scale} />
+      )}
       {marked && (
         <path
           d={segments(tapeMarks(size.width, size.depth, 6 / scale, Math.min(0.14, 10 / scale)))}

@@ -6,6 +6,8 @@ import { api } from "../api/client";
 import type { Finish, Piece } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
 import { shown } from "../space/mirror";
+import { useHandling } from "../handling/handling";
+import { formKey, stretch } from "./forms";
 import { useShape, type Part } from "./shapes";
 
 const ONE = new Vector3(1, 1, 1);
@@ -31,20 +33,16 @@ export function Pieces() {
     if (placing) all.set(placing.article.id, placing.article.finishes);
     return all;
   }, [own, placing]);
+  const yardstick = useHandling((s) => s.yardstick);
   const groups = useMemo(() => {
     const of = new Map<string, Piece[]>();
-    for (const p of shown(pieces, ghosts, others)) {
-      const key = [
-        p.article,
-        p.size.width,
-        p.size.depth,
-        p.size.height,
-        ...Object.entries(p.finishes).sort().flat(),
-      ].join("~");
+    const all = shown(pieces, ghosts, others);
+    for (const p of yardstick ? [...all, yardstick] : all) {
+      const key = [...formKey(p), ...Object.entries(p.finishes).sort().flat()].join("~");
       of.set(key, [...(of.get(key) ?? []), p]);
     }
     return [...of.entries()];
-  }, [pieces, ghosts, others]);
+  }, [pieces, ghosts, others, yardstick]);
   return (
     <>
       {groups.map(([key, same]) => (
@@ -55,17 +53,24 @@ export function Pieces() {
 }
 
 function Alike({ pieces, finishes }: { pieces: Piece[]; finishes: Finishes }) {
-  const parts = useShape(pieces[0].article, pieces[0].size);
+  const inHand = useSheet((s) => s.ghosts.some((g) => g.id === pieces[0].id));
+  const shape = useShape(pieces[0], inHand);
+  const scale = useMemo(() => {
+    if (!shape) return ONE;
+    const { width, depth, height } = stretch(shape.size, pieces[0].size);
+    return new Vector3(width, height, depth);
+  }, [shape, pieces]);
   return (
     <>
-      {parts?.map((part) => (
-        <Instances key={part.name} part={part} pieces={pieces} finish={finishes[part.name]} />
+      {shape?.parts.map((part) => (
+        <Instances key={part.name} part={part} pieces={pieces} finish={finishes[part.name]} scale={scale} />
       ))}
     </>
   );
 }
 
-function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; finish?: Finish }) {
+function Instances(props: { part: Part; pieces: Piece[]; finish?: Finish; scale: Vector3 }) {
+  const { part, pieces, finish, scale } = props;
   const mesh = useRef<InstancedMesh>(null);
   const { gl, invalidate } = useThree();
   useLayoutEffect(() => {
@@ -76,7 +81,7 @@ function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; fini
       at.compose(
         new Vector3(p.at.x, p.at.y, p.at.z),
         turned.set(p.rotation.x, p.rotation.y, p.rotation.z, p.rotation.w),
-        ONE,
+        scale,
       );
       m.setMatrixAt(i, at);
     });
@@ -85,7 +90,7 @@ function Instances({ part, pieces, finish }: { part: Part; pieces: Piece[]; fini
     m.userData.pieces = pieces.map((p) => p.id);
     gl.shadowMap.needsUpdate = true;
     invalidate();
-  }, [pieces, part, gl, invalidate]);
+  }, [pieces, part, scale, gl, invalidate]);
   const own = pieces[0].finishes[part.name];
   const map = own ? null : part.map;
   const colour = own ?? (map ? "#FFFFFF" : (finish?.colour ?? "#D9D0C2"));

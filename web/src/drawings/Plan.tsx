@@ -7,6 +7,7 @@ import { useCarry } from "../carry/carry";
 import { buildAt, toolEdit } from "../verbs/verbs";
 import { pointAt, setCorner, useDraft } from "../shell/draft";
 import { lookAtPlan } from "./facing";
+import { useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 import { shown } from "../space/mirror";
 import { giveUp, tryOut } from "../space/trial";
@@ -64,6 +65,7 @@ export function Plan() {
   const carrying = useCarry((s) => s.hand !== null);
   const tool = useSheet((s) => s.tool);
   const hand = useSheet((s) => s.hand);
+  const yardstick = useHandling((s) => s.yardstick);
   const tab = useSheet((s) => s.tab);
   const purpose = useDraft((s) => s.purpose);
   const [hoverPart, setHoverPart] = useState<string | null>(null);
@@ -196,6 +198,17 @@ export function Plan() {
               inHand={inHand.has(p.id)}
             />
           ))}
+          {yardstick && (
+            <PieceLines
+              piece={yardstick}
+              scale={eye.scale}
+              selected={false}
+              lead={false}
+              hovered
+              inHand={false}
+              plain
+            />
+          )}
           <Inks inks={over} />
           {hoverPart && hoverPart !== marked && <PartMark inks={plan.inks} part={hoverPart} hovered />}
           {marked && <PartMark inks={plan.inks} part={marked} />}

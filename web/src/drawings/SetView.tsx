@@ -14,7 +14,10 @@ import {
 } from "three";
 import type { Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
-import { aimAt, pick, lookAtIt } from "../verbs/verbs";
+import { aimAt, aimOver, type Pointed } from "../handling/aims";
+import { useHandling } from "../handling/handling";
+import { SetHandles } from "../handling/SetHandles";
+import { pick, lookAtIt } from "../verbs/verbs";
 import { twice } from "../selection/twice";
 import { lookAt, lookAtPlan, nearest } from "./facing";
 import { useSheet } from "../space/sheet";
@@ -37,6 +40,8 @@ interface Press {
   carries: boolean;
 }
 
+const yardstick = () => useHandling.getState().yardstick?.id;
+
 /** The set view: the card model in perspective. It draws only when something has changed. */
 export function SetView({ small = false }: { small?: boolean }) {
   const { palette } = useTheme();
@@ -57,15 +62,20 @@ export function SetView({ small = false }: { small?: boolean }) {
     );
     return caster;
   };
+  /** How large a pixel is at a point, metres. */
+  const pixel = (eye: Vector3, at?: Vector3) => {
+    const camera = stage.current!.camera as PerspectiveCamera;
+    const away = at ? eye.distanceTo(at) : 6;
+    return (2 * away * Math.tan((camera.fov * Math.PI) / 360)) / frame.current!.clientHeight;
+  };
   const where = (e: { clientX: number; clientY: number }): Pointer => {
+    const { mark } = useCarry.getState().answer ?? { mark: null };
+    return pointed(e, mark ? new Vector3(mark.x, mark.y, mark.z) : undefined);
+  };
+  const pointed = (e: { clientX: number; clientY: number }, at?: Vector3): Pointed => {
     const { origin: o, direction: d } = aim(e).ray;
     const ray = { from: { x: o.x, y: o.y, z: o.z }, along: { x: d.x, y: d.y, z: d.z } };
-    // how large the pixels are that count, where it is carried
-    const { mark } = useCarry.getState().answer ?? { mark: null };
-    const camera = stage.current!.camera as PerspectiveCamera;
-    const away = mark ? o.distanceTo(new Vector3(mark.x, mark.y, mark.z)) : 6;
-    const metre = (2 * away * Math.tan((camera.fov * Math.PI) / 360)) / frame.current!.clientHeight;
-    return { ray, near: HOLD * metre };
+    return { ray, near: HOLD * pixel(o, at) };
   };
   /** The piece under the pointer, or else the part of the shell. */
   const under = (e: {
@@ -74,7 +84,11 @@ export function SetView({ small = false }: { small?: boolean }) {
   }): { piece: string | null; part: string | null; point?: Vector3 } => {
     const caster = aim(e);
     const met = pieces.current ? caster.intersectObject(pieces.current, true) : [];
-    const first = met.find((m) => (m.object as InstancedMesh).userData.pieces && m.instanceId !== undefined);
+    const first = met.find(
+      (m) =>
+        m.instanceId !== undefined &&
+        ((m.object as InstancedMesh).userData.pieces as string[] | undefined)?.[m.instanceId] !== yardstick(),
+    );
     const walls = (shell.current?.children ?? []).filter(
       (n) => n.visible && !n.userData.faint && n.name.includes(":"),
     );
@@ -91,6 +105,7 @@ export function SetView({ small = false }: { small?: boolean }) {
   const down = (e: PointerEvent) => {
     press.current = { x: e.clientX, y: e.clientY, hold: null, carries: false };
     if (!stage.current || carrying || e.button !== 0 || useSheet.getState().aiming) return;
+    if (useHandling.getState().at) return; // what is sized or turned is not moved
     if (!(e.target as Element).closest("canvas")) return;
     const met = under(e);
     if (!isPicked(met.piece, e)) return;
@@ -113,6 +128,7 @@ export function SetView({ small = false }: { small?: boolean }) {
       pointCarry(where(e), e.altKey); // with free hands, or dragged out of the catalog
     } else if (e.buttons === 0) {
       useSheet.getState().point(under(e).piece);
+      if (useSheet.getState().aiming) void aimOver(pointed(e));
     }
   };
   const leave = () => {
@@ -142,7 +158,7 @@ export function SetView({ small = false }: { small?: boolean }) {
       return;
     }
     const met = under(e);
-    if (useSheet.getState().aiming) void aimAt(met.piece);
+    if (useSheet.getState().aiming) void aimAt(met, pointed(e, met.point));
     else if (met.part) useSheet.getState().selectPart(met.part);
     else pick(met.piece, e);
   };
@@ -173,6 +189,7 @@ export function SetView({ small = false }: { small?: boolean }) {
         <Pieces />
       </group>
       {!small && <SelectionMarks />}
+      {!small && <SetHandles />}
     </Canvas>
   );
   if (small) return canvas;

@@ -2,6 +2,7 @@ import { type BufferGeometry, Mesh, type MeshStandardMaterial, type Object3D, ty
 import { GLTFLoader } from "three/examples/jsm/loaders/GLTFLoader.js";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
+import { formKey, type Form } from "./forms";
 import type { Size } from "../api/types.gen";
 
 /** One finish part of a shape. */
@@ -34,17 +35,36 @@ export async function modelParts(url: string): Promise<Part[]> {
   return (await parts(url))[0].parts;
 }
 
-/** The parts of an article at a size, fetched once. */
-export async function articleParts(article: string, size: Size): Promise<Part[]> {
-  return modelParts(api.meshUrl(article, size));
+/** The parts of a form, and the size they were made for. */
+export interface Shape {
+  parts: Part[];
+  size: Size;
 }
 
-/** The parts of an article at a size. */
-export function useShape(article: string, size: Size) {
+/** What was fetched last of an article: stretched it stands for another size until that is there. */
+const latest = new Map<string, Shape>();
+
+const like = (form: Form) => form.article + (form.mirrored ? " mirrored" : "");
+
+/** The parts of a form, fetched once. */
+export async function fetchShape(form: Form): Promise<Shape> {
+  const shape = { parts: await modelParts(api.meshUrl(form)), size: form.size };
+  latest.set(like(form), shape);
+  return shape;
+}
+
+/**
+ * The parts of a form.
+ *
+ * @param passing whether the size is only passed through: then what there is is stretched
+ */
+export function useShape(form: Form, passing = false): Shape | undefined {
+  const before = latest.get(like(form));
   return useQuery({
-    queryKey: ["mesh", article, size.width, size.depth, size.height],
-    queryFn: () => articleParts(article, size),
-    placeholderData: (before) => before,
+    queryKey: ["mesh", ...formKey(form)],
+    queryFn: () => fetchShape(form),
+    placeholderData: (old?: Shape) => old ?? before,
+    enabled: !passing || before === undefined,
   }).data;
 }
 

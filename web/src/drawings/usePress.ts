@@ -1,7 +1,9 @@
 import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { EditUnion as Edit, Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
-import { aimAt, lookAtIt, pick } from "../verbs/verbs";
+import { aimAt, aimOver, type Pointed } from "../handling/aims";
+import { useHandling } from "../handling/handling";
+import { lookAtIt, pick } from "../verbs/verbs";
 import { twice } from "../selection/twice";
 import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
@@ -35,7 +37,7 @@ interface Down {
 export function usePress(
   paper: Paper,
   space: (piece: string, e: PointerEvent) => Vec,
-  pointer: (e: PointerEvent) => Pointer,
+  pointer: (e: { clientX: number; clientY: number }) => Pointer,
   shift: (part: string, by: Point, e: PointerEvent) => Edit,
   click: (on: Target, e: PointerEvent) => void,
   band?: (a: Point, b: Point) => void,
@@ -62,12 +64,15 @@ export function usePress(
   const point = (e: PointerEvent) => pointCarry(pointer(e), e.altKey);
 
   return {
+    /** Where one looks along, at a point of the window. */
+    sight: (e: { clientX: number; clientY: number }) => sightOf(pointer(e)),
     /** The rectangle being drawn to select what is in it, pixels; or null. */
     box,
     /** @param bare whether nothing can be picked now, as while drawing */
     down(e: PointerEvent, bare = false) {
       if (!eye || e.button === 2) return;
-      const under = bare || carried() ? NOTHING_UNDER : lookUnder(e);
+      const met = bare || carried() ? NOTHING_UNDER : lookUnder(e);
+      const under = still() ? { ...met, holds: null, picksUp: false } : met;
       press.current = { x: e.clientX, y: e.clientY, under, what: "click", eye };
       frame.current!.setPointerCapture(e.pointerId);
     },
@@ -80,6 +85,7 @@ export function usePress(
       }
       const p = press.current;
       if (!p) {
+        if (useSheet.getState().aiming) void aimOver(sightOf(pointer(e)));
         if (!carried()) return false;
         point(e);
         return true;
@@ -121,7 +127,7 @@ export function usePress(
         setBand(null);
         band?.(a, paper.toPaper(e));
       } else if (p && useSheet.getState().aiming) {
-        void aimAt(p.under.on.piece);
+        void aimAt(p.under.on, sightOf(pointer(e)));
       } else if (p?.what === "click" && twice(e) && (carried() || p.under.on.piece)) {
         lookAtIt();
       } else if (carried()) {
@@ -139,6 +145,17 @@ export function usePress(
       giveUp();
     },
   };
+}
+
+/** While it is sized, turned, or said what for, nothing is moved by pressing on it. */
+const still = () => useHandling.getState().at !== null || useSheet.getState().aiming !== null;
+
+const OVERHEAD = 100;
+
+/** What is pointed at on a plan is seen from above. */
+function sightOf(p: Pointer): Pointed {
+  if ("ray" in p) return { ray: p.ray, near: p.near };
+  return { ray: { from: { ...p.at, y: OVERHEAD }, along: { x: 0, y: -1, z: 0 } }, near: p.near };
 }
 
 export type Press = ReturnType<typeof usePress>;

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { api } from "../api/client";
 import type { ReachView } from "../api/types.gen";
 import { useCarry } from "../carry/carry";
+import { useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 
 const NONE: ReachView[] = [];
@@ -12,7 +13,8 @@ export function useReach(sides: string[]): ReachView[] {
   const unit = useSheet((s) => s.unit);
   const piece = useSheet((s) => (s.selection.length === 1 ? s.selection[0] : null));
   const hand = useSheet((s) => s.hand);
-  const busy = useCarry((s) => s.hand !== null);
+  const carried = useCarry((s) => s.hand !== null);
+  const busy = useHandling((s) => s.at !== null) || carried;
   const reach = useQuery({
     queryKey: ["reach", space.id, space.revision, piece, unit],
     queryFn: () => api.reach(space.id, piece!, unit),

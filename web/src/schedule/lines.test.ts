@@ -9,6 +9,7 @@ const row = (id: string, what: string, on = "", size = "1 × 1 × 1"): ScheduleR
   article: what,
   kind: "",
   size,
+  note: "",
   on,
 });
 

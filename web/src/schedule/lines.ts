@@ -21,7 +21,7 @@ export interface Line {
 const single = (row: ScheduleRow, depth: number): Line => ({
   id: row.id,
   words: row.name,
-  size: row.size,
+  size: sizeOf(row),
   count: 1,
   pieces: [row.id],
   depth,
@@ -32,7 +32,7 @@ const single = (row: ScheduleRow, depth: number): Line => ({
 export function alike(rows: ScheduleRow[], open: Set<string>): Line[] {
   const groups = new Map<string, ScheduleRow[]>();
   for (const row of rows) {
-    const key = `alike ${row.article} ${row.what} ${row.size}`;
+    const key = `alike ${row.article} ${row.what} ${sizeOf(row)}`;
     const group = groups.get(key);
     if (group) group.push(row);
     else groups.set(key, [row]);
@@ -41,7 +41,7 @@ export function alike(rows: ScheduleRow[], open: Set<string>): Line[] {
     if (group.length === 1) return [single(group[0], 0)];
     const opens = open.has(id);
     const pieces = group.map((r) => r.id);
-    const line = { id, words: group[0].what, size: group[0].size, count: group.length, pieces };
+    const line = { id, words: group[0].what, size: sizeOf(group[0]), count: group.length, pieces };
     return [
       { ...line, depth: 0, opens },
       ...(opens ? group.map((r) => ({ ...single(r, 1), size: "" })) : []),
@@ -72,4 +72,8 @@ export function between(lines: Line[], from: string, to: string): string[] {
   const b = lines.findIndex((l) => l.id === to);
   if (a < 0 || b < 0) return lines[b]?.pieces ?? [];
   return [...new Set(lines.slice(Math.min(a, b), Math.max(a, b) + 1).flatMap((l) => l.pieces))];
+}
+
+function sizeOf(row: ScheduleRow): string {
+  return row.note ? `${row.size}, ${row.note}` : row.size;
 }

@@ -1,5 +1,5 @@
 import type { StateCreator } from "zustand";
-import { api } from "../api/client";
+import { api, Refused } from "../api/client";
 import type { Carried, Changed, EditUnion as Edit, Offer, Piece, SpaceView } from "../api/types.gen";
 import { EMPTY_HANDS } from "../carry/inHand";
 import { FIRST_LOOK } from "../drawings/looking";
@@ -62,7 +62,7 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
       take(changed);
       return changed;
     } catch (e) {
-      say((e as Error).message, "refused");
+      say((e as Error).message, "refused", e instanceof Refused ? e.offers : []);
       return null;
     }
   }

@@ -1,5 +1,5 @@
 import { draftBack, draftEnter, draftEscape, useDraft } from "../shell/draft";
-import { useSheet } from "../space/sheet";
+import { endAim } from "../handling/aims";
 import type { Verb } from "./verb";
 
 /** What one can do while a figure is drawn corner by corner. */
@@ -32,14 +32,14 @@ export const DRAFT_VERBS: Verb[] = [
   },
 ];
 
-/** While one says onto what something settles, or what it is attached to. */
+/** While one says by clicking what something is for. */
 export const AIM_VERBS: Verb[] = [
   {
     word: "Give up",
     mode: "aim",
     keys: ["Escape"],
-    help: "Nothing is settled or attached.",
-    does: () => useSheet.getState().aim(null),
+    help: "What was begun is not done.",
+    does: endAim,
     seen: true,
   },
 ];

@@ -1,5 +1,6 @@
 import { useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
+import { useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 import { CARRY_VERBS } from "./carryVerbs";
 import { AIM_VERBS, DRAFT_VERBS } from "./draftVerbs";
@@ -20,7 +21,10 @@ export function mode(): Mode {
 export function verbsNow(): Verb[] {
   const at = mode();
   const can = VERBS.filter((v) => v.applies?.() ?? true);
-  return [...can.filter((v) => v.mode === at), ...can.filter((v) => v.mode === "any")];
+  const handling = useHandling.getState().at;
+  const likely = (v: Verb) => (handling !== null && v.of === handling ? 0 : 1);
+  const own = can.filter((v) => v.mode === at).sort((a, b) => likely(a) - likely(b));
+  return [...own, ...can.filter((v) => v.mode === "any")];
 }
 
 /** Comes anew whenever what can be done, or how it stands, may be another. */
@@ -31,6 +35,7 @@ export function useVerbs(): Verb[] {
   useSheet((s) => s.space);
   useSheet((s) => s.aiming);
   useSheet((s) => s.notice);
+  useHandling((s) => s);
   useCarry((s) => s.hand);
   useCarry((s) => s.snaps);
   useCarry((s) => s.typing);

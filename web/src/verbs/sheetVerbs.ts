@@ -6,13 +6,15 @@ import { useSheet } from "../space/sheet";
 import { clip, cut, isCut, isHeld, paste } from "./clipboard";
 import { useHelp } from "./help";
 import { search, VERB_MARK } from "./search";
+import { pieces, several } from "./selected";
 import { TOOL_WORDS } from "./tools";
 import type { Choice, Verb } from "./verb";
-import { aim, copy, escape, moveBy, remove, settle, takeOff, turnBy } from "./verbs";
+import { aim } from "../handling/aims";
+import { SIZE_VERBS } from "./sizeVerbs";
+import { TURN_VERBS } from "./turnVerbs";
+import { copy, escape, moveBy, remove, settle, takeOff } from "./verbs";
 
 const sheet = useSheet.getState;
-const pieces = () => sheet().selection.length > 0;
-const several = () => sheet().selection.length > 1;
 const anything = () => pieces() || sheet().part !== null;
 
 const STEPS: Record<string, [number, number]> = {
@@ -52,23 +54,6 @@ const WITH_IT: Verb[] = [
     applies: pieces,
     does: () => pickUp(null),
     seen: true,
-  },
-  {
-    word: "Turn",
-    mode: "sheet",
-    keys: ["t"],
-    help: "Turn it by 45°, counter-clockwise.",
-    applies: pieces,
-    does: () => turnBy(45),
-    seen: true,
-  },
-  {
-    word: "Turn back",
-    mode: "sheet",
-    keys: ["Shift+T"],
-    help: "Turn it by 45°, clockwise.",
-    applies: pieces,
-    does: () => turnBy(-45),
   },
   {
     word: "Copy beside",
@@ -325,4 +310,15 @@ const SHELL: Verb[] = [
   built("datum", ""),
 ];
 
-export const SHEET_VERBS = [...WITH_IT, ...AT_ALL, ...SHELL];
+const [PICK_UP, ...WITH_IT_TOO] = WITH_IT;
+const [SIZE, ...SIZE_TOO] = SIZE_VERBS;
+const [TURN, EIGHTH, ...TURN_TOO] = TURN_VERBS;
+
+export const SHEET_VERBS = [
+  ...[PICK_UP, SIZE, TURN, EIGHTH],
+  ...WITH_IT_TOO,
+  ...SIZE_TOO,
+  ...TURN_TOO,
+  ...AT_ALL,
+  ...SHELL,
+];

@@ -2,6 +2,7 @@ import { useEffect } from "react";
 import { createKeybindingsHandler, type KeyBindingMap } from "tinykeys";
 import { typeInHand } from "../carry/carry";
 import { typeInDraft } from "../shell/draft";
+import { typeInCaption } from "../caption/typing";
 import { VERBS, verbsNow } from "./register";
 
 /** Where keys are typed, or mean what they mean everywhere. */
@@ -25,7 +26,7 @@ export function useKeys() {
     const handle = createKeybindingsHandler(bindings());
     const press = (e: KeyboardEvent) => {
       if ((e.target as HTMLElement).closest(TAKEN)) return;
-      if (typeInDraft(e) || typeInHand(e)) e.preventDefault();
+      if (typeInDraft(e) || typeInHand(e) || typeInCaption(e)) e.preventDefault();
       else handle(e);
     };
     addEventListener("keydown", press);

@@ -26,6 +26,8 @@ export interface Verb {
   now?: () => string;
   /** All it can be set to. */
   choices?: () => Choice[];
+  /** What one is likely to be at when one wants it: then it comes first. */
+  of?: "size" | "turn";
   /** Whether it is about the space, and not about what is selected in it. */
   builds?: boolean;
   /** Whether it is among those that are shown under the caption and at the pointer. */

@@ -4,6 +4,8 @@ import { abandon, useDraft } from "../shell/draft";
 import { useSheet } from "../space/sheet";
 import type { Tool } from "../carry/inHand";
 import { stepOf } from "../drawings/facing";
+import { endAim } from "../handling/aims";
+import { useHandling } from "../handling/handling";
 import { giveUp } from "../space/trial";
 
 /** What building something there is, as an edit. */
@@ -42,11 +44,13 @@ export function escape() {
   if (useDraft.getState().purpose) {
     abandon();
   } else if (s.aiming) {
-    s.aim(null);
+    endAim();
   } else if (s.placing || s.tool || s.ghosts.length > 0) {
     dropCarry();
     giveUp();
     s.place(null);
+  } else if (useHandling.getState().at) {
+    useHandling.setState({ at: null });
   } else {
     s.select([]);
     s.hush();
@@ -67,26 +71,6 @@ export function lookAtIt() {
   if (placing) return;
   dropCarry();
   if (selection.length > 0) look("selection");
-}
-
-/** The next click says onto what the selection settles, or what it is attached to. */
-export function aim(what: "settle" | "attach") {
-  const s = useSheet.getState();
-  if (s.selection.length > 0) s.aim(what);
-  else s.say("Select what is to " + (what === "settle" ? "settle" : "be attached") + " first.");
-}
-
-/** The click that was waited for: on a piece, or on the floor. */
-export async function aimAt(piece: string | null) {
-  const { aiming, selection, aim: wait, edit, say, select } = useSheet.getState();
-  wait(null);
-  const pieces = selection.filter((id) => id !== piece);
-  if (pieces.length === 0) return;
-  if (aiming === "settle") {
-    await edit([piece ? { do: "settleOnto", pieces, onto: piece } : { do: "settleOnto", pieces }]);
-  } else if (piece) await edit([{ do: "attach", pieces, to: piece }]);
-  else say("Click the piece it is to be attached to.");
-  select(pieces);
 }
 
 export function takeOff() {

@@ -1,6 +1,5 @@
 package pied.core.caption;
 
-import java.util.Arrays;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.edit.size.Together;
@@ -11,15 +10,14 @@ import pied.core.edit.size.Together;
  * @param at whether it is being sized or turned; null for neither
  * @param hold the mark that stays while it is sized; null for the usual one
  * @param about the mark it is turned about; null for the middle of its foot
- * @param together measures that keep their proportions, a {@link Together} or "none"; null for the
- *     usual: all of what was brought in, none of an article with a recipe
+ * @param together measures that keep their proportions; null for the usual
  * @param alongSpace whether it is measured across, up and deep in the space
  */
 public record Handling(
     @Nullable At at,
     @Nullable String hold,
     @Nullable String about,
-    @Nullable String together,
+    @Nullable Together together,
     boolean alongSpace) {
   /** What is being done. */
   public enum At {
@@ -29,15 +27,13 @@ public record Handling(
 
   public static final Handling NONE = new Handling(null, null, null, null, false);
 
-  /** The measures of an article that keep their proportions, or null for none. */
-  @Nullable
+  /** Which measures of an article go together. */
   Together together(Article a) {
-    if (together == null || together.isEmpty()) {
-      return a.project() == null ? null : Together.all;
-    }
-    return Arrays.stream(Together.values())
-        .filter(t -> t.name().equals(together))
-        .findFirst()
-        .orElse(null);
+    return Together.of(usually(), a);
+  }
+
+  /** As it was set, the usual if it was not. */
+  Together usually() {
+    return together == null ? Together.usual : together;
   }
 }

@@ -36,7 +36,7 @@ final class SizeCaption {
   void measures(Piece p) {
     Article article = writer.space.article(p);
     Sizing sizing = article.sizing();
-    Edit edit = edit(List.of(p), article);
+    Edit edit = edit(List.of(p));
     for (Measure m : Measure.values()) {
       Sizing.Rule rule = sizing.rule(m);
       String value = writer.unit.fine(m.of(p.size()));
@@ -86,11 +86,11 @@ final class SizeCaption {
     return "size." + m.name();
   }
 
-  private Resize edit(List<Piece> pieces, Article article) {
+  private Resize edit(List<Piece> pieces) {
     boolean sizing = handling.at() == Handling.At.size;
     return ResizeBuilder.builder()
         .pieces(pieces.stream().map(Piece::id).toList())
-        .together(handling.together(article))
+        .together(handling.usually())
         .hold(sizing ? handling.hold() : null)
         .alongSpace(sizing && handling.alongSpace() ? true : null)
         .build();
@@ -108,20 +108,18 @@ final class SizeCaption {
   private void together(Article article) {
     Together t = handling.together(article);
     List<Phrase.Value> all = new ArrayList<>();
-    all.add(new Phrase.Value("each by itself", "none"));
     for (Together one : Together.values()) {
-      all.add(new Phrase.Value(words(one), one.name()));
+      if (one != Together.usual) {
+        all.add(new Phrase.Value(words(one), one.name()));
+      }
     }
     writer.out.add(
-        new Phrase.Setting(
-            t == null ? "each by itself" : words(t),
-            "Which measures keep their proportions",
-            "together",
-            all));
+        new Phrase.Setting(words(t), "Which measures keep their proportions", "together", all));
   }
 
   private static String words(Together t) {
     return switch (t) {
+      case usual, none -> "each by itself";
       case all -> "in proportion";
       case widthDepth -> "width and depth in proportion";
       case widthHeight -> "width and height in proportion";
@@ -157,7 +155,7 @@ final class SizeCaption {
   /** What each of several measures, and all of them as one. */
   void several(List<Piece> pieces) {
     Piece lead = pieces.get(pieces.size() - 1);
-    Resize edit = edit(pieces, writer.space.article(lead));
+    Resize edit = edit(pieces);
     for (Measure m : Measure.values()) {
       double first = m.of(lead.size());
       boolean same = pieces.stream().allMatch(p -> Math.abs(m.of(p.size()) - first) < 1e-7);
@@ -186,7 +184,7 @@ final class SizeCaption {
     Edit edit =
         SizeAsOneBuilder.builder()
             .pieces(pieces.stream().map(Piece::id).toList())
-            .together(handling.together(writer.space.article(pieces.get(pieces.size() - 1))))
+            .together(handling.usually())
             .hold(handling.hold())
             .build();
     String[] words = {" across × ", " deep × ", " high"};

@@ -26,6 +26,8 @@ import pied.core.space.Space;
  * Pulls a side of a piece to where a line of sight passes it, as far as the article comes; the
  * opposite side stays. Near what is next that way, or a face of a neighbour, it snaps to that.
  *
+ * @param grip the line of sight at which it was taken hold of, from which it counts; null: the side
+ *     itself goes to where the sight passes
  * @param near so near it snaps, metres
  * @param hold what stays instead; if that is the middle, the opposite side goes the other way
  */
@@ -34,6 +36,7 @@ public record PullSide(
     String piece,
     Side side,
     Sight ray,
+    @Nullable Sight grip,
     double near,
     @Nullable Together together,
     @Nullable String hold)
@@ -49,7 +52,8 @@ public record PullSide(
     Measure m = need(side, "side").measure();
     Vec out = p.pose().direct(side.outward());
     Sight s = need(ray, "ray");
-    double by = along(p.pose().apply(side.middle(p.size())), out, s);
+    Vec middle = p.pose().apply(side.middle(p.size()));
+    double by = along(middle, out, s) - (grip == null ? 0 : along(middle, out, grip));
     Snap snap = near > 0 ? snap(bench.space(), p, out, by) : null;
     double pulled = snap == null ? by : snap.by();
     Hold stays = Hold.read(hold);
@@ -65,7 +69,8 @@ public record PullSide(
             .space()
             .article(p)
             .sizing()
-            .follow(p.size(), together == null ? asked : together.follow(p.size(), asked));
+            .follow(
+                p.size(), Together.of(together, bench.space().article(p)).follow(p.size(), asked));
     Beyond beyond = p.form().stretched() ? Beyond.stretch : Beyond.nearest;
     Form form = Fitting.form(bench, p, next, beyond, b -> this);
     Fitting.give(bench, p, form, both ? stays : stays.with(m, end));

@@ -66,9 +66,7 @@ public record Resize(
     } else {
       asked = Asked.read(size, from, bench.unit());
     }
-    if (together != null) {
-      asked = together.follow(from, asked);
-    }
+    asked = Together.of(together, article).follow(from, asked);
     for (double v : asked) {
       Asked.sound(v);
     }

@@ -44,7 +44,7 @@ public record SizeAs(
           bench
               .article(id)
               .sizing()
-              .follow(p.size(), together == null ? asked : together.follow(p.size(), asked));
+              .follow(p.size(), Together.of(together, bench.article(id)).follow(p.size(), asked));
       Fitting.give(bench, p, Fitting.form(bench, p, wanted, beyond, this::withBeyond), stays);
     }
     bench.sayOverlaps(others);

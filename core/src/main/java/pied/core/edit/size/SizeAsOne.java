@@ -45,9 +45,8 @@ public record SizeAsOne(
     Box whole = whole(bench, ids);
     Size now = new Size(whole.size().x(), whole.size().z(), whole.size().y());
     double[] asked = Asked.read(need(size, "size"), now, bench.unit());
-    if (together != null) {
-      asked = together.follow(now, asked);
-    }
+    Piece lead = bench.piece(ids.get(ids.size() - 1));
+    asked = Together.of(together, bench.space().article(lead)).follow(now, asked);
     double[] factors = new double[3];
     for (Measure m : Measure.values()) {
       double v = asked[m.ordinal()];

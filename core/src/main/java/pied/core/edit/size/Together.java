@@ -1,17 +1,31 @@
 package pied.core.edit.size;
 
+import pied.core.Nullable;
+import pied.core.catalog.Article;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 
 /** Which measures keep their proportions to each other. */
 public enum Together {
+  /** All of what was brought in, none of an article with a recipe. */
+  usual,
+  none,
   all,
   widthDepth,
   widthHeight,
   depthHeight;
 
+  /** What is meant for an article. */
+  public static Together of(@Nullable Together t, Article a) {
+    if (t == usual) {
+      return a.project() == null ? none : all;
+    }
+    return t == null ? none : t;
+  }
+
   boolean ties(Measure m) {
     return switch (this) {
+      case usual, none -> false;
       case all -> true;
       case widthDepth -> m != Measure.height;
       case widthHeight -> m != Measure.depth;

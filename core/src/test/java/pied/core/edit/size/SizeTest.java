@@ -265,6 +265,17 @@ class SizeTest {
   }
 
   @Test
+  void takenHoldOfBesideItTheSideGoesAsFarAsThePointer() {
+    room.put("b", "block", 2, 2);
+    room.json(
+        "{'do':'pullSide','piece':'b','side':'front','near':0,"
+            + "'grip':{'from':{'x':1.9,'y':9,'z':2.6},'along':{'x':0,'y':-1,'z':0}},"
+            + "'ray':{'from':{'x':2.2,'y':9,'z':2.9},'along':{'x':0,'y':-1,'z':0}}}");
+    is("b", 0.5, 0.8, 0.5);
+    assertThat(p("b").at().z()).isCloseTo(2.15, EXACT);
+  }
+
+  @Test
   void aPulledSideStopsAtWhatTheArticleComesIn() {
     room.put("t", "trunk", 2, 2);
     room.json(

@@ -1,0 +1,172 @@
+import Box from "@mui/material/Box";
+import { useTheme } from "@mui/material/styles";
+import type { HandlesMarkAt, Vec } from "../api/types.gen";
+import { useSheet } from "../space/sheet";
+import type { Paper, Point } from "../drawings/usePaper";
+import { useAim, type Pointed } from "./aims";
+import { Mark } from "./Mark";
+import { PaperDial } from "./PaperDial";
+import { dial, pull } from "./pull";
+import { Tab } from "./Tab";
+import { useHandles } from "./useHandles";
+import { useHandling } from "./handling";
+
+/** Tabs keep so far off the side they pull, pixels. */
+const OFF = 22;
+
+/** A side that is seen from its end has no tab. */
+const SEEN = 0.2;
+
+/**
+ * On a drawing: the marks, the tabs and the dial of what is sized or turned, the points of what is
+ * being said by clicking, and the yardstick's name.
+ */
+export function PaperHandles(props: {
+  paper: Paper;
+  project: (p: Vec) => Point;
+  /** Where one looks along. */
+  sight: (e: { clientX: number; clientY: number }) => Pointed;
+  plan: boolean;
+}) {
+  const { paper, project, sight, plan } = props;
+  const handles = useHandles();
+  const at = useHandling((s) => s.at);
+  const hold = useHandling((s) => s.hold);
+  const about = useHandling((s) => s.about);
+  const piece = useSheet((s) => s.selection.at(-1));
+  const pixel = (v: Vec) => {
+    const p = project(v);
+    return paper.toPixel(p.x, p.y);
+  };
+  const chosen = at === "size" ? hold : about;
+  return (
+    <Box data-testid="handles" sx={{ position: "absolute", inset: 0, pointerEvents: "none" }}>
+      {handles && at === "turn" && plan && (
+        <PaperDial dial={handles.dial} paper={paper} down={(e) => dial(e, sight)} />
+      )}
+      {handles &&
+        apart(handles.marks, pixel, plan).map((m) => (
+          <Box key={m.hold} style={pixel(m.at)} sx={{ position: "absolute", pointerEvents: "auto" }}>
+            <Mark mark={m} chosen={m.hold === chosen} />
+          </Box>
+        ))}
+      {handles &&
+        at === "size" &&
+        handles.tabs.map((tab) => {
+          const from = project(tab.at);
+          const to = project({ x: tab.at.x + tab.out.x, y: tab.at.y + tab.out.y, z: tab.at.z + tab.out.z });
+          const [dx, dy] = [to.x - from.x, to.y - from.y];
+          const long = Math.hypot(dx, dy);
+          if (long < SEEN) return null;
+          const { left, top } = pixel(tab.at);
+          const wide = Math.abs(dx / long) * 26;
+          const style = { left: left + (dx / long) * (OFF + wide), top: top + (dy / long) * OFF };
+          return (
+            <Box key={tab.side} style={style} sx={{ position: "absolute", pointerEvents: "auto" }}>
+              <Tab tab={tab} down={(e) => pull(e, piece!, tab.side, sight)} />
+            </Box>
+          );
+        })}
+      <AimPoints pixel={pixel} size={paper.size} />
+      <YardstickName pixel={pixel} />
+    </Box>
+  );
+}
+
+/** Of marks over each other the one in the middle of them; on the plan those of the foot. */
+function apart(
+  marks: HandlesMarkAt[],
+  pixel: (v: Vec) => { left: number; top: number },
+  plan: boolean,
+): HandlesMarkAt[] {
+  const there = new Map<string, HandlesMarkAt>();
+  for (const m of marks) {
+    if (plan && !m.hold.includes("under")) continue;
+    const { left, top } = pixel(m.at);
+    const key = `${Math.round(left / 3)} ${Math.round(top / 3)}`;
+    const other = there.get(key);
+    if (!other || sides(m) < sides(other)) there.set(key, m);
+  }
+  return [...there.values()];
+}
+
+const sides = (m: HandlesMarkAt) => m.hold.split(" ").filter((w) => w !== "middle").length;
+
+/** The points that were clicked, the one a click would take, and the way between them with its length. */
+function AimPoints({
+  pixel,
+  size,
+}: {
+  pixel: (v: Vec) => { left: number; top: number };
+  size: { w: number; h: number };
+}) {
+  const { palette } = useTheme();
+  const { points, over } = useAim();
+  const all = over ? [...points, over] : points;
+  if (all.length === 0) return null;
+  const at = all.map((p) => pixel(p.at));
+  const last = all[all.length - 1];
+  const [a, b] = at.slice(-2);
+  return (
+    <>
+      <svg width={size.w} height={size.h} style={{ position: "absolute", inset: 0 }} aria-hidden>
+        <polyline
+          points={at.map((p) => `${p.left},${p.top}`).join(" ")}
+          fill="none"
+          stroke={palette.secondary.main}
+          strokeWidth={1.5}
+        />
+        {at.map((p, i) => (
+          <circle
+            key={i}
+            cx={p.left}
+            cy={p.top}
+            r={i < points.length ? 5 : 7}
+            fill={i < points.length ? palette.secondary.main : "none"}
+            stroke={palette.secondary.main}
+            strokeWidth={2}
+          />
+        ))}
+      </svg>
+      {b && last.text && (
+        <Box
+          data-testid="aim-length"
+          style={{ left: (a.left + b.left) / 2, top: (a.top + b.top) / 2 }}
+          sx={{
+            position: "absolute",
+            transform: "translate(-50%, -50%)",
+            bgcolor: "background.paper",
+            color: "secondary.dark",
+            fontSize: 12,
+            fontWeight: 650,
+            px: 0.5,
+          }}
+        >
+          {last.text}
+        </Box>
+      )}
+    </>
+  );
+}
+
+function YardstickName({ pixel }: { pixel: (v: Vec) => { left: number; top: number } }) {
+  const yardstick = useHandling((s) => s.yardstick);
+  if (!yardstick) return null;
+  return (
+    <Box
+      data-testid="yardstick"
+      style={pixel(yardstick.at)}
+      sx={{
+        position: "absolute",
+        transform: "translate(-50%, 6px)",
+        fontSize: 12,
+        color: "primary.main",
+        bgcolor: "background.default",
+        px: 0.5,
+        whiteSpace: "nowrap",
+      }}
+    >
+      {yardstick.name}
+    </Box>
+  );
+}

@@ -1,0 +1,70 @@
+import Box from "@mui/material/Box";
+import type { PointerEvent } from "react";
+import type { HandlesTab, Side } from "../api/types.gen";
+import { TypedField } from "../caption/TypedField";
+import { useSheet } from "../space/sheet";
+import { useHandling } from "./handling";
+
+const NAMES: Partial<Record<Side, string>> = { top: "top", under: "underside", front: "front", back: "back" };
+
+const WORDS: Record<string, string> = { width: "wide", depth: "deep", height: "high" };
+
+const OPPOSITE = { left: "right", right: "left", front: "back", back: "front", top: "under", under: "top" };
+
+/** A tab on a side of what is sized: pull it, or click its number and type another. */
+export function Tab({ tab, down }: { tab: HandlesTab; down: (e: PointerEvent) => void }) {
+  const piece = useSheet((s) => s.selection.at(-1))!;
+  const edit = useSheet((s) => s.edit);
+  return (
+    <Box
+      data-testid={"tab-" + tab.side}
+      title={`Pull its ${NAMES[tab.side] ?? tab.side + " side"}, or type`}
+      onPointerDown={down}
+      onPointerUp={(e) => e.stopPropagation()}
+      sx={{
+        transform: "translate(-50%, -50%)",
+        width: "max-content",
+        minWidth: 24,
+        height: 24,
+        display: "flex",
+        alignItems: "center",
+        justifyContent: "center",
+        px: 0.75,
+        fontSize: 12,
+        fontWeight: 600,
+        whiteSpace: "nowrap",
+        color: "secondary.dark",
+        bgcolor: "background.paper",
+        border: "2px solid",
+        borderColor: "secondary.main",
+        borderRadius: 0.5,
+        cursor: "grab",
+        touchAction: "none",
+        zIndex: 3,
+      }}
+    >
+      <TypedField
+        text={tab.text}
+        label={`${tab.slot[0].toUpperCase()}${tab.slot.slice(1)}, by its ${tab.side} side`}
+        plain
+        onType={async (typed) => {
+          const { hold, together } = useHandling.getState();
+          return (
+            (await edit([
+              {
+                do: "size",
+                pieces: [piece],
+                size: { [tab.slot]: typed },
+                hold: hold ?? OPPOSITE[tab.side],
+                together: together ?? "usual",
+              },
+            ])) !== null
+          );
+        }}
+      />
+      <Box component="span" sx={{ fontWeight: 400, ml: 0.5 }}>
+        {WORDS[tab.slot]}
+      </Box>
+    </Box>
+  );
+}
