@@ -1,6 +1,7 @@
 import { useTheme } from "@mui/material/styles";
 import { memo } from "react";
 import type { Piece } from "../api/types.gen";
+import { around } from "./around";
 import { Footprint } from "./Footprint";
 import { ring, segments } from "./paths";
 import { useLines } from "./useLines";
@@ -23,6 +24,11 @@ export const PieceLines = memo(function PieceLines(props: {
   const { piece, scale } = props;
   const { size } = piece;
   const { lines, by } = useLines(piece, "plan", 0, props.inHand);
+  // what leans lies over more than its foot
+  const [x0, z0, x1, z1] =
+    piece.lean.by !== 0 && lines
+      ? around(lines.outlines.flat(), 0)
+      : [-size.width / 2, -size.depth / 2, size.width / 2, size.depth / 2];
   const hangs = piece.on.kind === "ceiling" || piece.on.kind === "bar";
   const marked = props.selected || props.inHand;
   const stroke = props.inHand
@@ -68,7 +74,8 @@ export const PieceLines = memo(function PieceLines(props: {
       )}
       {marked && (
         <path
-          d={segments(tapeMarks(size.width, size.depth, 6 / scale, Math.min(0.14, 10 / scale)))}
+          d={segments(tapeMarks(x1 - x0, z1 - z0, 6 / scale, Math.min(0.14, 10 / scale)))}
+          transform={`translate(${(x0 + x1) / 2} ${(z0 + z1) / 2})`}
           fill="none"
           stroke={palette.secondary.main}
           strokeWidth={props.lead || props.inHand ? 3 : 2}

@@ -1,6 +1,6 @@
 import { ThemeProvider, useTheme } from "@mui/material/styles";
 import { Html, Line } from "@react-three/drei";
-import { Vector3 } from "three";
+import { Box3, Quaternion, Vector3 } from "three";
 import type { Piece, Vec } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
 import { labelAt } from "./labelAt";
@@ -70,12 +70,33 @@ export function SelectionMarks() {
   );
 }
 
+/** What a piece lies over, along its own directions as it is turned; leaning that is more than its foot. */
+function lies({ size, at, rotation: r, onSheet }: Piece) {
+  const turned = new Quaternion().setFromAxisAngle(UP, (-onSheet * Math.PI) / 180);
+  const own = turned
+    .clone()
+    .invert()
+    .multiply(new Quaternion(r.x, r.y, r.z, r.w));
+  const box = new Box3();
+  for (const x of [-1, 1])
+    for (const y of [0, 1])
+      for (const z of [-1, 1])
+        box.expandByPoint(
+          new Vector3((x * size.width) / 2, y * size.height, (z * size.depth) / 2).applyQuaternion(own),
+        );
+  const middle = box.getCenter(new Vector3()).setY(box.min.y).applyQuaternion(turned);
+  return { box, turned, middle: middle.add(new Vector3(at.x, at.y, at.z)) };
+}
+
+const UP = new Vector3(0, 1, 0);
+
 function Tape({ piece, colour, width }: { piece: Piece; colour: string; width: number }) {
-  const { size, at, rotation: r } = piece;
-  const small = Math.min(size.width, size.depth);
-  const marks = tapeMarks(size.width, size.depth, Math.min(0.04, small * 0.2), Math.min(0.16, small * 0.35));
+  const { box, turned, middle } = lies(piece);
+  const { x: wide, z: deep } = box.getSize(new Vector3());
+  const small = Math.min(wide, deep);
+  const marks = tapeMarks(wide, deep, Math.min(0.04, small * 0.2), Math.min(0.16, small * 0.35));
   return (
-    <group position={[at.x, at.y + 0.004, at.z]} quaternion={[r.x, r.y, r.z, r.w]}>
+    <group position={[middle.x, middle.y + 0.004, middle.z]} quaternion={turned}>
       <Line
         segments
         points={marks.flatMap(([x1, z1, x2, z2]) => [

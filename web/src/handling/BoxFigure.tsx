@@ -24,6 +24,8 @@ const EDGES = [0, 1].flatMap((i) =>
   ]),
 );
 
+const FRONT = [at(0, 0, 2), at(2, 0, 2), at(2, 2, 2), at(0, 2, 2)];
+
 /** A small figure of a box with all its marks, to choose one; or none, for the usual. */
 export function BoxFigure(props: { title: string; chosen: string | null; choose: (mark: string) => void }) {
   const { title, chosen, choose } = props;
@@ -52,6 +54,12 @@ export function BoxFigure(props: { title: string; chosen: string | null; choose:
               strokeWidth={0.75}
             />
           ))}
+          <polygon
+            points={FRONT.map((p) => `${p.left},${p.top}`).join(" ")}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth={2}
+          />
           <text
             x={at(1, 0, 2).left}
             y={at(1, 0, 2).top + 18}

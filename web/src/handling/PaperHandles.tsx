@@ -80,8 +80,9 @@ function apart(
   plan: boolean,
 ): HandlesMarkAt[] {
   const there = new Map<string, HandlesMarkAt>();
-  for (const m of marks) {
-    if (plan && !m.hold.includes("under")) continue;
+  const foot = marks.filter((m) => m.hold.includes("under"));
+  const upright = foot.every((m) => Math.abs(m.at.y - foot[0].at.y) < 1e-6);
+  for (const m of plan && upright ? foot : marks) {
     const { left, top } = pixel(m.at);
     const key = `${Math.round(left / 3)} ${Math.round(top / 3)}`;
     const other = there.get(key);

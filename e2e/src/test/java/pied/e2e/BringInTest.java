@@ -8,9 +8,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import pied.e2e.Sheet.Studio;
 import pied.supplier.Trouble;
@@ -18,50 +16,21 @@ import pied.supplier.Trouble;
 /** Model files made elsewhere, as a designer brings them in. */
 class BringInTest extends OnTheSheet {
 
-  /** A bench of boxes in millimetres, 40 m from its origin, lying on its back (z is up). */
+  /** A bench in millimetres, 40 m from its origin, lying on its back (z is up). */
   private static byte[] bench() {
-    StringBuilder s = new StringBuilder("o bench\n");
-    double[][] boxes = {
-      {0, 0, 0, 60, 400, 410}, {1340, 0, 0, 1400, 400, 410}, {0, 0, 410, 1400, 400, 450}
-    };
-    int n = 0;
-    for (double[] b : boxes) {
-      for (int i = 0; i < 8; i++) {
-        s.append(
-            String.format(
-                Locale.ROOT,
-                "v %.1f %.1f %.1f%n",
-                40_000 + b[(i & 1) == 0 ? 0 : 3],
-                b[(i & 2) == 0 ? 1 : 4],
-                b[(i & 4) == 0 ? 2 : 5]));
-      }
-      int[][] faces = {
-        {1, 3, 4, 2}, {5, 6, 8, 7}, {1, 2, 6, 5}, {3, 7, 8, 4}, {1, 5, 7, 3}, {2, 4, 8, 6}
-      };
-      for (int[] f : faces) {
-        s.append("f");
-        for (int c : f) {
-          s.append(' ').append(n + c);
-        }
-        s.append('\n');
-      }
-      n += 8;
-    }
-    return s.toString().getBytes(StandardCharsets.UTF_8);
-  }
-
-  private void choose(String name, byte[] bytes) {
-    sheet
-        .page
-        .getByLabel("Model files")
-        .setInputFiles(new FilePayload(name, "application/octet-stream", bytes));
+    return Boxes.obj(
+        new double[][] {
+          {40_000, 0, 0, 40_060, 400, 410},
+          {41_340, 0, 0, 41_400, 400, 410},
+          {40_000, 0, 410, 41_400, 400, 450}
+        });
   }
 
   @Test
   void aModelLyingFarAwayInMillimetresStandsAtThePointer() {
     String room = pied.newRoom("Brought in");
     sheet = Sheet.planOf(room);
-    choose("garden_bench.obj", bench());
+    sheet.bringIn("garden_bench.obj", bench());
     Locator arrived = sheet.page.getByTestId("arrived");
     assertThat(arrived).containsText("1.40");
     assertThat(arrived).containsText("taken as millimetres");
@@ -87,7 +56,7 @@ class BringInTest extends OnTheSheet {
   void whatIsKnownOfItMakesItsUnitAgreeAndASecondOneGetsAnotherName() {
     String room = pied.newRoom("Known");
     sheet = Sheet.planOf(room);
-    choose("plinth.obj", bench());
+    sheet.bringIn("plinth.obj", bench());
     Locator arrived = sheet.page.getByTestId("arrived");
     arrived.getByLabel("Its height, if it is known").click();
     Locator input = arrived.getByLabel("Its height, if it is known");
@@ -97,7 +66,7 @@ class BringInTest extends OnTheSheet {
     sheet.button("Bring it in");
     assertThat(sheet.page.getByTestId("carry")).isVisible();
     sheet.page.keyboard().press("Escape");
-    choose("plinth.obj", bench());
+    sheet.bringIn("plinth.obj", bench());
     assertThat(arrived).containsText("plinth.obj");
     sheet.button("Bring it in");
     assertThat(
@@ -148,7 +117,7 @@ class BringInTest extends OnTheSheet {
   void whatIsNoModelIsRefusedInWords() {
     String room = pied.newRoom("No model");
     sheet = Sheet.planOf(room);
-    choose("notes.glb", "not a model at all".getBytes(StandardCharsets.UTF_8));
+    sheet.bringIn("notes.glb", "not a model at all".getBytes(StandardCharsets.UTF_8));
     assertThat(sheet.page.getByTestId("notice")).containsText("notes.glb: ");
     assertThat(pied.json("/api/health/readiness").get("status").asText()).isEqualTo("UP");
   }

@@ -6,31 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
-import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 
 /** What people do all day, in no more actions than these: a click, or a text with Enter, is one. */
-class CountedTest extends OnTheSheet {
-  private static final Offset<Double> EXACT = within(1e-7);
-
-  private int actions;
-
-  private void clickPlan(double x, double z) {
-    click(x, z);
-    actions++;
-  }
-
-  private void click(Locator what) {
-    what.click();
-    actions++;
-  }
-
-  private void type(String text) {
-    sheet.page.keyboard().type(text);
-    sheet.page.keyboard().press("Enter");
-    actions++;
-  }
-
+class CountedTest extends Counting {
   @Test
   void aDoorIntoAnOpeningThatItFillsInThree() {
     room = pied.newRoom("Door");

@@ -10,6 +10,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
@@ -224,6 +225,12 @@ final class Sheet {
         "[data-piece='in hand']",
         new Page.WaitForSelectorOptions()
             .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
+  }
+
+  /** Gives it a model file. */
+  void bringIn(String name, byte[] bytes) {
+    page.getByLabel("Model files")
+        .setInputFiles(new FilePayload(name, "application/octet-stream", bytes));
   }
 
   void button(String name) {

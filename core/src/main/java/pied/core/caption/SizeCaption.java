@@ -49,8 +49,9 @@ final class SizeCaption {
       writer.text(" " + m.words() + (m == Measure.height ? "" : " × "));
     }
     if (!sizing.fixed() && !sizing.proportional()) {
-      writer.text(", ");
+      writer.text(" (");
       together(article);
+      writer.text(")");
     }
     if (p.form().stretched()) {
       writer.text(", stretched ");
@@ -161,9 +162,10 @@ final class SizeCaption {
       boolean same = pieces.stream().allMatch(p -> Math.abs(m.of(p.size()) - first) < 1e-7);
       String value = same ? writer.unit.fine(first) : "various";
       writer.out.add(Phrase.field(value, label(m), slot(m), edit, ALL));
-      writer.text(" " + m.words() + (m == Measure.height ? " each, " : " × "));
+      writer.text(" " + m.words() + (m == Measure.height ? " each (" : " × "));
     }
     together(writer.space.article(lead));
+    writer.text(")");
   }
 
   /** What is said of several while they are sized. */

@@ -4,6 +4,7 @@ import java.util.List;
 import pied.core.edit.place.BringIn;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Inset;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 
@@ -11,7 +12,7 @@ import pied.core.space.Spot;
 final class Outside implements Snag.Check {
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
-    boolean inWall = on.kind() == On.Kind.opening;
+    boolean inWall = on.kind() == On.Kind.opening || Inset.holding(space.shell(), p.at()) != null;
     boolean beyond = !inWall && !space.shell().holds(new Spot(p.at().x(), p.at().z()));
     boolean under = p.at().y() + p.size().height() < 0;
     boolean over = p.at().y() > space.shell().height();

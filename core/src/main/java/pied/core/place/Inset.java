@@ -2,6 +2,7 @@ package pied.core.place;
 
 import java.util.Comparator;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.piece.On;
@@ -115,6 +116,28 @@ public final class Inset {
     Wall wall = shell.wall(o.wall());
     Vec at = wall.spot(o.from() + o.width() / 2, -wall.thickness() / 2).at(o.sill());
     return new Rest(at, wall.turn(), On.opening(o.id()), 0);
+  }
+
+  /**
+   * The opening of a wall in which a place is, or null; what stands there stands on its sill.
+   *
+   * @param at the middle of a foot
+   */
+  @Nullable
+  public static Opening holding(Shell shell, Vec at) {
+    Spot spot = new Spot(at.x(), at.z());
+    for (Opening o : shell.openings()) {
+      Wall w = shell.wall(o.wall());
+      double s = w.station(spot);
+      double off = w.off(spot);
+      double y = at.y() + Resting.CONTACT;
+      boolean along = s >= o.from() && s <= o.to();
+      boolean across = off <= 0 && off >= -w.thickness();
+      if (along && across && y >= o.sill() && y <= o.head()) {
+        return o;
+      }
+    }
+    return null;
   }
 
   /** The opening something sits in, or null. */

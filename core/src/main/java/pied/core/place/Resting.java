@@ -153,7 +153,11 @@ public final class Resting {
       met = bodies.travel(mesh, pose, Vec.DOWN, 1e4, surfaces::mayCarry);
     }
     if (!met.stop().meets()) {
-      return new Rest(pose.at(), turn, On.NOTHING, 0);
+      Opening o = Inset.holding(space.shell(), pose.at());
+      Vec at = pose.at();
+      return o == null
+          ? new Rest(at, turn, On.NOTHING, 0)
+          : new Rest(new Vec(at.x(), o.sill(), at.z()), turn, On.opening(o.id()), 0);
     }
     Vec at = pose.at().along(Vec.DOWN, met.stop().distance());
     if (PartName.is(met.body(), Kind.floor)) {
@@ -336,9 +340,16 @@ public final class Resting {
         return Surfaces.on(met.body());
       }
       if (!met.stop().overlapping() || !through.add(met.body().id())) {
-        return On.NOTHING;
+        return onSill(pose);
       }
     }
+  }
+
+  /** What stands in an opening of a wall stands on its sill. */
+  private On onSill(Pose pose) {
+    Opening o = Inset.holding(space.shell(), pose.at());
+    boolean there = o != null && Math.abs(pose.at().y() - o.sill()) <= CONTACT;
+    return there ? On.opening(o.id()) : On.NOTHING;
   }
 
   /**

@@ -9,10 +9,14 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Edit;
 import pied.core.edit.place.MoveTo;
+import pied.core.edit.size.Resize;
+import pied.core.edit.turn.Turn;
 import pied.core.units.LengthUnit;
 
 class CaptionTest {
@@ -34,7 +38,7 @@ class CaptionTest {
     room.put("s", "sideboard", 3, 1);
     assertThat(sentence(phrases(LengthUnit.M, "s")))
         .isEqualTo(
-            "Oak sideboard — 1.60 wide × 0.45 deep × 0.82 high, on the floor, underside at 0.00, top at 0.82, 0.775 from wall A behind"
+            "Oak sideboard — 1.60 wide × 0.45 deep × 0.82 high (each by itself), on the floor, underside at 0.00, top at 0.82, 0.775 from wall A behind"
                 + " it, 2.20 from wall D on its left, 2.20 from wall B on its right, 2.775 from wall C in"
                 + " front of it, facing 0°, at 3.00 across, 1.00 deep. ");
     assertThat(sentence(phrases(LengthUnit.FT, "s"))).contains("5' 3\" wide × 1' 5 11/16\" deep");
@@ -112,5 +116,69 @@ class CaptionTest {
       least = r.to().equals("wall:A") ? Math.min(least, r.distance()) : least;
     }
     assertThat(s).contains(LengthUnit.M.fine(least) + " from wall A");
+  }
+
+  private List<Phrase> handled(Handling.At at, String hold, String about, String... ids) {
+    return Caption.of(
+        room.space, "Room", List.of(ids), LengthUnit.M, new Handling(at, hold, about, null, false));
+  }
+
+  private static Edit edit(List<Phrase> phrases, String label) {
+    return phrases.stream()
+        .filter(p -> p instanceof Phrase.Field f && f.label().equals(label))
+        .map(p -> ((Phrase.Field) p).blank().edit())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void whileItIsSizedItSaysWhatStaysAndItsFieldsKeepToThat() {
+    room.put("t", "trunk", 3, 2);
+    List<Phrase> said = handled(Handling.At.size, "left front under", null, "t");
+    assertThat(sentence(said))
+        .contains("the left front corner of its foot stays")
+        .contains("By nature 0.95 × 0.52 × 0.56");
+    assertThat(((Resize) edit(said, "Width")).hold()).isEqualTo("left front under");
+    room.json("{'do':'size','pieces':['t'],'size':{'height':2},'beyond':'stretch'}");
+    assertThat(sentence(handled(Handling.At.size, null, null, "t")))
+        .contains("stretched take a size it comes in")
+        .contains("what touches or carries it stays");
+  }
+
+  @Test
+  void whileSeveralAreSizedTheyAreMeasuredEachAndAsOne() {
+    room.put("a", "block", 1, 1);
+    room.put("b", "block", 3, 1.5);
+    String said = sentence(handled(Handling.At.size, null, null, "a", "b"));
+    assertThat(said).contains("0.50 wide × 0.50 deep × 0.50 high each");
+    assertThat(said).contains("As one whole 2.50 across × 1.00 deep × 0.50 high");
+  }
+
+  @Test
+  void whileItIsTurnedItSaysAboutWhatAndItsFieldsKeepToThat() {
+    room.put("t", "trunk", 3, 2, 30);
+    List<Phrase> said = handled(Handling.At.turn, null, "right back under", "t");
+    assertThat(sentence(said))
+        .contains("faces 30°, turned about the right back corner of its foot")
+        .contains("upright");
+    assertThat(((Turn) edit(said, "Turn, degrees")).about()).isEqualTo("right back under");
+    room.json("{'do':'lean','pieces':['t'],'toward':180,'by':90}");
+    assertThat(sentence(handled(Handling.At.turn, null, null, "t"))).contains("on its back");
+    assertThat(sentence(phrases(LengthUnit.M, "t"))).contains("on its back");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "2.05 | as tall as a door",
+        "1.7 | as tall as a person",
+        "0.73 | as tall as a table",
+        "0.02 | lower than a cup",
+        "21 | 12 times as tall as a person",
+        "0.62 | a little taller than a person's knee",
+      })
+  void aHeightIsLikeSomethingEverybodyKnows(double height, String words) {
+    assertThat(Likeness.of(height)).isEqualTo(words);
   }
 }

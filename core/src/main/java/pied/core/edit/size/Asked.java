@@ -1,5 +1,6 @@
 package pied.core.edit.size;
 
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -89,7 +90,8 @@ final class Asked {
       all[i] = Amount.typed(number);
       from = m.end();
     }
-    if (!text.substring(from).isBlank()) {
+    boolean bare = Arrays.stream(all).anyMatch(a -> a != null && a.text().isBlank());
+    if (bare || !text.substring(from).isBlank()) {
       throw new Refusal("“" + Entry.shown(text) + "” is not a size. Type such as 3.2 high.");
     }
     return all;

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.check.Snag;
 import pied.core.edit.Declined;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -238,10 +239,12 @@ class SizeTest {
   void itFillsAnOpeningItIsMadeForAndAnyThatStandsInOne() {
     room.json("{'do':'opening','kind':'opening','wall':'A','from':2,'width':0.95,'height':2.1}");
     room.put("b", "block", 2.6, 1);
+    size("'b'", "'size':{'depth':0.1}");
     room.json("{'do':'fill','piece':'b','opening':true,'clearance':0.005}");
-    is("b", 0.94, 0.5, 2.095);
+    is("b", 0.94, 0.1, 2.095);
     assertThat(p("b").at().x()).isCloseTo(2.475, EXACT);
     assertThat(p("b").at().z()).as("in the middle of the wall").isCloseTo(-0.1, EXACT);
+    assertThat(Snag.of(room.space)).as("in an opening it is not outside").isEmpty();
     assertThatThrownBy(() -> room.json("{'do':'fill','piece':'b'}"))
         .hasMessageContaining("the width, the depth or the height");
   }
@@ -322,7 +325,8 @@ class SizeTest {
       value = {
         "0 | more than zero",
         "=-1 | more than zero",
-        "wide | not a length",
+        "wide | not a size",
+        "a metre | not a length",
         "0.3 x y x 2 | not a length",
         "0.3 x 1 x 2 x 4 | not a size",
         "201 m | larger than 200.00 m",
