@@ -8,7 +8,7 @@ import { Mark } from "./Mark";
 import { PaperDial } from "./PaperDial";
 import { dial, pull } from "./pull";
 import { Tab } from "./Tab";
-import { useHandles } from "./useHandles";
+import { useAt, useHandles } from "./useHandles";
 import { useHandling } from "./handling";
 
 /** Tabs keep so far off the side they pull, pixels. */
@@ -30,7 +30,7 @@ export function PaperHandles(props: {
 }) {
   const { paper, project, sight, plan } = props;
   const handles = useHandles();
-  const at = useHandling((s) => s.at);
+  const at = useAt();
   const hold = useHandling((s) => s.hold);
   const about = useHandling((s) => s.about);
   const piece = useSheet((s) => s.selection.at(-1));

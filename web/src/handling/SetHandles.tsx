@@ -10,7 +10,7 @@ import { useAim, type Pointed } from "./aims";
 import { Mark } from "./Mark";
 import { dial, pull } from "./pull";
 import { Tab } from "./Tab";
-import { useHandles } from "./useHandles";
+import { useAt, useHandles } from "./useHandles";
 import { useHandling } from "./handling";
 
 const xyz = (v: Vec): [number, number, number] => [v.x, v.y, v.z];
@@ -20,7 +20,7 @@ export function SetHandles() {
   const { palette } = useTheme();
   const handles = useHandles();
   const piece = useSheet((s) => s.selection.at(-1));
-  const at = useHandling((s) => s.at);
+  const at = useAt();
   const hold = useHandling((s) => s.hold);
   const about = useHandling((s) => s.about);
   const { points, over } = useAim();

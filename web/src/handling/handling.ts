@@ -53,7 +53,8 @@ export function setHandling(name: string, value: string) {
 /** What a mark is chosen for: what it is turned about, or what stays while it is sized. */
 export function chooseMark(mark: string) {
   const { at, hold, about } = useHandling.getState();
-  if (at === "size") useHandling.setState({ hold: hold === mark ? null : mark });
+  if (at === "size" && useSheet.getState().aiming === null)
+    useHandling.setState({ hold: hold === mark ? null : mark });
   else useHandling.setState({ about: about === mark ? null : mark });
 }
 

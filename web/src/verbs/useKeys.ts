@@ -6,7 +6,8 @@ import { typeInCaption } from "../caption/typing";
 import { VERBS, verbsNow } from "./register";
 
 /** Where keys are typed, or mean what they mean everywhere. */
-const TAKEN = "input, textarea, [role=dialog], [role=menu], [role=tree], [role=listbox][id]";
+const TAKEN =
+  "input, textarea, [role=dialog], [role=menu], [role=tree], [role=listbox][id], .MuiPopover-root";
 
 /** Each key of the register does the verb that has it now. */
 function bindings(): KeyBindingMap {

@@ -43,7 +43,6 @@ class ShotsTest {
     sheet.page.keyboard().press("t");
     sheet.clickPlan(5.4, 6.1);
     sheet.reads("Width", "1.60");
-    shot(sheet, "selected");
 
     sheet.take("table lamp", "table-lamp");
     double[] p = sheet.onPlan(5.0, 6.1);
@@ -186,36 +185,49 @@ class ShotsTest {
     shot(sheet, "carrying-onto-a-shelf");
     sheet.page.keyboard().press("Escape");
     sheet.close();
+  }
 
-    String[] lanterns = {
-      "ship-lantern", "jar", "jug", "ship-lantern", "jar", "teapot", "ship-lantern"
-    };
-    StringBuilder edits = new StringBuilder();
-    for (int i = 0; i < lanterns.length; i++) {
-      edits
-          .append(i == 0 ? "" : ",")
-          .append("{\"do\":\"place\",\"piece\":\"l" + i + "\",\"article\":\"")
-          .append(lanterns[i])
-          .append("\",\"at\":{\"x\":3.2,\"z\":" + (1.2 + 0.25 * i) + "}},")
-          .append("{\"do\":\"moveBy\",\"pieces\":[\"l" + i + "\"],\"by\":{\"x\":-0.45,\"y\":1.5}}");
-    }
-    pied.post("/api/spaces/" + room + "/edits", "{\"edits\":[" + edits + "]}");
-    sheet = new Sheet(room, "plan", "set");
-    double[] a = sheet.onPlan(2.5, 1.0);
-    double[] b = sheet.onPlan(3.05, 2.95);
-    sheet.page.keyboard().down("Shift");
-    sheet.page.mouse().move(a[0], a[1]);
-    sheet.page.mouse().down();
-    sheet.page.mouse().move(b[0] - 4, b[1] - 4);
-    sheet.page.mouse().move(b[0], b[1]);
-    sheet.page.mouse().up();
-    sheet.page.keyboard().up("Shift");
-    assertThat(sheet.caption()).containsText("7 pieces");
-    sheet.page.keyboard().press("Shift+S");
-    assertThat(sheet.caption()).containsText("onto which to settle");
-    shot(sheet, "settling-onto-the-counter");
+  @Test
+  void theSizingAndTurning() {
+    PiedProcess pied = Studio.PIED;
+    String room = pied.teaRoom();
+    Sheet sheet = new Sheet(room, "plan", "set");
+    JsonNode chair = pied.piece(room, "dining-chair");
+    double x = chair.at("/at/x").asDouble();
+    double z = chair.at("/at/z").asDouble();
+    sheet.schedule("Service counter");
+    sheet.leaf("Catalog");
+    sheet.page.keyboard().press("f");
+    sheet.page.waitForTimeout(1500);
+    sheet.page.keyboard().press("z");
+    assertThat(sheet.page.getByTestId("tab-right").first()).isVisible();
+    sheet.page.getByLabel("What stays where it is while it is sized").click();
+    assertThat(sheet.page.getByTestId("box-figure")).isVisible();
+    shot(sheet, "sizing");
     sheet.page.keyboard().press("Escape");
-    pied.post("/api/spaces/" + room + "/undo", "{}");
+    sheet.page.waitForCondition(() -> sheet.page.locator(".MuiModal-root").count() == 0);
+    sheet.page.keyboard().press("k");
+    JsonNode counter = pied.piece(room, "service-counter");
+    double cx = counter.at("/at/x").asDouble();
+    double cz = counter.at("/at/z").asDouble();
+    double across = counter.at("/size/depth").asDouble() / 2;
+    double along = counter.at("/size/width").asDouble() / 2;
+    sheet.clickPlan(cx + across - 0.02, cz - along + 0.02);
+    assertThat(sheet.page.getByTestId("aim")).containsText("its other end");
+    sheet.clickPlan(cx + across - 0.02, cz + along - 0.02);
+    assertThat(sheet.page.getByTestId("aim")).containsText("it measures");
+    shot(sheet, "known-length");
+    sheet.page.keyboard().press("Escape");
+    sheet.page.keyboard().press("Escape");
+    sheet.page.keyboard().press("Escape");
+    sheet.page.keyboard().press("h");
+    sheet.page.waitForTimeout(1500);
+    sheet.clickPlan(x, z - 0.1);
+    sheet.page.keyboard().press("f");
+    sheet.page.waitForTimeout(1500);
+    sheet.page.keyboard().press("y");
+    assertThat(sheet.page.getByTestId("dial")).isVisible();
+    shot(sheet, "turning");
     sheet.close();
   }
 

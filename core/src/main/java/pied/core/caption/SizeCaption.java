@@ -20,7 +20,7 @@ import pied.core.units.Said;
 
 /** Writes of the sizes of what is selected, and of what can be done about them. */
 final class SizeCaption {
-  private static final String ALL = "all three at once: 0.42 x 0.42 x 0.66";
+  private static final String ALL = "all three at once: 0.42 x 0.42 x 0.66; 150% of natural";
 
   private final Writer writer;
   private final Handling handling;
@@ -40,8 +40,9 @@ final class SizeCaption {
     for (Measure m : Measure.values()) {
       Sizing.Rule rule = sizing.rule(m);
       String value = writer.unit.fine(m.of(p.size()));
-      String can = Said.in(rule.words(), writer.unit);
-      boolean fixed = rule.least() == rule.most() && !p.form().stretched();
+      boolean flat = article.isFlat(m);
+      String can = flat ? "it is flat" : Said.in(rule.words(), writer.unit);
+      boolean fixed = (flat || rule.least() == rule.most()) && !p.form().stretched();
       writer.out.add(
           fixed
               ? Phrase.fixed(value, label(m), slot(m), edit, can)
@@ -71,12 +72,11 @@ final class SizeCaption {
     hold();
     along();
     Article article = writer.space.article(p);
-    writer.text(". By nature " + article.size().text(writer.unit));
+    writer.text(". By nature " + article.size().text(writer.unit) + ". ");
     if (!article.size().sameAs(p.size())) {
-      writer.text(" ");
-      writer.action("back to it", natural(List.of(p)));
+      writer.action("back to that", natural(List.of(p)));
     }
-    writer.text(". Pull a tab, click one and type, or click a mark to hold it. ");
+    writer.text("Pull a tab, click one and type, or click a mark to hold it. ");
   }
 
   private static String label(Measure m) {

@@ -6,6 +6,7 @@ import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.recipe.Buildable;
+import pied.core.size.Measure;
 import pied.core.size.Size;
 
 /**
@@ -48,6 +49,9 @@ public record Article(
   /** A ceiling as low as they are, from which what hangs is shown, metres. */
   private static final double OVERHEAD = 2.4;
 
+  /** What is thinner has no thickness one would order, metres. */
+  private static final double FLAT = 0.002;
+
   /** How high its underside is at natural size, where it is shown on its card, metres. */
   public double shownAt() {
     return switch (mounting) {
@@ -68,6 +72,11 @@ public record Article(
    */
   public void check(String name, Size wanted) {
     sizing.check(name, wanted, size);
+  }
+
+  /** Whether it has next to nothing that way by nature, such as a cloth or a sheet of paper. */
+  public boolean isFlat(Measure m) {
+    return m.of(size) < FLAT;
   }
 
   /** The size nearest to one that it comes in. */

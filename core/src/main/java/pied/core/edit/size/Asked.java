@@ -18,6 +18,7 @@ import pied.core.units.Said;
 final class Asked {
   private static final Pattern BY = Pattern.compile("\\s*(?:[x×]|\\bby\\b)\\s*");
   private static final Pattern SAYS = Pattern.compile("\\s*\\b(wide|deep|high|tall)\\b");
+  private static final Pattern NATURAL = Pattern.compile("(.+?)\\s*(?:of )?(?:the )?natural");
   private static final Pattern SIGN = Pattern.compile("[\\d.,/\\s]+(m|cm|mm|ft|in|'|\")");
 
   private Asked() {}
@@ -29,14 +30,32 @@ final class Asked {
    * @throws Refusal if one is no length, not more than zero, or absurd
    */
   static double[] read(Measures m, Size from, LengthUnit unit) {
+    return read(m, from, from, unit);
+  }
+
+  /**
+   * The same, where it may be said that a factor is of the natural size: "150% of natural".
+   *
+   * @param natural that size
+   */
+  static double[] read(Measures m, Size from, Size natural, LengthUnit unit) {
     Amount[] typed = spread(m);
     double[] asked = new double[3];
     for (Measure k : Measure.values()) {
-      Amount a = typed[k.ordinal()];
-      asked[k.ordinal()] = a == null ? Double.NaN : a.length(unit, k.of(from));
+      asked[k.ordinal()] = read(typed[k.ordinal()], k.of(from), k.of(natural), unit);
       sound(asked[k.ordinal()]);
     }
     return asked;
+  }
+
+  private static double read(Amount a, double from, double natural, LengthUnit unit) {
+    if (a == null) {
+      return Double.NaN;
+    }
+    Matcher of = a.text() == null ? null : NATURAL.matcher(low(a.text()));
+    return of != null && of.matches()
+        ? Amount.typed(of.group(1)).length(unit, natural)
+        : a.length(unit, from);
   }
 
   /**

@@ -8,10 +8,13 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.edit.Bench;
+import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.Offer;
 import pied.core.measure.Hold;
 import pied.core.piece.Form;
 import pied.core.piece.Piece;
+import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
 
@@ -64,13 +67,27 @@ public record Resize(
       SpaceSize turned = SpaceSize.of(p);
       asked = turned.own(Asked.read(size, turned.extent(from), bench.unit()), from);
     } else {
-      asked = Asked.read(size, from, bench.unit());
+      asked = Asked.read(size, from, article.size(), bench.unit());
     }
+    flat(p, article, asked);
     asked = Together.of(together, article).follow(from, asked);
     for (double v : asked) {
       Asked.sound(v);
     }
     return article.sizing().follow(p.size(), asked);
+  }
+
+  /** What is flat has no such measure to change. */
+  private void flat(Piece p, Article article, double[] asked) {
+    for (Measure m : Measure.values()) {
+      double v = asked[m.ordinal()];
+      boolean changes = !Double.isNaN(v) && Math.abs(v - m.of(p.size())) > 1e-9;
+      if (changes && article.isFlat(m) && beyond != Beyond.stretch) {
+        throw new Declined(
+            p.name() + " is flat; there is nothing of it to be made so " + m.words() + ".",
+            List.of(new Offer("Stretch it anyway", List.of(withBeyond(Beyond.stretch)))));
+      }
+    }
   }
 
   /**

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import java.util.Map;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -12,15 +14,24 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.catalog.Article;
+import pied.core.catalog.Catalog;
+import pied.core.catalog.Mounting;
 import pied.core.check.Snag;
 import pied.core.edit.Declined;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
+import pied.core.model.Arrival;
+import pied.core.model.Brought;
+import pied.core.model.Stretched;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Shapes;
+import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
+import pied.core.space.Space;
 
 /** Sizes as they are asked for, and what stays where it is. */
 class SizeTest {
@@ -103,6 +114,8 @@ class SizeTest {
     is("b", 1.8, 0.5, 0.5);
     size("'b'", "'size':{'width':'150%'},'natural':true");
     is("b", 0.75, 0.5, 0.5);
+    size("'b'", "'size':{'width':'1.8','height':'200% of natural'}");
+    is("b", 1.8, 0.5, 1.0);
   }
 
   @Test
@@ -375,6 +388,35 @@ class SizeTest {
     stage.json("{'do':'size','pieces':['t'],'size':{'width':'4.3'}}");
     assertThat(stage.space.piece("t").size().width()).isCloseTo(4.5, EXACT);
     assertThat(stage.said).anyMatch(s -> s.contains("in steps of 0.50 m wide; it is 4.50"));
+  }
+
+  @Test
+  void whatIsFlatHasNoHeightToType() {
+    double[] corners = {0, 0, 0, 1, 0, 0, 1, 0, 1, 0, 0, 1};
+    Mesh sheet = Mesh.of(corners, new int[] {0, 2, 1, 0, 3, 2});
+    assertThat(Arrival.size(sheet).height()).isPositive();
+    Article cloth =
+        new Brought(
+                "own-cloth",
+                "p",
+                "Cloth",
+                Brought.KIND,
+                "",
+                Mounting.STANDS,
+                true,
+                Arrival.size(sheet),
+                Map.of(),
+                0)
+            .article(Stretched.of(sheet, Map.of()));
+    assertThat(cloth.isFlat(Measure.height)).isTrue();
+    assertThat(cloth.isFlat(Measure.width)).isFalse();
+    Shapes shapes = new Shapes(new Catalog(List.of(cloth)));
+    room.space = new Space(room.shell(), List.of(), shapes);
+    room.put("c", "own-cloth", 2, 2);
+    assertThatThrownBy(() -> size("'c'", "'size':{'height':0.3}"))
+        .hasMessageContaining("Cloth is flat");
+    size("'c'", "'size':{'width':2}");
+    assertThat(p("c").size().width()).isEqualTo(2);
   }
 
   @Test
