@@ -68,12 +68,12 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
   }),
   along: (pieces) => ({
     prompt: () =>
-      "click the wall, or the piece, along which it shall run; a click on a mark turns it about that",
+      "click the wall, the platform or the piece along which it shall run; a click on a mark turns it about that",
     click: (on) => {
       const to = on.piece && !pieces.includes(on.piece) ? on.piece : on.part;
-      return to && (on.piece === to || to.startsWith("wall:"))
+      return to && (on.piece === to || /^(wall|platform):/.test(to))
         ? { do: "along", pieces, to, about: about() }
-        : "Click a wall or another piece.";
+        : "Click a wall, a platform or another piece.";
     },
   }),
   face: (pieces) => ({

@@ -51,7 +51,7 @@ export function pull(
   });
 }
 
-/** Turns the front of what is selected toward the pointer, in steps; with Alt in none. */
+/** Turns the front of the lead toward the pointer, in steps, and the others as much; with Alt in none. */
 export function dial(e: PointerEvent, sight: (e: globalThis.PointerEvent) => Pointed | null) {
   const pieces = useSheet.getState().selection;
   dragged(e, sight, ({ ray }, free) => {
@@ -59,7 +59,8 @@ export function dial(e: PointerEvent, sight: (e: globalThis.PointerEvent) => Poi
     return {
       do: "face",
       what: "point",
-      pieces: pieces.slice(-1),
+      pieces,
+      together: true,
       ray,
       step: free ? 0 : step,
       about: about ?? undefined,

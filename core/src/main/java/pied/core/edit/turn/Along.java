@@ -4,6 +4,8 @@ import static pied.core.edit.Bench.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.LineSegment;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Bench;
@@ -13,13 +15,16 @@ import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
+import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.space.Spot;
 import pied.core.space.Wall;
 
 /**
- * Turns pieces so that a side of each runs along a wall or along a side of another piece.
+ * Turns pieces so that a side of each runs along a wall, the nearest edge of a platform, or a side
+ * of another piece.
  *
- * @param to a part of the shell that is a wall ("wall:A"), or a piece
+ * @param to a wall ("wall:A") or a platform of the shell, or a piece
  * @param side of the pieces: it comes to face the wall; null for whichever needs the least turning
  * @param about as in {@link Turn}
  */
@@ -56,13 +61,37 @@ public record Along(List<String> pieces, String to, @Nullable Side side, @Nullab
       return other.turn() + Math.rint(off / 90) * 90;
     }
     PartName part = PartName.read(what);
+    if (part.kind() == PartName.Kind.platform) {
+      return edge(space.shell(), part.id(), p.at());
+    }
     Wall wall = part.kind() == PartName.Kind.wall ? space.shell().wall(part.id()) : null;
     if (wall == null) {
-      throw new Refusal("It runs along a wall or a piece; click one.");
+      throw new Refusal("It runs along a wall, a platform or a piece; click one.");
     }
     boolean behind = wall.inward().dot(p.at().minus(wall.from().at(0))) < 0;
     Vec way = behind ? wall.inward() : wall.inward().times(-1);
     return Swing.bearing(way);
+  }
+
+  /** Toward the edge of a platform that is nearest. */
+  private static double edge(Shell shell, String id, Vec from) {
+    List<Spot> outline =
+        shell.platforms().stream()
+            .filter(f -> f.id().equals(id))
+            .findFirst()
+            .orElseThrow(() -> new Refusal("There is no " + id + " here."))
+            .outline();
+    LineSegment best = null;
+    Coordinate here = new Coordinate(from.x(), from.z());
+    for (int i = 0; i < outline.size(); i++) {
+      Spot a = outline.get(i);
+      Spot b = outline.get((i + 1) % outline.size());
+      LineSegment edge = new LineSegment(a.x(), a.z(), b.x(), b.z());
+      best = best == null || edge.distance(here) < best.distance(here) ? edge : best;
+    }
+    Vec way = new Vec(best.p1.y - best.p0.y, 0, best.p0.x - best.p1.x);
+    double side = way.x() * (best.p0.x - here.x) + way.z() * (best.p0.y - here.y);
+    return Swing.bearing(side < 0 ? way.times(-1) : way);
   }
 
   /** The same turn but for whole ones of a kind, as little as it can be. */

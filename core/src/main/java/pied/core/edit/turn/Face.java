@@ -27,6 +27,7 @@ import pied.core.space.Wall;
  * @param away whether they look away from it
  * @param step the turn is a multiple of this, degrees; null or 0 for exactly there
  * @param about as in {@link Turn}
+ * @param together whether only the last of them faces it, and the others are turned by as much
  */
 @RecordBuilder
 public record Face(
@@ -37,7 +38,8 @@ public record Face(
     @Nullable String piece,
     @Nullable Boolean away,
     @Nullable Amount step,
-    @Nullable String about)
+    @Nullable String about,
+    @Nullable Boolean together)
     implements Edit {
   /** What one can face. */
   public enum What {
@@ -65,16 +67,22 @@ public record Face(
     }
     Hold mark = about == null ? Hold.FOOT : Hold.read(about);
     List<Piece> before = ids.stream().map(bench::piece).toList();
+    Piece lead = bench.piece(turned.get(turned.size() - 1));
+    double all = Boolean.TRUE.equals(together) ? more(bench, before, lead, mark) : Double.NaN;
     for (String id : turned) {
       Piece p = bench.piece(id);
-      Vec stays = Swing.mark(p, mark);
-      double toward = toward(bench, before, p, stays);
-      if (Double.isNaN(toward)) {
-        throw new Refusal(p.name() + " is right there, so there is no direction to face.");
-      }
-      Swing.upright(bench, p, stays, stepped(toward) - p.turn());
+      double more = Double.isNaN(all) ? more(bench, before, p, mark) : all;
+      Swing.upright(bench, p, Swing.mark(p, mark), more);
     }
     Swing.rest(bench, turned);
+  }
+
+  private double more(Bench bench, List<Piece> before, Piece p, Hold mark) {
+    double toward = toward(bench, before, p, Swing.mark(p, mark));
+    if (Double.isNaN(toward)) {
+      throw new Refusal(p.name() + " is right there, so there is no direction to face.");
+    }
+    return stepped(toward) - p.turn();
   }
 
   private double stepped(double toward) {

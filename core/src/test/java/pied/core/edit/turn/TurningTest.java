@@ -153,6 +153,10 @@ class TurningTest {
     assertThat(Math.abs(p("q").turn() - 90)).as("as little as it can").isLessThan(45);
     room.json("{'do':'along','pieces':['q'],'to':'wall:B','side':'back'}");
     assertThat(front("q").dot(wall)).as("its back to the wall").isCloseTo(1, EXACT);
+    room.json("{'do':'platform','at':{'x':1,'z':3},'width':1,'depth':1,'height':0.2}");
+    room.put("f", "stool", 2.2, 3, 12);
+    room.json("{'do':'along','pieces':['f'],'to':'platform:platform 1','side':'left'}");
+    assertThat(p("f").turn()).as("its left side to the platform").isCloseTo(0, within(1e-6));
     room.put("s", "stool", 1, 1, 7);
     room.json("{'do':'along','pieces':['s'],'to':'q'}");
     double off = (p("s").turn() - p("q").turn()) % 90;
@@ -189,6 +193,11 @@ class TurningTest {
     Vec between = p("b").at().minus(p("a").at()).unit();
     assertThat(front("a").dot(between)).isCloseTo(1, EXACT);
     assertThat(front("b").dot(between)).isCloseTo(-1, EXACT);
+    room.json(
+        "{'do':'face','pieces':['a','b'],'what':'point','at':{'x':4,'y':0,'z':0},"
+            + "'together':true}");
+    assertThat(p("b").turn()).isEqualTo(180);
+    assertThat(front("a").dot(front("b"))).as("turned as much").isCloseTo(-1, EXACT);
     double lead = p("b").turn();
     room.json("{'do':'face','pieces':['a','c','b'],'what':'lead'}");
     assertThat(front("c").dot(p("b").at().minus(p("c").at()).unit())).isCloseTo(1, EXACT);
