@@ -1,9 +1,9 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api } from "../api/client";
-import type { CarryTone } from "../api/types.gen";
+import type { CaptionView, CarryTone } from "../api/types.gen";
 import { chooseNumber, useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
 import { useSheet } from "../space/sheet";
@@ -12,6 +12,7 @@ import { asked as handled, useHandling } from "../handling/handling";
 import { useQuestion } from "../handling/question";
 import { QuestionCaption } from "../handling/QuestionCaption";
 import { AlsoHere } from "./AlsoHere";
+import { Fresh } from "./fresh";
 import { reach } from "./reach";
 import { Phrases } from "./PhraseParts";
 import { TOOL_WORDS } from "../verbs/tools";
@@ -29,12 +30,15 @@ export function Caption() {
   const hand = useSheet((s) => s.hand);
   const asked = useQuestion((s) => s.asked !== null);
   const handling = handled(useHandling());
-  const caption = useQuery({
+  const query = {
     queryKey: ["caption", space.id, space.revision, selection, part, unit, handling],
     queryFn: () => api.caption(space.id, selection, part, unit, handling),
-    placeholderData: (before) => before,
-    retry: false,
-  });
+    retry: false as const,
+  };
+  const caption = useQuery({ ...query, placeholderData: (before?: CaptionView) => before });
+  const client = useQueryClient();
+  // what is typed before the caption has followed is meant for what it will say
+  const fresh = async () => (await client.ensureQueryData(query)).phrases;
   return (
     <Box
       component="footer"
@@ -89,7 +93,9 @@ export function Caption() {
         >
           {caption.data && (
             // what was typed for one piece never goes over to another
-            <Phrases key={part ?? selection.join()} phrases={caption.data.phrases} />
+            <Fresh key={part ?? selection.join()} value={fresh}>
+              <Phrases phrases={caption.data.phrases} />
+            </Fresh>
           )}
           {handling.at === undefined && <AlsoHere />}
         </Typography>

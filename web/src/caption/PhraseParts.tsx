@@ -3,8 +3,9 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import Popover from "@mui/material/Popover";
-import { useState } from "react";
-import type { PhraseChoice, PhraseSetting, PhraseUnion as Phrase } from "../api/types.gen";
+import { useContext, useState } from "react";
+import { Fresh } from "./fresh";
+import type { PhraseChoice, PhraseField, PhraseSetting, PhraseUnion as Phrase } from "../api/types.gen";
 import { BoxFigure } from "../handling/BoxFigure";
 import { setHandling, useHandling } from "../handling/handling";
 import { filled } from "./filled";
@@ -20,6 +21,12 @@ export function Phrases({ phrases }: { phrases: Phrase[] }) {
 
 function Part({ phrase }: { phrase: Phrase }) {
   const { edit, select, selectPart } = useSheet.getState();
+  const fresh = useContext(Fresh);
+  /** What this field takes by now. */
+  const blank = async ({ label, blank: shown }: PhraseField) => {
+    const now = (await fresh?.())?.find((p) => p.kind === "field" && p.label === label);
+    return now?.kind === "field" ? now.blank : shown;
+  };
   switch (phrase.kind) {
     case "field":
       return (
@@ -28,7 +35,7 @@ function Part({ phrase }: { phrase: Phrase }) {
           label={phrase.label}
           hint={phrase.hint}
           fixed={phrase.fixed}
-          onType={async (typed) => (await edit([filled(phrase.blank, typed)])) !== null}
+          onType={async (typed) => (await edit([filled(await blank(phrase), typed)])) !== null}
         />
       );
     case "swatch":

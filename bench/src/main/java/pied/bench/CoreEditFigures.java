@@ -18,10 +18,17 @@ import pied.core.edit.keep.Remove;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.Place;
 import pied.core.edit.shell.MoveWall;
+import pied.core.edit.size.Beyond;
+import pied.core.edit.size.FillBuilder;
+import pied.core.edit.size.PullSideBuilder;
 import pied.core.edit.size.Resize;
 import pied.core.edit.turn.Turn;
+import pied.core.edit.turn.TurnBuilder;
+import pied.core.measure.Side;
 import pied.core.piece.Shapes;
 import pied.core.schedule.Schedule;
+import pied.core.size.Measure;
+import pied.core.solid.Vec;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -83,6 +90,14 @@ public final class CoreEditFigures {
                         List.of("p0"),
                         new Edit.Measures(Amount.of(0.6 + 0.1 * (i % 2)), null, null),
                         null))));
+    String lead = stool.get(0);
+    Vec at = space.piece(lead).at();
+    tell("turn about a corner", times(100, i -> make(about(stool, 7.3 * (i + 1)))));
+    tell("fill", times(100, i -> make(fill(lead))));
+    tell("a side pulled", times(100, i -> make(pull(lead, at.plus(new Vec(0.2, 0, 0.001 * i))))));
+    List<String> chosen = stools(Math.min(300, pieces / EditFigures.GROUP));
+    tell("size of " + chosen.size(), times(5, i -> make(size(chosen, 0.4 + 0.01 * i))));
+    tell("turn of " + chosen.size() + " together", times(5, i -> make(together(chosen, i + 1))));
     Outcome moved = make(move(stool, 0));
     tell("undo", times(100, i -> moved.change().reversed().apply(moved.space())));
     tell("snags after a move", after(stool, () -> Snag.of(space)));
@@ -115,6 +130,39 @@ public final class CoreEditFigures {
 
   private static Edit move(List<String> ids, int i) {
     return new MoveBy(ids, new Edit.Place3(Amount.of(0.01 * (1 - 2 * (i % 2))), null, null));
+  }
+
+  private List<String> stools(int n) {
+    return IntStream.range(0, n).mapToObj(i -> "p" + (4 + EditFigures.GROUP * i)).toList();
+  }
+
+  private static Edit about(List<String> ids, double by) {
+    return TurnBuilder.builder().pieces(ids).by(Amount.of(by)).about("left front under").build();
+  }
+
+  private static Edit together(List<String> ids, double by) {
+    return TurnBuilder.builder().pieces(ids).by(Amount.of(by)).together(true).build();
+  }
+
+  private static Edit size(List<String> ids, double width) {
+    return new Resize(ids, new Edit.Measures(Amount.of(width), null, null), null);
+  }
+
+  private static Edit fill(String id) {
+    return FillBuilder.builder()
+        .piece(id)
+        .measures(List.of(Measure.width))
+        .beyond(Beyond.stretch)
+        .build();
+  }
+
+  private static Edit pull(String id, Vec to) {
+    return PullSideBuilder.builder()
+        .piece(id)
+        .side(Side.right)
+        .ray(new Edit.Sight(new Vec(to.x(), 9, to.z()), Vec.DOWN))
+        .near(0.05)
+        .build();
   }
 
   private static List<String> ids(int n) {

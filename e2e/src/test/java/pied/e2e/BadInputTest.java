@@ -56,7 +56,8 @@ class BadInputTest {
   @Test
   void eachIsRefusedInWordsAndNothingChanges() {
     String size = "{\"do\":\"size\",\"pieces\":[\"own\"],\"size\":{\"height\":%s}}";
-    refused(422, "is not a length", edits(size.formatted("\"tall\"")));
+    refused(422, "is not a size", edits(size.formatted("\"tall\"")));
+    refused(422, "is not a length", edits(size.formatted("\"a lot\"")));
     refused(422, "more than zero", edits(size.formatted("-0.5")));
     refused(422, "more than zero", edits(size.formatted("0")));
     refused(422, "out of all measure", edits(size.formatted("1e300")));

@@ -335,7 +335,7 @@ class BuildTest {
 
     sheet.caption().getByRole(AriaRole.BUTTON).filter(has("upright")).click();
     sheet.page.getByRole(AriaRole.MENUITEM, name("square on the floor beneath")).click();
-    assertThat(sheet.caption()).containsText("leaning 2.9°");
+    assertThat(sheet.caption()).containsText("by 2.9°");
     assertThat(pied.piece(stage, "dining-chair").at("/lean/by").asDouble())
         .isCloseTo(Math.toDegrees(Math.atan(0.05)), EXACT);
     assertThat(pied.reach(stage, chair, "under")).isCloseTo(0, within(1e-4));

@@ -63,7 +63,7 @@ class CatalogTest extends OnTheSheet {
   }
 
   @Test
-  void whatComesInOneSizeOrInStepsRefusesOthersInWords() {
+  void whatComesInOneSizeRefusesOthersAndStepsGoToTheNearest() {
     String room = pied.newRoom("Sizes");
     sheet = Sheet.planOf(room);
     sheet.take("theatre seat", "theatre-seat");
@@ -77,9 +77,8 @@ class CatalogTest extends OnTheSheet {
     sheet.clickPlan(3, 1);
     sheet.reads("Width", "3.00");
     sheet.type("Width", "2.6");
-    assertThat(sheet.page.getByTestId("notice")).containsText("in steps of 0.50 m wide, not 2.60");
-    sheet.page.keyboard().press("Escape");
-    sheet.type("Width", "2.5");
+    assertThat(sheet.page.getByTestId("notice"))
+        .containsText("in steps of 0.50 m wide; it is 2.50");
     sheet.reads("Width", "2.50");
     assertThat(pied.piece(room, "truss").at("/size/width").asDouble()).isEqualTo(2.5);
   }

@@ -219,7 +219,7 @@ class FurnishTest {
     sheet.clickPlan(3, 2);
     sheet.type("Height", "very high");
     assertThat(sheet.page.getByTestId("notice"))
-        .containsText("“very high” is not a length. Type a number");
+        .containsText("“very” is not a length. Type a number");
     assertThat(sheet.caption().getByRole(com.microsoft.playwright.options.AriaRole.TEXTBOX))
         .hasValue("very high");
     sheet.page.keyboard().press("Escape");

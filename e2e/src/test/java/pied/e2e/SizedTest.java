@@ -185,6 +185,7 @@ class SizedTest extends Counting {
     sheet.type("Width", "0.5");
     becomes("b", "width", 0.5);
     assertThat(piece("b").at("/at/x").asDouble()).isCloseTo(4.0, within(1e-3));
+    sheet.reads("Width", "0.50");
     sheet.page.keyboard().press("u");
     assertThat(sheet.page.getByTestId("yardstick")).containsText("A person, 1.75");
     assertThat(pied.json("/api/spaces/" + room + "/schedule").get("schedule")).hasSize(1);

@@ -20,8 +20,6 @@ import pied.core.units.Said;
 
 /** Writes of the sizes of what is selected, and of what can be done about them. */
 final class SizeCaption {
-  private static final String ALL = "all three at once: 0.42 x 0.42 x 0.66; 150% of natural";
-
   private final Writer writer;
   private final Handling handling;
 
@@ -46,7 +44,7 @@ final class SizeCaption {
       writer.out.add(
           fixed
               ? Phrase.fixed(value, label(m), slot(m), edit, can)
-              : Phrase.field(value, label(m), slot(m), edit, can + "; " + ALL));
+              : Phrase.field(value, label(m), slot(m), edit, can + "; " + all(p.size())));
       writer.text(" " + m.words() + (m == Measure.height ? "" : " × "));
     }
     if (!sizing.fixed() && !sizing.proportional()) {
@@ -77,6 +75,11 @@ final class SizeCaption {
       writer.action("back to that", natural(List.of(p)));
     }
     writer.text("Pull a tab, click one and type, or click a mark to hold it. ");
+  }
+
+  /** What else may be typed, in the unit chosen. */
+  private String all(Size s) {
+    return "all three at once: " + s.text(writer.unit).replace('×', 'x') + "; 150% of natural";
   }
 
   private static String label(Measure m) {
@@ -161,7 +164,7 @@ final class SizeCaption {
       double first = m.of(lead.size());
       boolean same = pieces.stream().allMatch(p -> Math.abs(m.of(p.size()) - first) < 1e-7);
       String value = same ? writer.unit.fine(first) : "various";
-      writer.out.add(Phrase.field(value, label(m), slot(m), edit, ALL));
+      writer.out.add(Phrase.field(value, label(m), slot(m), edit, all(lead.size())));
       writer.text(" " + m.words() + (m == Measure.height ? " each (" : " × "));
     }
     together(writer.space.article(lead));

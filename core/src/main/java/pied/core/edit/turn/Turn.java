@@ -8,7 +8,6 @@ import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.size.SizeAsOne;
-import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
@@ -56,14 +55,10 @@ public record Turn(
     double all = one ? more(lead) : 0;
     for (String id : ids) {
       Piece p = bench.piece(id);
-      Vec stays = one ? common : Swing.mark(p, mark());
+      Vec stays = one ? common : Swing.mark(p, Swing.pivot(about));
       Swing.upright(bench, p, stays, one ? all : more(p));
     }
     Swing.rest(bench, ids);
-  }
-
-  private Hold mark() {
-    return about == null ? Hold.FOOT : Hold.read(about);
   }
 
   private double more(Piece p) {
@@ -75,7 +70,7 @@ public record Turn(
       return Sound.point(at);
     }
     if (about != null) {
-      return Swing.mark(bench.piece(ids.get(ids.size() - 1)), mark());
+      return Swing.mark(bench.piece(ids.get(ids.size() - 1)), Swing.pivot(about));
     }
     Box whole = SizeAsOne.whole(bench, ids);
     return whole.centre();
@@ -89,7 +84,7 @@ public record Turn(
     for (String id : ids) {
       Piece p = bench.piece(id);
       Vec way = p.pose().direct(axis.own());
-      Swing.about(bench, p, way, mark(), by.angle(0));
+      Swing.about(bench, p, way, Swing.pivot(about), by.angle(0));
     }
     bench.settle(bench.space().carriedBy(ids), true);
     bench.carriers(ids);
