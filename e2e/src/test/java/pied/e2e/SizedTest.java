@@ -188,7 +188,7 @@ class SizedTest extends Counting {
     sheet.reads("Width", "0.50");
     sheet.page.keyboard().press("u");
     assertThat(sheet.page.getByTestId("yardstick")).containsText("A person, 1.75");
-    assertThat(pied.json("/api/spaces/" + room + "/schedule").get("schedule")).hasSize(1);
+    assertThat(pied.json("/api/spaces/" + room + "/schedule").get("rows")).hasSize(1);
     sheet.page.keyboard().press("u");
     assertThat(sheet.page.getByTestId("yardstick")).hasCount(0);
   }
