@@ -25,6 +25,19 @@ public record PointOn(Vec at, String words) {
   private static final double HIDDEN = 0.02;
 
   /**
+   * A mark of the box is meant rather than a corner of the mesh that is nearer by no more than
+   * this, metres: edges are eased, and one orders by the outside.
+   */
+  private static final double EASED = 0.012;
+
+  /**
+   * A point that may be meant.
+   *
+   * @param less so much farther off it counts, metres
+   */
+  private record Meant(PointOn point, double less) {}
+
+  /**
    * The point of one of some pieces; of no piece in particular, of anything there is.
    *
    * @param pieces ids
@@ -38,13 +51,15 @@ public record PointOn(Vec at, String words) {
     Bodies.RayMet met = space.bodies().ray(from, d, 1e4, b -> any || own.contains(b.id()));
     double seen = met == null ? Double.POSITIVE_INFINITY : met.distance() + HIDDEN;
     PointOn best = null;
-    double least = near;
+    double least = Double.POSITIVE_INFINITY;
     double depth = Double.POSITIVE_INFINITY;
-    for (PointOn p : any ? marks(space, from, d, near) : corners(space, pieces)) {
+    for (Meant m : any ? marks(space, from, d, near) : corners(space, pieces)) {
+      PointOn p = m.point;
       double t = p.at.minus(from).dot(d);
-      double off = p.at.minus(from.along(d, t)).length();
+      double away = p.at.minus(from.along(d, t)).length();
+      double off = away + m.less;
       boolean nearer = off < least - 1e-6 || off < least + 1e-6 && t < depth;
-      if (t > 0 && t <= seen + off && nearer) {
+      if (t > 0 && t <= seen + away && away < near && nearer) {
         best = p;
         least = off;
         depth = t;
@@ -62,23 +77,24 @@ public record PointOn(Vec at, String words) {
     return new PointOn(met.point(), "a point of " + space.nameOf(met.body().id()));
   }
 
-  private static List<PointOn> marks(Space space, Vec from, Vec d, double near) {
+  private static List<Meant> marks(Space space, Vec from, Vec d, double near) {
     Marks.Mark mark = Marks.nearest(space, from, d, near, Set.of());
-    return mark == null ? List.of() : List.of(new PointOn(mark.at(), mark.words()));
+    return mark == null ? List.of() : List.of(new Meant(new PointOn(mark.at(), mark.words()), 0));
   }
 
   /** The corners of their meshes and the marks of their boxes. */
-  private static List<PointOn> corners(Space space, List<String> pieces) {
-    List<PointOn> all = new ArrayList<>();
+  private static List<Meant> corners(Space space, List<String> pieces) {
+    List<Meant> all = new ArrayList<>();
     for (String id : pieces) {
       Piece p = space.piece(id);
       for (int i = 0; i < 27; i++) {
         Hold mark = new Hold(i % 3 - 1, i / 3 % 3 - 1, i / 9 - 1);
-        all.add(new PointOn(p.pose().apply(mark.on(p.size())), mark.words()));
+        all.add(new Meant(new PointOn(p.pose().apply(mark.on(p.size())), mark.words()), 0));
       }
       Mesh mesh = space.shapes().mesh(p);
       for (Vec corner : space.kept(List.of("corners", p.form()), () -> sharp(mesh))) {
-        all.add(new PointOn(p.pose().apply(corner), "a corner of " + p.name()));
+        PointOn there = new PointOn(p.pose().apply(corner), "a corner of " + p.name());
+        all.add(new Meant(there, EASED));
       }
     }
     return all;
