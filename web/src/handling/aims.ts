@@ -53,18 +53,16 @@ const others = (on: On) => useSheet.getState().selection.filter((id) => id !== o
 const about = () => useHandling.getState().about ?? undefined;
 
 const AIMS: Record<string, (pieces: string[]) => Aim> = {
-  settle: (pieces) => ({
+  settle: () => ({
     prompt: () => "click the piece or the floor onto which to settle, kept apart",
     click: (on) => ({ do: "settleOnto", pieces: others(on), onto: on.piece ?? undefined }),
-    ...forPieces(pieces),
   }),
-  attach: (pieces) => ({
+  attach: () => ({
     prompt: () => "click the piece it is to be attached to",
     click: (on) =>
       on.piece
         ? { do: "attach", pieces: others(on), to: on.piece }
         : "Click the piece it is to be attached to.",
-    ...forPieces(pieces),
   }),
   along: (pieces) => ({
     prompt: () =>
@@ -117,10 +115,6 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
     },
   }),
 };
-
-function forPieces(pieces: string[]): Partial<Aim> {
-  return pieces.length > 0 ? {} : { click: () => "Select something first." };
-}
 
 const known = (pieces: string[], [a, b]: PointAnswer[], length: string): Edit => ({
   do: "knownLength",

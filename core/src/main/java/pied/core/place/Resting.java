@@ -248,7 +248,7 @@ public final class Resting {
       }
     }
     Spot spot = spot(target, null);
-    return space.shell().nearest(spot, "to fix it to");
+    return Wall.nearest(space.shell().faces(), spot, "to fix it to");
   }
 
   /** The point of the plan that is meant: on the wall, or where the sight meets the floor. */

@@ -1,7 +1,6 @@
 package pied.core.space;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -11,7 +10,6 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.solid.Vec;
 
 /**
@@ -145,18 +143,6 @@ public record Shell(
   @JsonIgnore
   public List<Wall> faces() {
     return Built.of(this).faces();
-  }
-
-  /**
-   * The face of a wall that is nearest to a point of the plan.
-   *
-   * @param what for, as in "to lean against"
-   * @throws Refusal if there is none
-   */
-  public Wall nearest(Spot spot, String what) {
-    return faces().stream()
-        .min(Comparator.comparingDouble(w -> w.distance(spot)))
-        .orElseThrow(() -> new Refusal("There is no wall here " + what + "."));
   }
 
   // ---- floor

@@ -1,5 +1,8 @@
 package pied.core.space;
 
+import java.util.Comparator;
+import java.util.List;
+import pied.core.Refusal;
 import pied.core.solid.Vec;
 
 /**
@@ -20,6 +23,18 @@ public record Wall(
     double thickness,
     double base,
     double height) {
+  /**
+   * Of faces of walls the one that is nearest to a point of the plan.
+   *
+   * @param what for, as in "to lean against"
+   * @throws Refusal if there is none
+   */
+  public static Wall nearest(List<Wall> faces, Spot spot, String what) {
+    return faces.stream()
+        .min(Comparator.comparingDouble(w -> w.distance(spot)))
+        .orElseThrow(() -> new Refusal("There is no wall here " + what + "."));
+  }
+
   public double length() {
     return from.distance(to);
   }

@@ -131,6 +131,7 @@ public record Face(
   }
 
   private static Wall nearest(Bench bench, Piece p) {
-    return bench.space().shell().nearest(new Spot(p.at().x(), p.at().z()), "to face");
+    Spot here = new Spot(p.at().x(), p.at().z());
+    return Wall.nearest(bench.space().shell().faces(), here, "to face");
   }
 }

@@ -91,6 +91,7 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
       }
       return w;
     }
-    return bench.space().shell().nearest(new Spot(p.at().x(), p.at().z()), "to lean against");
+    Spot here = new Spot(p.at().x(), p.at().z());
+    return Wall.nearest(bench.space().shell().faces(), here, "to lean against");
   }
 }
