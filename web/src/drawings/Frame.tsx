@@ -157,7 +157,13 @@ export function Frame(props: {
           <Dimensions chains={chains} paper={paper} still={props.still} />
           <Reaches reaches={reaches} paper={paper} />
           <CarryMarks paper={paper} project={props.project} taken={taken} />
-          <PaperHandles paper={paper} project={props.project} sight={press.sight} plan={testid === "plan"} />
+          <PaperHandles
+            paper={paper}
+            project={props.project}
+            sight={press.sight}
+            plan={testid === "plan"}
+            taken={[...taken, ...wallNames(drawn.labels, paper)]}
+          />
           {press.box && <Band {...press.box} />}
           <ScaleBar scale={eye.scale} />
         </>

@@ -14,7 +14,7 @@ export function PieceSide(props: { piece: Piece; elevation: Elevation; quiet?: b
   if (!lines) return null;
   const colour = quiet ? palette.primary.main : palette.secondary.main;
   return (
-    <g transform={`translate(${at.x} ${at.y}) ${by}`} pointerEvents="none" data-ghost={piece.id}>
+    <g transform={`translate(${at.x} ${at.y}) ${by ?? ""}`} pointerEvents="none" data-ghost={piece.id}>
       <path
         d={lines.outlines.map(ring).join("")}
         fill={palette.background.paper}

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
-import type { HandlesMarkAt, Vec } from "../api/types.gen";
+import type { HandlesMarkAt, OnKind, Side, Vec } from "../api/types.gen";
+import { clearest, type Block } from "../drawings/clear";
 import { useSheet } from "../space/sheet";
 import type { Paper, Point } from "../drawings/usePaper";
 import { useAim, type Pointed } from "./aims";
@@ -13,6 +14,9 @@ import { useHandling } from "./handling";
 
 /** Tabs keep so far off the side they pull, pixels. */
 const OFF = 22;
+
+/** A tab that would cover something goes so far along its side, pixels. */
+const ASIDE = 62;
 
 /** A side that is seen from its end has no tab. */
 const SEEN = 0.2;
@@ -27,8 +31,10 @@ export function PaperHandles(props: {
   /** Where one looks along. */
   sight: (e: { clientX: number; clientY: number }) => Pointed;
   plan: boolean;
+  /** Where numbers and names stand. */
+  taken: Block[];
 }) {
-  const { paper, project, sight, plan } = props;
+  const { paper, project, sight, plan, taken } = props;
   const handles = useHandles();
   const at = useAt();
   const hold = useHandling((s) => s.hold);
@@ -38,6 +44,7 @@ export function PaperHandles(props: {
     const p = project(v);
     return paper.toPixel(p.x, p.y);
   };
+  const on = useSheet((s) => s.pieces.get(piece ?? "")?.on.kind);
   const chosen = at === "size" ? hold : about;
   return (
     <Box data-testid="handles" sx={{ position: "absolute", inset: 0, pointerEvents: "none" }}>
@@ -52,26 +59,47 @@ export function PaperHandles(props: {
         ))}
       {handles &&
         at === "size" &&
-        handles.tabs.map((tab) => {
-          const from = project(tab.at);
-          const to = project({ x: tab.at.x + tab.out.x, y: tab.at.y + tab.out.y, z: tab.at.z + tab.out.z });
-          const [dx, dy] = [to.x - from.x, to.y - from.y];
-          const long = Math.hypot(dx, dy);
-          if (long < SEEN) return null;
-          const { left, top } = pixel(tab.at);
-          const wide = Math.abs(dx / long) * 26;
-          const style = { left: left + (dx / long) * (OFF + wide), top: top + (dy / long) * OFF };
-          return (
-            <Box key={tab.side} style={style} sx={{ position: "absolute", pointerEvents: "auto" }}>
-              <Tab tab={tab} down={(e) => pull(e, piece!, tab.side, sight)} />
-            </Box>
-          );
-        })}
+        handles.tabs
+          .filter((tab) => !carries(tab.side, on))
+          .map((tab) => {
+            const from = project(tab.at);
+            const to = project({ x: tab.at.x + tab.out.x, y: tab.at.y + tab.out.y, z: tab.at.z + tab.out.z });
+            const [dx, dy] = [to.x - from.x, to.y - from.y];
+            const long = Math.hypot(dx, dy);
+            if (long < SEEN) return null;
+            const { left, top } = pixel(tab.at);
+            const [ux, uy] = [dx / long, dy / long];
+            const away = OFF + Math.abs(ux) * 26;
+            // beside its middle; or a little along the side, or farther off, where it covers no number
+            const places = [
+              [away, 0],
+              [away, ASIDE],
+              [away, -ASIDE],
+              [away + 30, 0],
+            ].map(([by, along]) => ({
+              x: left + ux * by - uy * along,
+              y: top + uy * by + ux * along,
+              wide: 76,
+              high: 26,
+            }));
+            const place = clearest(places, taken);
+            const style = { left: place.x, top: place.y };
+            return (
+              <Box key={tab.side} style={style} sx={{ position: "absolute", pointerEvents: "auto" }}>
+                <Tab tab={tab} down={(e) => pull(e, piece!, tab.side, sight)} />
+              </Box>
+            );
+          })}
       <AimPoints pixel={pixel} size={paper.size} />
       <YardstickName pixel={pixel} />
     </Box>
   );
 }
+
+/** Where it stands or hangs there is nothing to pull. */
+const carries = (side: Side, on?: OnKind) =>
+  (side === "under" && (on === "floor" || on === "platform" || on === "piece")) ||
+  (side === "top" && (on === "ceiling" || on === "bar"));
 
 /** Of marks over each other the one in the middle of them; on the plan those of the foot. */
 function apart(

@@ -165,7 +165,7 @@ final class SizeCaption {
       boolean same = pieces.stream().allMatch(p -> Math.abs(m.of(p.size()) - first) < 1e-7);
       String value = same ? writer.unit.fine(first) : "various";
       writer.out.add(Phrase.field(value, label(m), slot(m), edit, all(lead.size())));
-      writer.text(" " + m.words() + (m == Measure.height ? " each (" : " × "));
+      writer.text(" " + m.words() + (m == Measure.height ? " for all (" : " × "));
     }
     together(writer.space.article(lead));
     writer.text(")");

@@ -150,7 +150,7 @@ class CaptionTest {
     room.put("a", "block", 1, 1);
     room.put("b", "block", 3, 1.5);
     String said = sentence(handled(Handling.At.size, null, null, "a", "b"));
-    assertThat(said).contains("0.50 wide × 0.50 deep × 0.50 high each");
+    assertThat(said).contains("0.50 wide × 0.50 deep × 0.50 high for all (each by itself)");
     assertThat(said).contains("As one whole 2.50 across × 1.00 deep × 0.50 high");
   }
 
