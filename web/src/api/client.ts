@@ -124,8 +124,8 @@ export const api = {
         some({ ...formed(form), from, turn, toward: lean.toward, by: lean.by }),
     ),
   point: (id: string, request: T.PointRequest) => call<T.PointAnswer>(`/spaces/${id}/point`, request),
-  handles: (id: string, piece: string, about: string, unit: string) =>
-    call<T.HandlesView>(`/spaces/${id}/pieces/${piece}/handles` + query({ about, unit })).then(
+  handles: (id: string, piece: string, about: string | null, unit: string) =>
+    call<T.HandlesView>(`/spaces/${id}/pieces/${piece}/handles` + some({ about, unit })).then(
       (a) => a.handles,
     ),
   yardstick: (id: string, piece: string, what: string, size: string, unit: string) =>

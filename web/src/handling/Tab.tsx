@@ -1,15 +1,9 @@
 import Box from "@mui/material/Box";
 import type { PointerEvent } from "react";
-import type { HandlesTab, Side } from "../api/types.gen";
+import type { HandlesTab } from "../api/types.gen";
 import { TypedField } from "../caption/TypedField";
 import { useSheet } from "../space/sheet";
-import { useHandling } from "./handling";
-
-const NAMES: Partial<Record<Side, string>> = { top: "top", under: "underside", front: "front", back: "back" };
-
-const WORDS: Record<string, string> = { width: "wide", depth: "deep", height: "high" };
-
-const OPPOSITE = { left: "right", right: "left", front: "back", back: "front", top: "under", under: "top" };
+import { holdNow, togetherNow } from "./handling";
 
 /** A tab on a side of what is sized: pull it, or click its number and type another. */
 export function Tab({ tab, down }: { tab: HandlesTab; down: (e: PointerEvent) => void }) {
@@ -18,7 +12,7 @@ export function Tab({ tab, down }: { tab: HandlesTab; down: (e: PointerEvent) =>
   return (
     <Box
       data-testid={"tab-" + tab.side}
-      title={`Pull its ${NAMES[tab.side] ?? tab.side + " side"}, or type`}
+      title={`Pull its ${tab.called}, or type`}
       onPointerDown={down}
       onPointerUp={(e) => e.stopPropagation()}
       sx={{
@@ -48,22 +42,21 @@ export function Tab({ tab, down }: { tab: HandlesTab; down: (e: PointerEvent) =>
         label={`${tab.slot[0].toUpperCase()}${tab.slot.slice(1)}, by its ${tab.side} side`}
         plain
         onType={async (typed) => {
-          const { hold, together } = useHandling.getState();
           return (
             (await edit([
               {
                 do: "size",
                 pieces: [piece],
                 size: { [tab.slot]: typed },
-                hold: hold ?? OPPOSITE[tab.side],
-                together: together ?? "usual",
+                hold: holdNow() ?? tab.hold,
+                together: togetherNow(),
               },
             ])) !== null
           );
         }}
       />
       <Box component="span" sx={{ fontWeight: 400, ml: 0.5 }}>
-        {WORDS[tab.slot]}
+        {tab.words}
       </Box>
     </Box>
   );

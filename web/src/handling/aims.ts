@@ -2,7 +2,7 @@ import { create } from "zustand";
 import { api } from "../api/client";
 import type { EditUnion as Edit, PointAnswer, Sight } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
-import { useHandling } from "./handling";
+import { aboutNow, holdNow } from "./handling";
 
 /** Where one points: along a line of sight; so near, metres, corners count. */
 export interface Pointed {
@@ -50,8 +50,6 @@ export const useAim = create<AimState>(() => ({ points: [], over: null, way: 0 }
 
 const others = (on: On) => useSheet.getState().selection.filter((id) => id !== on.piece);
 
-const about = () => useHandling.getState().about ?? undefined;
-
 const AIMS: Record<string, (pieces: string[]) => Aim> = {
   settle: () => ({
     prompt: () => "click the piece or the floor onto which to settle, kept apart",
@@ -70,7 +68,7 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
     click: (on) => {
       const to = on.piece && !pieces.includes(on.piece) ? on.piece : on.part;
       return to && (on.piece === to || /^(wall|platform):/.test(to))
-        ? { do: "along", pieces, to, about: about() }
+        ? { do: "along", pieces, to, about: aboutNow() }
         : "Click a wall, a platform or another piece.";
     },
   }),
@@ -78,8 +76,8 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
     prompt: () => "click the piece or the place it shall face",
     click: (on, { ray }) =>
       on.piece && !pieces.includes(on.piece)
-        ? { do: "face", what: "piece", pieces, piece: on.piece, about: about() }
-        : { do: "face", what: "point", pieces, ray, about: about() },
+        ? { do: "face", what: "piece", pieces, piece: on.piece, about: aboutNow() }
+        : { do: "face", what: "point", pieces, ray, about: aboutNow() },
   }),
   known: (pieces) => ({
     prompt: (n) => (n === 0 ? "click one end of a length that is known" : "click its other end"),
@@ -122,7 +120,7 @@ const known = (pieces: string[], [a, b]: PointAnswer[], length: string): Edit =>
   from: a.at,
   to: b.at,
   length,
-  hold: useHandling.getState().hold ?? undefined,
+  hold: holdNow(),
 });
 
 export type AimName = keyof typeof AIMS;

@@ -66,3 +66,9 @@ export const asked = ({ at, hold, about, together, alongSpace }: Handling): Aske
   together: together ?? undefined,
   alongSpace,
 });
+
+// as edits name it
+
+export const holdNow = () => useHandling.getState().hold ?? undefined;
+export const aboutNow = () => useHandling.getState().about ?? undefined;
+export const togetherNow = (): Together => useHandling.getState().together ?? "usual";

@@ -4,7 +4,7 @@ import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
 import type { Pointed } from "./aims";
 import { drag } from "./drag";
-import { useHandling } from "./handling";
+import { aboutNow, holdNow, togetherNow, useHandling } from "./handling";
 
 /** Tries what a drag would do as it goes on, and does it where it ends. */
 function dragged(
@@ -37,7 +37,6 @@ export function pull(
   sight: (e: globalThis.PointerEvent) => Pointed | null,
 ) {
   dragged(e, sight, ({ ray, near }, free, grip) => {
-    const { together, hold } = useHandling.getState();
     return {
       do: "pullSide",
       piece,
@@ -45,8 +44,8 @@ export function pull(
       ray,
       grip: grip?.ray,
       near: free ? 0 : near,
-      together: together ?? "usual",
-      hold: hold ?? undefined,
+      together: togetherNow(),
+      hold: holdNow(),
     };
   });
 }
@@ -55,7 +54,7 @@ export function pull(
 export function dial(e: PointerEvent, sight: (e: globalThis.PointerEvent) => Pointed | null) {
   const pieces = useSheet.getState().selection;
   dragged(e, sight, ({ ray }, free) => {
-    const { step, about } = useHandling.getState();
+    const { step } = useHandling.getState();
     return {
       do: "face",
       what: "point",
@@ -63,7 +62,7 @@ export function dial(e: PointerEvent, sight: (e: globalThis.PointerEvent) => Poi
       together: true,
       ray,
       step: free ? 0 : step,
-      about: about ?? undefined,
+      about: aboutNow(),
     };
   });
 }

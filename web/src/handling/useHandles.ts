@@ -25,7 +25,7 @@ export function useHandles(): Handles | null {
   const wanted = lead !== undefined && (aiming ? aiming === "along" || aiming === "face" : at !== null);
   const found = useQuery({
     queryKey: ["handles", space.id, space.revision, lead, about, unit],
-    queryFn: () => api.handles(space.id, lead!, about ?? "", unit),
+    queryFn: () => api.handles(space.id, lead!, about, unit),
     enabled: wanted,
     placeholderData: (before) => before,
   }).data;

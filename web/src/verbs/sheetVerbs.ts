@@ -8,7 +8,7 @@ import { useHelp } from "./help";
 import { search, VERB_MARK } from "./search";
 import { pieces, several } from "./selected";
 import { TOOL_WORDS } from "./tools";
-import type { Choice, Verb } from "./verb";
+import { choice, type Choice, type Verb } from "./verb";
 import { aim } from "../handling/aims";
 import { SIZE_VERBS } from "./sizeVerbs";
 import { TURN_VERBS } from "./turnVerbs";
@@ -38,11 +38,7 @@ const side = (
   edit: "beside" | "level",
   words: string,
   of: "left" | "right" | "front" | "back" | "top" | "under",
-): Choice => ({
-  words,
-  now: false,
-  choose: () => void sheet().edit([{ do: edit, pieces: sheet().selection, side: of }]),
-});
+): Choice => choice(words, () => void sheet().edit([{ do: edit, pieces: sheet().selection, side: of }]));
 
 /** With what is selected. */
 const WITH_IT: Verb[] = [

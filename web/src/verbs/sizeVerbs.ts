@@ -2,18 +2,13 @@ import { api } from "../api/client";
 import type { Measure } from "../api/types.gen";
 import { aim } from "../handling/aims";
 import { ask } from "../handling/question";
-import { handle, useHandling } from "../handling/handling";
+import { handle, holdNow, togetherNow, useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 import { chosen, edit, one, pieces, several } from "./selected";
-import type { Choice, Verb } from "./verb";
+import { choice, type Verb } from "./verb";
 
 const MEASURES: Measure[] = ["width", "depth", "height"];
 const WHOLE = { width: "100%", depth: "100%", height: "100%" };
-
-const hold = () => useHandling.getState().hold ?? undefined;
-const together = () => useHandling.getState().together ?? "usual";
-
-const choice = (words: string, choose: () => void): Choice => ({ words, now: false, choose });
 
 const fill = (words: string, what: object) =>
   choice(words, () => edit({ do: "fill", piece: chosen().at(-1)!, ...what }));
@@ -29,12 +24,12 @@ function fillBut(words: string, what: object) {
 }
 
 const asLead = (words: string, measures?: Measure[]) =>
-  choice(words, () => edit({ do: "sizeAs", pieces: chosen(), measures, together: together(), hold: hold() }));
+  choice(words, () =>
+    edit({ do: "sizeAs", pieces: chosen(), measures, together: togetherNow(), hold: holdNow() }),
+  );
 
 const mirror = (words: string, across: Measure) =>
-  choice(words, () =>
-    edit({ do: "mirror", pieces: chosen(), across, about: useHandling.getState().hold ?? undefined }),
-  );
+  choice(words, () => edit({ do: "mirror", pieces: chosen(), across, about: holdNow() }));
 
 /** Sets a yardstick beside what is selected. */
 async function stand(what: "person" | "block", size: string) {
@@ -132,7 +127,7 @@ export const SIZE_VERBS: Verb[] = [
     keys: [],
     help: "Back to the size it has in the catalog.",
     applies: pieces,
-    does: () => edit({ do: "size", pieces: chosen(), size: WHOLE, natural: true, hold: hold() }),
+    does: () => edit({ do: "size", pieces: chosen(), size: WHOLE, natural: true, hold: holdNow() }),
     seen: true,
   },
   {

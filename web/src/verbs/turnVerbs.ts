@@ -1,18 +1,14 @@
 import type { FaceWhat } from "../api/types.gen";
 import { aim } from "../handling/aims";
 import { ask } from "../handling/question";
-import { handle, STEPS, useHandling } from "../handling/handling";
+import { aboutNow, handle, STEPS, useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 import { chosen, edit, pieces, several } from "./selected";
-import type { Choice, Verb } from "./verb";
+import { choice, type Verb } from "./verb";
 import { turnBy } from "./verbs";
 
-const about = () => useHandling.getState().about ?? undefined;
-
-const choice = (words: string, choose: () => void): Choice => ({ words, now: false, choose });
-
 const face = (words: string, what: FaceWhat, away?: boolean) =>
-  choice(words, () => edit({ do: "face", pieces: chosen(), what, away, about: about() }));
+  choice(words, () => edit({ do: "face", pieces: chosen(), what, away, about: aboutNow() }));
 
 const lies = (words: string, toward: number, by: number) =>
   choice(words, () => edit({ do: "lean", pieces: chosen(), toward, by }));
@@ -112,7 +108,7 @@ export const TURN_VERBS: Verb[] = [
       ...(chosen().length === 2 ? [face("each other", "eachOther")] : []),
       ...(several() ? [face("the lead", "lead"), face("away from the lead", "lead", true)] : []),
       ...(several()
-        ? [choice("the way the lead does", () => edit({ do: "turnAs", pieces: chosen(), about: about() }))]
+        ? [choice("the way the lead does", () => edit({ do: "turnAs", pieces: chosen(), about: aboutNow() }))]
         : []),
       ...(stage()
         ? [face("the audience", "audience"), face("away from the audience", "audience", true)]

@@ -8,6 +8,9 @@ export interface Choice {
   choose: () => void;
 }
 
+/** Something that is done by choosing it, and is no state. */
+export const choice = (words: string, choose: () => void): Choice => ({ words, now: false, choose });
+
 /** Something one can do: seen under the caption, in the menu at the pointer, among the keys, and found. */
 export interface Verb {
   /** What one does, as one would say it. */

@@ -9,13 +9,13 @@ import pied.core.edit.Edit;
 import pied.core.edit.Edit.Measures;
 import pied.core.edit.size.Resize;
 import pied.core.edit.size.ResizeBuilder;
+import pied.core.edit.size.SizeAsOne;
 import pied.core.edit.size.SizeAsOneBuilder;
 import pied.core.edit.size.Together;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
-import pied.core.solid.Box;
 import pied.core.units.Said;
 
 /** Writes of the sizes of what is selected, and of what can be done about them. */
@@ -180,15 +180,11 @@ final class SizeCaption {
     hold();
     along();
     writer.text(". As one whole ");
-    Box whole =
-        pieces.stream()
-            .map(p -> p.pose().box(writer.space.shapes().mesh(p).box()))
-            .reduce(Box::union)
-            .orElseThrow();
-    Size size = new Size(whole.size().x(), whole.size().z(), whole.size().y());
+    List<String> ids = pieces.stream().map(Piece::id).toList();
+    Size size = SizeAsOne.size(SizeAsOne.whole(writer.space, ids));
     Edit edit =
         SizeAsOneBuilder.builder()
-            .pieces(pieces.stream().map(Piece::id).toList())
+            .pieces(ids)
             .together(handling.usually())
             .hold(handling.hold())
             .build();

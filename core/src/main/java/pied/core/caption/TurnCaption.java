@@ -80,10 +80,7 @@ final class TurnCaption {
     writer.text(", turned about ");
     writer.out.add(
         new Phrase.Setting(
-            (handling.about() == null ? Hold.FOOT : Hold.read(handling.about())).words(),
-            "What it is turned about",
-            "about",
-            List.of()));
+            Hold.pivot(handling.about()).words(), "What it is turned about", "about", List.of()));
   }
 
   /** Over its edges, about the mark. */

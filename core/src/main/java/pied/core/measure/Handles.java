@@ -31,8 +31,19 @@ public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
    * @param out direction out of it, of length 1
    * @param text what the piece measures that way
    * @param slot of that measure
+   * @param words of that measure, as after a number
+   * @param called what the side is called
+   * @param hold what stays when it is pulled
    */
-  public record Tab(Side side, Vec at, Vec out, String text, String slot) {}
+  public record Tab(
+      Side side,
+      Vec at,
+      Vec out,
+      String text,
+      String slot,
+      String words,
+      String called,
+      String hold) {}
 
   /**
    * A ring about what it is turned about.
@@ -64,10 +75,12 @@ public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
                         p.pose().apply(side.middle(s)),
                         p.pose().direct(side.outward()),
                         unit.fine(side.measure().of(s)),
-                        side.measure().name()))
+                        side.measure().name(),
+                        side.measure().words(),
+                        side.called(),
+                        side.opposite().name()))
             .toList();
-    Hold mark = about == null || about.isEmpty() ? Hold.FOOT : Hold.read(about);
-    Vec centre = at(p, mark);
+    Vec centre = at(p, Hold.pivot(about));
     double far =
         marks.stream()
             .mapToDouble(m -> Math.hypot(m.at.x() - centre.x(), m.at.z() - centre.z()))

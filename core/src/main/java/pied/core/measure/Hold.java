@@ -59,8 +59,9 @@ public record Hold(@Nullable Integer across, @Nullable Integer upright, @Nullabl
     return middle ? h.orElse(new Hold(0, 0, 0)) : h;
   }
 
-  public static Hold of(Side side) {
-    return read(side.name());
+  /** The mark something is turned about: as it was said, else the middle of its foot. */
+  public static Hold pivot(@Nullable String about) {
+    return about == null ? FOOT : read(about);
   }
 
   /** What is not said is as in another. */

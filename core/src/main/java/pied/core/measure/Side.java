@@ -54,6 +54,15 @@ public enum Side {
     };
   }
 
+  /** What it is called: "its left side", "its underside". */
+  public String called() {
+    return switch (this) {
+      case left, right -> name() + " side";
+      case under -> "underside";
+      default -> name();
+    };
+  }
+
   public Side opposite() {
     return switch (this) {
       case left -> right;

@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import pied.core.Nullable;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.size.KnownLength;
@@ -55,7 +56,7 @@ class MeasuringController {
   HandlesView handles(
       @PathVariable String id,
       @PathVariable String piece,
-      @RequestParam(defaultValue = "") String about,
+      @RequestParam(required = false) @Nullable String about,
       @RequestParam(defaultValue = "m") String unit) {
     OpenSpace.Seen now = store.seen(id);
     return new HandlesView(

@@ -83,7 +83,7 @@ public record KnownLength(
   }
 
   /** A factor as it is written. */
-  public static String factor(double f) {
+  private static String factor(double f) {
     return new BigDecimal(f).round(new MathContext(4)).stripTrailingZeros().toPlainString();
   }
 

@@ -6,6 +6,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.catalog.Article;
 import pied.core.catalog.Sizing;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
@@ -54,23 +55,19 @@ public record PullSide(
     Sight s = need(ray, "ray");
     Vec middle = p.pose().apply(side.middle(p.size()));
     double by = along(middle, out, s) - (grip == null ? 0 : along(middle, out, grip));
-    Snap snap = near > 0 ? snap(bench.space(), p, out, by) : null;
+    Snap snap = near > 0 ? snap(bench.space(), p, middle, out, by) : null;
     double pulled = snap == null ? by : snap.by();
     Hold stays = Hold.read(hold);
     boolean both = stays.along(m) != null && stays.along(m) == 0;
     int end = side == Side.left || side == Side.back || side == Side.under ? 1 : -1;
-    Sizing.Rule rule = bench.space().article(p).sizing().rule(m);
+    Article article = bench.space().article(p);
+    Sizing.Rule rule = article.sizing().rule(m);
     double wanted = m.of(p.size()) + (both ? 2 : 1) * pulled;
     double can = Math.max(Size.LEAST, Math.min(Size.MOST, rule.nearest(wanted)));
     double[] asked = {Double.NaN, Double.NaN, Double.NaN};
     asked[m.ordinal()] = p.form().stretched() ? Math.max(Size.LEAST, wanted) : can;
     Size next =
-        bench
-            .space()
-            .article(p)
-            .sizing()
-            .follow(
-                p.size(), Together.of(together, bench.space().article(p)).follow(p.size(), asked));
+        article.sizing().follow(p.size(), Together.of(together, article).follow(p.size(), asked));
     Beyond beyond = p.form().stretched() ? Beyond.stretch : Beyond.nearest;
     Form form = Fitting.form(bench, p, next, beyond, b -> this);
     Fitting.give(bench, p, form, both ? stays : stays.with(m, end));
@@ -97,14 +94,13 @@ public record PullSide(
   /**
    * What is near where the side is pulled to: the nearest of what it would touch or be level with.
    */
-  private Snap snap(Space space, Piece p, Vec out, double by) {
+  private Snap snap(Space space, Piece p, Vec middle, Vec out, double by) {
     Set<String> own = space.withCarried(List.of(p.id()));
     Snap best = null;
     Reach reach = Reach.of(space, p, side, own, Math.abs(by) + near + 1);
     if (reach != null && Math.abs(reach.distance() - by) < near) {
       best = new Snap(reach.distance(), p.name() + " reaches " + reach.toName());
     }
-    Vec middle = p.pose().apply(side.middle(p.size()));
     Vec around = new Vec(AROUND, AROUND, AROUND);
     for (Body b : space.bodies().near(new Box(middle.minus(around), middle.plus(around)))) {
       if (!space.has(b.id()) || own.contains(b.id())) {
@@ -118,16 +114,16 @@ public record PullSide(
         if (level && Math.abs(at - by) < (best == null ? near : Math.abs(best.by() - by))) {
           best =
               new Snap(
-                  at, "Its " + name(side) + " is level with the " + name(face) + " of " + n.name());
+                  at,
+                  "Its "
+                      + side.called()
+                      + " is level with the "
+                      + face.called()
+                      + " of "
+                      + n.name());
         }
       }
     }
     return best;
-  }
-
-  private static String name(Side s) {
-    return s == Side.under
-        ? "underside"
-        : s == Side.left || s == Side.right ? s + " side" : s.name();
   }
 }

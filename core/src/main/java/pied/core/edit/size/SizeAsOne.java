@@ -20,6 +20,7 @@ import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
+import pied.core.space.Space;
 
 /**
  * Sizes several pieces as one whole, by what they measure together across, deep and high: each
@@ -42,8 +43,8 @@ public record SizeAsOne(
   @Override
   public void make(Bench bench) {
     List<String> ids = bench.chosen(pieces);
-    Box whole = whole(bench, ids);
-    Size now = new Size(whole.size().x(), whole.size().z(), whole.size().y());
+    Box whole = whole(bench.space(), ids);
+    Size now = size(whole);
     double[] asked = Asked.read(need(size, "size"), now, bench.unit());
     Piece lead = bench.piece(ids.get(ids.size() - 1));
     asked = Together.of(together, bench.space().article(lead)).follow(now, asked);
@@ -70,12 +71,17 @@ public record SizeAsOne(
   }
 
   /** The upright box about pieces. */
-  public static Box whole(Bench bench, List<String> ids) {
+  public static Box whole(Space space, List<String> ids) {
     return ids.stream()
-        .map(bench::piece)
-        .map(p -> p.pose().box(bench.space().shapes().mesh(p).box()))
+        .map(space::piece)
+        .map(p -> p.pose().box(space.shapes().mesh(p).box()))
         .reduce(Box::union)
         .orElseThrow();
+  }
+
+  /** What an upright box measures across, deep and high. */
+  public static Size size(Box whole) {
+    return new Size(whole.size().x(), whole.size().z(), whole.size().y());
   }
 
   private static Vec placed(Vec at, Vec stays, double[] f) {

@@ -37,7 +37,7 @@ public record Along(List<String> pieces, String to, @Nullable Side side, @Nullab
     if (side == Side.top || side == Side.under) {
       throw new Refusal("Say which upright side is to run along it: left, right, front or back.");
     }
-    Hold mark = Swing.pivot(about);
+    Hold mark = Hold.pivot(about);
     for (String id : ids) {
       Piece p = bench.piece(id);
       double toward = toward(bench.space(), p, need(to, "to"));

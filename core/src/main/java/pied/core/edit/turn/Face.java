@@ -65,7 +65,7 @@ public record Face(
     if (turned.isEmpty()) {
       throw new Refusal("Select what is to face the lead as well; the lead is picked last.");
     }
-    Hold mark = Swing.pivot(about);
+    Hold mark = Hold.pivot(about);
     List<Piece> before = ids.stream().map(bench::piece).toList();
     Piece lead = bench.piece(turned.get(turned.size() - 1));
     double all = Boolean.TRUE.equals(together) ? more(bench, before, lead, mark) : Double.NaN;

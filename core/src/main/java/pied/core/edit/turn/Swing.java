@@ -4,7 +4,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import org.joml.Quaterniond;
-import pied.core.Nullable;
 import pied.core.edit.Bench;
 import pied.core.measure.Hold;
 import pied.core.piece.Lean;
@@ -16,11 +15,6 @@ import pied.core.solid.Vec;
 /** Turns pieces on the bench about points. */
 final class Swing {
   private Swing() {}
-
-  /** The mark something is turned about: as it was said, else the middle of its foot. */
-  static Hold pivot(@Nullable String about) {
-    return about == null ? Hold.FOOT : Hold.read(about);
-  }
 
   /** Where a mark of a piece is in the space. */
   static Vec mark(Piece p, Hold mark) {

@@ -8,8 +8,8 @@ import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.size.SizeAsOne;
+import pied.core.measure.Hold;
 import pied.core.piece.Piece;
-import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Sound;
 
@@ -55,7 +55,7 @@ public record Turn(
     double all = one ? more(lead) : 0;
     for (String id : ids) {
       Piece p = bench.piece(id);
-      Vec stays = one ? common : Swing.mark(p, Swing.pivot(about));
+      Vec stays = one ? common : Swing.mark(p, Hold.pivot(about));
       Swing.upright(bench, p, stays, one ? all : more(p));
     }
     Swing.rest(bench, ids);
@@ -70,10 +70,9 @@ public record Turn(
       return Sound.point(at);
     }
     if (about != null) {
-      return Swing.mark(bench.piece(ids.get(ids.size() - 1)), Swing.pivot(about));
+      return Swing.mark(bench.piece(ids.get(ids.size() - 1)), Hold.pivot(about));
     }
-    Box whole = SizeAsOne.whole(bench, ids);
-    return whole.centre();
+    return SizeAsOne.whole(bench.space(), ids).centre();
   }
 
   /** About a level direction; what stands on them comes to rest again. */
@@ -84,7 +83,7 @@ public record Turn(
     for (String id : ids) {
       Piece p = bench.piece(id);
       Vec way = p.pose().direct(axis.own());
-      Swing.about(bench, p, way, Swing.pivot(about), by.angle(0));
+      Swing.about(bench, p, way, Hold.pivot(about), by.angle(0));
     }
     bench.settle(bench.space().carriedBy(ids), true);
     bench.carriers(ids);

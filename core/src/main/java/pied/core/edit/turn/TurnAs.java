@@ -23,7 +23,7 @@ public record TurnAs(List<String> pieces, @Nullable String about) implements Edi
       throw new Refusal("Select what is to be turned as another, and that one last.");
     }
     double turn = bench.piece(ids.get(ids.size() - 1)).turn();
-    Hold mark = Swing.pivot(about);
+    Hold mark = Hold.pivot(about);
     List<String> others = bench.tops(ids.subList(0, ids.size() - 1));
     for (String id : others) {
       Piece p = bench.piece(id);
