@@ -4,14 +4,11 @@ import createCache from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
 import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClientProvider } from "@tanstack/react-query";
 import { createRoot } from "react-dom/client";
+import { queries } from "./api/queries";
 import { App } from "./App";
 import { theme } from "./theme";
-
-const queries = new QueryClient({
-  defaultOptions: { queries: { refetchOnWindowFocus: false, staleTime: Infinity, retry: 2 } },
-});
 
 /** The word with which the server lets this page's own styles in. */
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;

@@ -1,5 +1,6 @@
 import type { Form } from "../drawings/forms";
 import type * as T from "./types.gen";
+import { WINDOW } from "./who";
 
 /** A request was refused; the message is for the person. */
 export class Refused extends Error {
@@ -73,7 +74,7 @@ export const api = {
   newProject: (name: string) => call<T.ProjectView>("/projects", { name }),
   newSpace: (project: string, space: NewSpaceDraft) =>
     call<T.SpaceName>(`/projects/${project}/spaces`, space),
-  space: (id: string) => call<T.SpaceView>(`/spaces/${id}`),
+  space: (id: string) => call<T.SpaceView>(`/spaces/${id}` + query({ window: WINDOW })),
   catalog: (text: string, kind: string, unit: string, project: string, filter?: Filter) =>
     call<T.CatalogPage>(
       "/catalog" + some({ text, kind, unit, project, ...filter, mounting: filter?.mounting || null }),
@@ -86,6 +87,8 @@ export const api = {
     `/api/imports/${id}/mesh.glb` + query({ unit: t.unit, up: t.up, turn: t.turn }),
   importAccept: (id: string, taken: T.Taken, unit: string) =>
     call<T.ArticleCard>(`/imports/${id}/accept` + query({ unit }), taken),
+  keepAsArticle: (space: string, pieces: string[], name: string, unit: string) =>
+    call<T.ArticleCard>(`/spaces/${space}/articles` + query({ unit }), { pieces, name }),
   importGiveUp: (id: string) => fetch(`/api/imports/${id}`, { method: "DELETE" }),
   supplier: () => call<T.SupplierView>("/supplier"),
   signIn: (user: string, password: string) => call<T.SupplierView>("/supplier/session", { user, password }),
@@ -98,16 +101,22 @@ export const api = {
     fetch(`/api/projects/${project}/fetches/${ware}`, { method: "DELETE" }),
   free: (id: string, piece: string | null, part: string | null) =>
     call<T.FreePlaceView>(`/spaces/${id}/free` + some({ piece, part })),
-  edit: (id: string, request: { id: string; unit: string; edits: T.EditUnion[] }) =>
+  edit: (id: string, request: { id: string; unit: string; layer?: string; by: T.By; edits: T.EditUnion[] }) =>
     call<T.Changed>(`/spaces/${id}/edits`, request),
   trial: (id: string, unit: string, edits: T.EditUnion[]) =>
     call<T.Trial>(`/spaces/${id}/trial`, { unit, edits }),
-  undo: (id: string, request: string) => call<T.Changed>(`/spaces/${id}/undo`, { id: request }),
-  redo: (id: string, request: string) => call<T.Changed>(`/spaces/${id}/redo`, { id: request }),
+  propose: (id: string, request: T.ProposeRequest) => call<T.Proposal>(`/spaces/${id}/propose`, request),
+  understand: (id: string, request: T.SayRequest) => call<T.Proposal>(`/spaces/${id}/understand`, request),
+  say: (id: string, request: T.SayRequest) => call<T.Said>(`/spaces/${id}/say`, request),
+  undo: (id: string, request: T.StepRequest) => call<T.Changed>(`/spaces/${id}/undo`, request),
+  redo: (id: string, request: T.StepRequest) => call<T.Changed>(`/spaces/${id}/redo`, request),
+  history: (id: string, before: number, unit: string) =>
+    call<T.HistoryView>(`/spaces/${id}/history` + query({ before, unit })),
+  go: (id: string, request: T.GoRequest) => call<T.Changed>(`/spaces/${id}/history/go`, request),
   reach: (id: string, piece: string, unit: string) =>
     call<T.ReachAnswer>(`/spaces/${id}/pieces/${piece}/reach` + query({ unit })).then((a) => a.reach),
-  within: (id: string, x1: number, z1: number, x2: number, z2: number) =>
-    call<T.Found>(`/spaces/${id}/within` + query({ x1, z1, x2, z2 })).then((f) => f.pieces),
+  select: (id: string, meant: T.Meant) =>
+    call<T.Found>(`/spaces/${id}/select`, { meant }).then((f) => f.pieces),
   snags: (id: string) => call<T.Snags>(`/spaces/${id}/snags`),
   card: (id: string) => call<T.CardView>(`/spaces/${id}/card`),
   rename: (what: "projects" | "spaces", id: string, name: string) =>

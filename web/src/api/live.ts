@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import type { Carried, CarryAnswer, CarryQuestion, Changed } from "./types.gen";
 import { useSheet } from "../space/sheet";
+import { WINDOW } from "./who";
 
 type Message = { revision: number } | Changed | CarryAnswer | Carried;
 
@@ -42,7 +43,7 @@ export function useLive(space: string | undefined) {
     let pause = 500;
     let own: WebSocket;
     const connect = () => {
-      own = new WebSocket(`ws://${location.host}/api/live/${space}`);
+      own = new WebSocket(`ws://${location.host}/api/live/${space}?window=${WINDOW}`);
       socket = own;
       own.onopen = () => {
         pause = 500;

@@ -11,6 +11,8 @@ import { AimCaption } from "../handling/AimCaption";
 import { asked as handled, useHandling } from "../handling/handling";
 import { useQuestion } from "../handling/question";
 import { QuestionCaption } from "../handling/QuestionCaption";
+import { ProposalCaption } from "../proposal/ProposalCaption";
+import { useProposal } from "../proposal/proposal";
 import { AlsoHere } from "./AlsoHere";
 import { Fresh } from "./fresh";
 import { reach } from "./reach";
@@ -26,6 +28,7 @@ export function Caption() {
   const aiming = useSheet((s) => s.aiming);
   const carrying = useCarry((s) => s.hand !== null);
   const drafting = useDraft((s) => s.purpose !== null);
+  const proposing = useProposal((s) => s.text !== null || s.answer !== null || s.edits.length > 0);
   const unit = useSheet((s) => s.unit);
   const hand = useSheet((s) => s.hand);
   const asked = useQuestion((s) => s.asked !== null);
@@ -52,12 +55,14 @@ export function Caption() {
         display: "flex",
         alignItems: "center",
         // what is out of date is neither shown as true nor typed into
-        opacity: caption.isPlaceholderData ? 0.55 : 1,
-        pointerEvents: caption.isPlaceholderData ? "none" : undefined,
+        opacity: caption.isPlaceholderData && !proposing ? 0.55 : 1,
+        pointerEvents: caption.isPlaceholderData && !proposing ? "none" : undefined,
       }}
     >
       {drafting ? (
         <DraftCaption />
+      ) : proposing ? (
+        <ProposalCaption />
       ) : aiming ? (
         <AimCaption />
       ) : asked ? (

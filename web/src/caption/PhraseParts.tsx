@@ -5,9 +5,18 @@ import MenuItem from "@mui/material/MenuItem";
 import Popover from "@mui/material/Popover";
 import { useContext, useState } from "react";
 import { Fresh } from "./fresh";
-import type { PhraseChoice, PhraseField, PhraseSetting, PhraseUnion as Phrase } from "../api/types.gen";
+import type {
+  EditUnion as Edit,
+  PhraseChoice,
+  PhraseField,
+  PhraseMore,
+  PhraseSetting,
+  PhraseUnion as Phrase,
+} from "../api/types.gen";
+import { Doing } from "./doing";
 import { BoxFigure } from "../handling/BoxFigure";
 import { setHandling, useHandling } from "../handling/handling";
+import { selectMade } from "../proposal/proposal";
 import { filled } from "./filled";
 import { reach } from "./reach";
 import { useSheet } from "../space/sheet";
@@ -16,12 +25,25 @@ import { TypedField } from "./TypedField";
 
 /** What core wrote, to be read, typed into, chosen from and pressed. */
 export function Phrases({ phrases }: { phrases: Phrase[] }) {
-  return phrases.map((p, i) => <Part key={p.kind + i} phrase={p} />);
+  const first = phrases.findIndex((p) => p.kind === "field");
+  return phrases.map((p, i) => {
+    const next = phrases[i + 1];
+    const tight = next?.kind === "text" && /^[,.)]/.test(next.text);
+    return <Part key={p.kind + i} phrase={p} tight={tight} first={i === first} />;
+  });
 }
 
-function Part({ phrase }: { phrase: Phrase }) {
-  const { edit, select, selectPart } = useSheet.getState();
+function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first: boolean }) {
+  const { select, selectPart } = useSheet.getState();
   const fresh = useContext(Fresh);
+  const doing = useContext(Doing);
+  const done = async (edit: Edit) => {
+    if (doing) return doing.edit(edit);
+    const changed = await useSheet.getState().edit([edit]);
+    // a repetition that has grown is selected with what came to it
+    if (changed && changed.made.length > 0) await selectMade(changed.made);
+    return changed !== null;
+  };
   /** What this field takes by now. */
   const blank = async ({ label, blank: shown }: PhraseField) => {
     const now = (await fresh?.())?.find((p) => p.kind === "field" && p.label === label);
@@ -35,7 +57,11 @@ function Part({ phrase }: { phrase: Phrase }) {
           label={phrase.label}
           hint={phrase.hint}
           fixed={phrase.fixed}
-          onType={async (typed) => (await edit([filled(await blank(phrase), typed)])) !== null}
+          key={doing && first ? doing.first : undefined}
+          opened={doing !== null && first}
+          onType={async (typed) => done(filled(await blank(phrase), typed))}
+          onChange={doing ? (typed) => doing.live(filled(phrase.blank, typed)) : undefined}
+          onEnter={doing?.enter}
         />
       );
     case "swatch":
@@ -43,18 +69,19 @@ function Part({ phrase }: { phrase: Phrase }) {
         <Swatch
           name={phrase.text}
           colour={phrase.colour}
-          onChoose={(colour) => void edit([filled(phrase.blank, colour)])}
+          onChoose={(colour) => void done(filled(phrase.blank, colour))}
         />
       );
     case "setting":
       return phrase.values.length > 0 ? <Setting phrase={phrase} /> : <MarkSetting phrase={phrase} />;
     case "choice":
-      return <Choice phrase={phrase} />;
+    case "more":
+      return <Choice phrase={phrase} done={done} />;
     case "action":
       return (
         <ButtonBase
           onClick={async () => {
-            const changed = await edit([phrase.edit]);
+            const changed = await useSheet.getState().edit([phrase.edit]);
             if (changed?.part) selectPart(changed.part);
           }}
           sx={{
@@ -67,7 +94,7 @@ function Part({ phrase }: { phrase: Phrase }) {
             px: 0.75,
             lineHeight: "20px",
             verticalAlign: "baseline",
-            mr: 0.5,
+            mr: tight ? 0 : 0.5,
             "&:hover, &:focus-visible": { borderColor: "primary.main", bgcolor: "background.default" },
           }}
         >
@@ -99,14 +126,20 @@ function Part({ phrase }: { phrase: Phrase }) {
 }
 
 /** A word with others in its place. */
-function Choice({ phrase }: { phrase: PhraseChoice }) {
+function Choice({
+  phrase,
+  done,
+}: {
+  phrase: PhraseChoice | PhraseMore;
+  done: (edit: Edit) => Promise<boolean>;
+}) {
   return (
     <Others
       text={phrase.text}
       label={phrase.label}
       others={phrase.options.map((o) => ({
         text: o.text,
-        choose: () => void useSheet.getState().edit([o.edit]),
+        choose: () => void done(o.edit),
       }))}
     />
   );

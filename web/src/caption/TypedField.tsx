@@ -3,7 +3,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Popper from "@mui/material/Popper";
 import { reach } from "./reach";
 import { useEffect, useRef, useState } from "react";
-import { useTyping } from "./typing";
+import { stepped, useTyping } from "./typing";
 
 /**
  * A number (or name) in a sentence or on a drawing: a click opens it, Enter makes it so, Esc leaves it
@@ -24,6 +24,10 @@ export function TypedField(props: {
   opened?: boolean;
   /** It was closed again. */
   onClose?: () => void;
+  /** What stands there while it is typed; then it stays when the field is left. */
+  onChange?: (typed: string) => void;
+  /** Enter was pressed, where what is typed was told as it was. */
+  onEnter?: () => void;
 }) {
   const [typed, setTyped] = useState<string | null>(props.opened ? props.text : null);
   const [wrong, setWrong] = useState(false);
@@ -44,6 +48,11 @@ export function TypedField(props: {
     else input.current?.select();
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [open]);
+  const change = (text: string) => {
+    setTyped(text);
+    setWrong(false);
+    if (text.trim() !== "") props.onChange?.(text);
+  };
   const close = () => {
     setTyped(null);
     setWrong(false);
@@ -89,18 +98,21 @@ export function TypedField(props: {
         aria-label={props.label}
         aria-invalid={wrong}
         value={typed}
-        onChange={(e) => {
-          setTyped(e.target.value);
-          setWrong(false);
-        }}
+        onChange={(e) => change(e.target.value)}
         onBlur={close}
         onKeyDown={async (e) => {
           e.stopPropagation();
+          const by = e.key === "ArrowUp" ? 1 : e.key === "ArrowDown" ? -1 : 0;
+          const more = by === 0 ? null : stepped(typed, by);
           if (e.key === "Escape") {
             close();
+          } else if (more !== null) {
+            e.preventDefault();
+            change(more);
           } else if (e.key === "Enter") {
             e.preventDefault();
-            if (typed.trim() === props.text) close();
+            if (props.onEnter) props.onEnter();
+            else if (typed.trim() === props.text) close();
             else if (await props.onType(typed)) close();
             else setWrong(true);
           }

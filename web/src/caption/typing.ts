@@ -9,6 +9,15 @@ export const useTyping = create<{ label: string; text: string; at: number }>(() 
   at: 0,
 }));
 
+/** A number with one more, or one less, of its last place; null for what is no plain number. */
+export function stepped(text: string, by: number): string | null {
+  const m = /^\s*(\d+)(?:\.(\d+))?\s*$/.exec(text);
+  if (!m) return null;
+  const places = m[2]?.length ?? 0;
+  const next = Number(text) + by * 10 ** -places;
+  return next < 0 ? null : next.toFixed(places);
+}
+
 export function openField(label: string, text: string) {
   useTyping.setState((s) => ({ label, text, at: s.at + 1 }));
 }

@@ -120,7 +120,11 @@ onOpen(() => {
 onAnswer((message: CarryAnswer) => {
   if (message.answer !== asked) return;
   asked = 0;
-  if (useCarry.getState().hand) {
+  if (message.refused && message.offers.length > 0) {
+    // it cannot be carried as it is
+    dropCarry();
+    useSheet.getState().say(message.refused, "refused", message.offers);
+  } else if (useCarry.getState().hand) {
     const answer = message.carry ?? null;
     useCarry.setState({ answer });
     const why = message.refused || answer?.refused || "";

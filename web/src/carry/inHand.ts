@@ -6,6 +6,8 @@ import type { Sheet } from "../space/sheet";
 export interface Placing {
   article: ArticleCard;
   turn: number;
+  /** The layer on which it comes; the current one if left out. */
+  layer?: string;
 }
 
 /** Something to be built into the shell, on its way to its place. */

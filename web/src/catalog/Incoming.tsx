@@ -1,5 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import Dialog from "@mui/material/Dialog";
 import LinearProgress from "@mui/material/LinearProgress";
 import MenuItem from "@mui/material/MenuItem";
@@ -114,6 +116,7 @@ const MOUNTINGS: [string, string][] = [
 
 /** What came in beside the standing figure, what was worked out, and how to take it otherwise. */
 function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong: string }) {
+  const apart = useIncoming((s) => s.apart);
   const { palette } = useTheme();
   const queries = useQueryClient();
   const known = UNITS.find(([m]) => Math.abs(m - taken.unit) < 1e-9);
@@ -206,6 +209,17 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
               ))}
             </Select>
           </Choice>
+          <FormControlLabel
+            control={
+              <Checkbox
+                size="small"
+                checked={apart}
+                onChange={(e) => useIncoming.setState({ apart: e.target.checked })}
+              />
+            }
+            label="On a layer of its own, by its name"
+            slotProps={{ typography: { variant: "body2" } }}
+          />
           <Box component="ul" sx={{ pl: 2, my: 1, color: "text.secondary", fontSize: 12 }}>
             <li>
               {view.format}, {view.triangles.toLocaleString("en")} triangles

@@ -13,9 +13,19 @@ interface Incoming {
   view: ImportView | null;
   taken: Taken | null;
   wrong: string;
+  /** Whether it comes on a layer of its own. */
+  apart: boolean;
 }
 
-const NONE: Incoming = { sending: null, file: "", stop: null, view: null, taken: null, wrong: "" };
+const NONE: Incoming = {
+  sending: null,
+  file: "",
+  stop: null,
+  view: null,
+  taken: null,
+  wrong: "",
+  apart: false,
+};
 
 export const useIncoming = create<Incoming>(() => NONE);
 
@@ -26,10 +36,11 @@ export async function bringIn(files: File[]) {
   const { arrived, stop } = sendModel(space.project, files, unit, (sending) =>
     useIncoming.setState({ sending }),
   );
-  useIncoming.setState({ ...NONE, sending: 0, file: files[0].name, stop });
+  const { apart } = useIncoming.getState();
+  useIncoming.setState({ ...NONE, apart, sending: 0, file: files[0].name, stop });
   try {
     const view = await arrived;
-    useIncoming.setState({ ...NONE, view, taken: view.taken });
+    useIncoming.setState({ ...NONE, apart, view, taken: view.taken });
   } catch (e) {
     useIncoming.setState(NONE);
     say(`${files[0].name}: ${(e as Error).message}`, "refused");
@@ -53,18 +64,28 @@ export async function takeSo(change: Partial<Taken>, known: Known = {}): Promise
 
 /** Makes an article of it, and takes that in hand. */
 export async function accept(): Promise<ArticleCard | null> {
-  const { view, taken } = useIncoming.getState();
+  const { view, taken, apart } = useIncoming.getState();
   if (!view || !taken) return null;
   try {
     const article = await api.importAccept(view.id, taken, useSheet.getState().unit);
-    useIncoming.setState(NONE);
+    useIncoming.setState({ ...NONE, apart });
     note(article.id);
-    useSheet.getState().place({ article, turn: 0 });
+    const layer = apart ? await newLayer(article.name) : undefined;
+    useSheet.getState().place({ article, turn: 0, layer });
     return article;
   } catch (e) {
     useIncoming.setState({ wrong: (e as Error).message });
     return null;
   }
+}
+
+/** A layer of this name, made now if there is none; its id. */
+async function newLayer(name: string): Promise<string | undefined> {
+  const { space, edit } = useSheet.getState();
+  const there = space?.filing.layers.find((l) => l.name.toLowerCase() === name.toLowerCase());
+  if (there) return there.id;
+  const id = crypto.randomUUID();
+  return (await edit([{ do: "newLayer", id, name }])) ? id : undefined;
 }
 
 export function turnAway() {

@@ -116,6 +116,7 @@ export function ElevationSheet({ name }: { name: string }) {
       return { do: "shift", part, by: { x: right.x * by.x, z: right.z * by.x }, up: -by.y };
     },
     select,
+    { name, in: () => (elevation ? { look: elevation.look } : null) },
   );
   const inHand = useMemo(() => new Set(ghosts.map((p) => p.id)), [ghosts]);
   const marks = elevation?.figures.filter((f) => selection.includes(f.part ?? "")) ?? [];

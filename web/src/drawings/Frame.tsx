@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import { useEffect, useRef, type MouseEvent, type PointerEvent, type ReactNode } from "react";
 import type { Dimension, Label, Vec } from "../api/types.gen";
+import { BandFigure } from "./BandFigure";
 import { CarryMarks } from "../carry/CarryMarks";
 import { PaperHandles } from "../handling/PaperHandles";
 import { useSheet } from "../space/sheet";
@@ -164,27 +165,11 @@ export function Frame(props: {
             plan={testid === "plan"}
             taken={[...taken, ...wallNames(drawn.labels, paper)]}
           />
-          {press.box && <Band {...press.box} />}
+          <BandFigure drawing={name} />
           <ScaleBar scale={eye.scale} />
         </>
       )}
       {props.beside}
     </Box>
-  );
-}
-
-/** The rectangle that is drawn to select what is in it. */
-function Band({ x, y, w, h }: { x: number; y: number; w: number; h: number }) {
-  return (
-    <Box
-      data-testid="band"
-      style={{ left: x, top: y, width: w, height: h }}
-      sx={{
-        position: "absolute",
-        border: "1.5px dashed",
-        borderColor: "secondary.main",
-        pointerEvents: "none",
-      }}
-    />
   );
 }

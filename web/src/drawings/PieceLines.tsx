@@ -7,19 +7,24 @@ import { ring, segments } from "./paths";
 import { useLines } from "./useLines";
 import { tapeMarks } from "./tape";
 
-/** One piece on the plan. The lines are core's; here they are only put in their place. */
-export const PieceLines = memo(function PieceLines(props: {
+interface Props {
   piece: Piece;
   scale: number;
   selected: boolean;
   lead: boolean;
-  hovered: boolean;
   inHand: boolean;
+  /** Of its layer. */
+  colour?: string;
+  /** It is outside of the group that is opened. */
+  dim?: boolean;
   /** It cannot be picked. */
   plain?: boolean;
   /** In a thumbnail: the outline only. */
   small?: boolean;
-}) {
+}
+
+/** One piece on the plan. The lines are core's; here they are only put in their place. */
+export const PieceLines = memo(function PieceLines(props: Props) {
   const { palette } = useTheme();
   const { piece, scale } = props;
   const { size } = piece;
@@ -31,11 +36,7 @@ export const PieceLines = memo(function PieceLines(props: {
       : [-size.width / 2, -size.depth / 2, size.width / 2, size.depth / 2];
   const hangs = piece.on.kind === "ceiling" || piece.on.kind === "bar";
   const marked = props.selected || props.inHand;
-  const stroke = props.inHand
-    ? palette.secondary.main
-    : props.hovered
-      ? palette.primary.main
-      : palette.text.primary;
+  const stroke = props.inHand ? palette.secondary.main : (props.colour ?? palette.text.primary);
   const fine = !props.small && Math.max(size.width, size.depth) * scale > 24;
   return (
     <g
@@ -43,6 +44,7 @@ export const PieceLines = memo(function PieceLines(props: {
       data-piece={props.small || props.plain ? undefined : piece.id}
       data-name={piece.name}
       data-selected={props.selected || undefined}
+      opacity={props.dim ? 0.3 : undefined}
     >
       {lines && (
         <g transform={by}>
@@ -51,7 +53,7 @@ export const PieceLines = memo(function PieceLines(props: {
             fill={hangs ? "none" : palette.background.default}
             fillRule="evenodd"
             stroke={stroke}
-            strokeWidth={props.small ? 0.5 : props.hovered ? 1.75 : 1.25}
+            strokeWidth={props.small ? 0.5 : 1.25}
             strokeDasharray={hangs ? "4 3" : undefined}
             vectorEffect="non-scaling-stroke"
             pointerEvents="none"
@@ -86,4 +88,40 @@ export const PieceLines = memo(function PieceLines(props: {
       )}
     </g>
   );
-});
+}, alike);
+
+/** Whether it would be drawn the same: how a piece is kept in order has nothing to do with that. */
+function alike(a: Props, b: Props): boolean {
+  const { piece: p, ...rest } = a;
+  const { piece: q, ...others } = b;
+  const same = (Object.keys(others) as (keyof typeof others)[]).every((k) => rest[k] === others[k]);
+  return same && (p === q || DRAWN.every((k) => JSON.stringify(p[k]) === JSON.stringify(q[k])));
+}
+
+const DRAWN = [
+  ...(["id", "name", "article", "size", "mirrored", "stretched"] as const),
+  ...(["at", "lean", "onSheet", "on"] as const),
+];
+
+/** The outline of the piece that is pointed at, over all others. */
+export function HoveredLines({ piece }: { piece: Piece }) {
+  const { palette } = useTheme();
+  const { lines, by } = useLines(piece, "plan", 0, false);
+  if (!lines) return null;
+  return (
+    <g
+      transform={`translate(${piece.at.x} ${piece.at.z}) rotate(${piece.onSheet})`}
+      data-hovered={piece.id}
+      pointerEvents="none"
+    >
+      <path
+        transform={by}
+        d={lines.outlines.map(ring).join("")}
+        fill="none"
+        stroke={palette.primary.main}
+        strokeWidth={2}
+        vectorEffect="non-scaling-stroke"
+      />
+    </g>
+  );
+}

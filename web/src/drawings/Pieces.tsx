@@ -5,6 +5,7 @@ import { InstancedMesh, Matrix4, Quaternion, Vector3 } from "three";
 import { api } from "../api/client";
 import type { Finish, Piece } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
+import { isIn } from "../space/kept";
 import { shown } from "../space/mirror";
 import { useHandling } from "../handling/handling";
 import { formKey, stretch } from "./forms";
@@ -20,6 +21,8 @@ export function Pieces() {
   const ghosts = useSheet((s) => s.ghosts);
   const others = useSheet((s) => s.others);
   const space = useSheet((s) => s.space!.id);
+  const filing = useSheet((s) => s.space!.filing);
+  const open = useSheet((s) => s.inGroup);
   const placing = useSheet((s) => s.placing);
   // asked for anew when something else than before is in the space
   const articles = useMemo(() => [...new Set([...pieces.values()].map((p) => p.article))].sort(), [pieces]);
@@ -36,23 +39,29 @@ export function Pieces() {
   const yardstick = useHandling((s) => s.yardstick);
   const groups = useMemo(() => {
     const of = new Map<string, Piece[]>();
-    const all = shown(pieces, ghosts, others);
+    const all = shown(pieces, ghosts, others, filing);
     for (const p of yardstick ? [...all, yardstick] : all) {
-      const key = [...formKey(p), ...Object.entries(p.finishes).sort().flat()].join("~");
+      const dim = open !== null && !isIn(open, p.group, filing) ? ["dim"] : [];
+      const key = [...formKey(p), ...Object.entries(p.finishes).sort().flat(), ...dim].join("~");
       of.set(key, [...(of.get(key) ?? []), p]);
     }
     return [...of.entries()];
-  }, [pieces, ghosts, others, yardstick]);
+  }, [pieces, ghosts, others, yardstick, filing, open]);
   return (
     <>
       {groups.map(([key, same]) => (
-        <Alike key={key} pieces={same} finishes={finishes.get(same[0].article) ?? {}} />
+        <Alike
+          key={key}
+          pieces={same}
+          dim={key.endsWith("~dim")}
+          finishes={finishes.get(same[0].article) ?? {}}
+        />
       ))}
     </>
   );
 }
 
-function Alike({ pieces, finishes }: { pieces: Piece[]; finishes: Finishes }) {
+function Alike({ pieces, finishes, dim }: { pieces: Piece[]; finishes: Finishes; dim: boolean }) {
   const inHand = useSheet((s) => s.ghosts.some((g) => g.id === pieces[0].id));
   const shape = useShape(pieces[0], inHand);
   const scale = useMemo(() => {
@@ -63,14 +72,28 @@ function Alike({ pieces, finishes }: { pieces: Piece[]; finishes: Finishes }) {
   return (
     <>
       {shape?.parts.map((part) => (
-        <Instances key={part.name} part={part} pieces={pieces} finish={finishes[part.name]} scale={scale} />
+        <Instances
+          key={part.name}
+          part={part}
+          pieces={pieces}
+          finish={finishes[part.name]}
+          scale={scale}
+          dim={dim}
+        />
       ))}
     </>
   );
 }
 
-function Instances(props: { part: Part; pieces: Piece[]; finish?: Finish; scale: Vector3 }) {
-  const { part, pieces, finish, scale } = props;
+function Instances(props: {
+  part: Part;
+  pieces: Piece[];
+  finish?: Finish;
+  scale: Vector3;
+  /** It is outside of the group that is opened. */
+  dim: boolean;
+}) {
+  const { part, pieces, finish, scale, dim } = props;
   const mesh = useRef<InstancedMesh>(null);
   const { gl, invalidate } = useThree();
   useLayoutEffect(() => {
@@ -103,12 +126,14 @@ function Instances(props: { part: Part; pieces: Piece[]; finish?: Finish; scale:
       receiveShadow
     >
       <meshStandardMaterial
-        key={map?.uuid}
+        key={(map?.uuid ?? "") + dim}
         color={colour}
         map={map}
         roughness={finish?.rough ?? 0.8}
         emissive={colour}
         emissiveIntensity={(finish?.glow ?? 0) * 0.6}
+        transparent={dim}
+        opacity={dim ? 0.25 : 1}
       />
     </instancedMesh>
   );

@@ -1,20 +1,25 @@
 import { useTheme } from "@mui/material/styles";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
+import { memo, useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { api } from "../api/client";
 import type { Piece, ShellPlan, Vec } from "../api/types.gen";
 import { useCarry } from "../carry/carry";
 import { buildAt, toolEdit } from "../verbs/verbs";
 import { pointAt, setCorner, useDraft } from "../shell/draft";
 import { lookAtPlan } from "./facing";
+import { pointedAt } from "./lastPoint";
+import { LAYER } from "./layer";
+import { Tray } from "./Tray";
+import { TwinLines } from "./TwinLines";
 import { useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
+import { isIn, layerOf } from "../space/kept";
 import { shown } from "../space/mirror";
 import { giveUp, tryOut } from "../space/trial";
 import { openDrawing } from "./views";
 import { DraftLayer } from "../shell/DraftLayer";
 import { Inks, PartMark } from "./Inks";
-import { PieceLines } from "./PieceLines";
+import { HoveredLines, PieceLines } from "./PieceLines";
 import { around } from "./around";
 import { Frame, useFit } from "./Frame";
 import { AudienceMark, Grid, NorthMark } from "./marks";
@@ -47,20 +52,53 @@ export function useStack(): Piece[] {
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
   const others = useSheet((s) => s.others);
+  const filing = useSheet((s) => s.space!.filing);
   return useMemo(
-    () => shown(pieces, ghosts, others).sort((a, b) => a.at.y + a.size.height - b.at.y - b.size.height),
-    [pieces, ghosts, others],
+    () =>
+      shown(pieces, ghosts, others, filing).sort((a, b) => a.at.y + a.size.height - b.at.y - b.size.height),
+    [pieces, ghosts, others, filing],
   );
 }
+
+/** The piece that is pointed at; also one that is hidden, which a line of the schedule leads to. */
+function Hovered({ transform }: { transform: string }) {
+  const piece = useSheet((s) => (s.hover ? s.pieces.get(s.hover) : undefined));
+  return (
+    <svg style={LAYER} aria-hidden>
+      <g transform={transform}>{piece && <HoveredLines piece={piece} />}</g>
+    </svg>
+  );
+}
+
+/** All pieces on the plan; they are drawn anew by themselves, and not when the drawing is. */
+const PlanPieces = memo(function PlanPieces({ scale }: { scale: number }) {
+  const selection = useSheet((s) => s.selection);
+  const ghosts = useSheet((s) => s.ghosts);
+  const filing = useSheet((s) => s.space!.filing);
+  const open = useSheet((s) => s.inGroup);
+  const order = useStack();
+  const chosen = useMemo(() => new Set(selection), [selection]);
+  const inHand = useMemo(() => new Set(ghosts.map((p) => p.id)), [ghosts]);
+  const lead = selection[selection.length - 1];
+  return order.map((p) => (
+    <PieceLines
+      key={p.id}
+      piece={p}
+      scale={scale}
+      selected={chosen.has(p.id)}
+      lead={lead === p.id}
+      inHand={inHand.has(p.id)}
+      colour={layerOf(p, filing)?.colour}
+      dim={open !== null && !isIn(open, p.group, filing)}
+    />
+  ));
+});
 
 /** The plan: everything seen from above, as lines that core drew. */
 export function Plan() {
   const { palette } = useTheme();
   const space = useSheet((s) => s.space)!;
-  const selection = useSheet((s) => s.selection);
   const part = useSheet((s) => s.part);
-  const hover = useSheet((s) => s.hover);
-  const ghosts = useSheet((s) => s.ghosts);
   const grab = useSheet((s) => s.grab);
   const carrying = useCarry((s) => s.hand !== null);
   const tool = useSheet((s) => s.tool);
@@ -76,7 +114,6 @@ export function Plan() {
     eyeNow.current = eye;
   }, [eye]);
   const plan = usePlan();
-  const order = useStack();
   const last = useRef<{ x: number; z: number } | null>(null);
 
   useFit(paper, "plan", plan, () => {
@@ -128,13 +165,11 @@ export function Plan() {
         setCorner();
       } else select(on, e);
     },
-    (a, b) =>
-      void api
-        .within(space.id, a.x, a.y, b.x, b.y)
-        .then(useSheet.getState().select, (e: Error) => useSheet.getState().say(e.message, "refused")),
+    { name: "plan", in: () => null },
   );
   const move = (e: PointerEvent) => {
     last.current = toPlan(e);
+    pointedAt(last.current);
     if (tool) tryOut([toolEdit(tool, last.current, near())]);
     else if (purpose && !press.move(e)) pointAt(last.current, near(), e.shiftKey);
     return tool !== null || purpose !== null;
@@ -144,7 +179,6 @@ export function Plan() {
     return tool !== null;
   };
 
-  const inHand = new Set(ghosts.map((p) => p.id));
   const under = useMemo(() => plan?.inks.filter((i) => !OVER.has(i.style)) ?? [], [plan]);
   const over = useMemo(() => plan?.inks.filter((i) => OVER.has(i.style)) ?? [], [plan]);
   const marked = hand?.part ?? part;
@@ -176,7 +210,13 @@ export function Plan() {
         if (wall?.startsWith("wall:")) openDrawing(wall);
       }}
       over={purpose && <DraftLayer paper={paper} />}
-      beside={space.shell.stage ? <AudienceMark /> : <NorthMark turn={space.shell.north} />}
+      beside={
+        <>
+          {space.shell.stage ? <AudienceMark /> : <NorthMark turn={space.shell.north} />}
+          <Hovered transform={paper.transform} />
+          <Tray />
+        </>
+      }
     >
       {eye && plan && (
         <>
@@ -187,24 +227,13 @@ export function Plan() {
           <g opacity={purpose === "outline" ? 0.2 : 1}>
             <Inks inks={under.slice(1)} />
           </g>
-          {order.map((p) => (
-            <PieceLines
-              key={p.id}
-              piece={p}
-              scale={eye.scale}
-              selected={selection.includes(p.id)}
-              lead={selection[selection.length - 1] === p.id}
-              hovered={hover === p.id}
-              inHand={inHand.has(p.id)}
-            />
-          ))}
+          <PlanPieces scale={eye.scale} />
           {yardstick && (
             <PieceLines
               piece={yardstick}
               scale={eye.scale}
               selected={false}
               lead={false}
-              hovered
               inHand={false}
               plain
             />
@@ -238,6 +267,7 @@ export function Plan() {
               );
             })}
           <DatumMark eye={eye} />
+          <TwinLines scale={eye.scale} toPlan={toPlan} />
         </>
       )}
     </Frame>
@@ -282,16 +312,7 @@ export function PlanThumb({ width, height }: { width: number; height: number }) 
     <svg width={width} height={height} viewBox={`${x0} ${z0} ${x1 - x0} ${z1 - z0}`} aria-hidden>
       <Inks inks={plan.inks} small />
       {order.map((p) => (
-        <PieceLines
-          key={p.id}
-          piece={p}
-          scale={scale}
-          selected={false}
-          lead={false}
-          hovered={false}
-          inHand={false}
-          small
-        />
+        <PieceLines key={p.id} piece={p} scale={scale} selected={false} lead={false} inHand={false} small />
       ))}
     </svg>
   );

@@ -1,7 +1,9 @@
 import { ThemeProvider, useTheme } from "@mui/material/styles";
 import { Html, Line } from "@react-three/drei";
+import { memo, useMemo } from "react";
 import { Box3, Quaternion, Vector3 } from "three";
 import type { Piece, Vec } from "../api/types.gen";
+import { isHidden } from "../space/kept";
 import { useSheet } from "../space/sheet";
 import { labelAt } from "./labelAt";
 import { ReachLabel } from "./ReachLabel";
@@ -19,19 +21,23 @@ export function SelectionMarks() {
   const selection = useSheet((s) => s.selection);
   const hover = useSheet((s) => s.hover);
   const reach = useReach(ROUND);
-  const hand = new Map(ghosts.map((p) => [p.id, p]));
-  const marked = new Map<string, Piece>(hand);
-  selection.forEach((id) => {
-    const p = hand.get(id) ?? pieces.get(id);
-    if (p) marked.set(id, p);
-  });
-  const hovered = hover && !marked.has(hover) ? pieces.get(hover) : undefined;
+  const filing = useSheet((s) => s.space!.filing);
+  const marked = useMemo(() => {
+    const all = new Map<string, Piece>(ghosts.map((p) => [p.id, p]));
+    selection.forEach((id) => {
+      const p = pieces.get(id);
+      if (p && !all.has(id) && !isHidden(p, filing)) all.set(id, p);
+    });
+    return [...all.values()];
+  }, [ghosts, selection, pieces, filing]);
+  const hovered = useMemo(() => {
+    const p = hover && !selection.includes(hover) ? pieces.get(hover) : undefined;
+    return p ? [p] : [];
+  }, [hover, selection, pieces]);
   return (
     <>
-      {[...marked.values()].map((p) => (
-        <Tape key={p.id} piece={p} colour={palette.secondary.main} width={3} />
-      ))}
-      {hovered && <Tape piece={hovered} colour={palette.primary.main} width={1.5} />}
+      {marked.length > 0 && <Tape pieces={marked} colour={palette.secondary.main} width={3} />}
+      {hovered.length > 0 && <Tape pieces={hovered} colour={palette.primary.main} width={1.5} />}
       {reach.map((r) => (
         <group key={r.side}>
           <Line
@@ -90,24 +96,27 @@ function lies({ size, at, rotation: r, onSheet }: Piece) {
 
 const UP = new Vector3(0, 1, 0);
 
-function Tape({ piece, colour, width }: { piece: Piece; colour: string; width: number }) {
+/** Tape around pieces, all of it one line: there may be hundreds. */
+const Tape = memo(function Tape(props: { pieces: Piece[]; colour: string; width: number }) {
+  const points = useMemo(() => props.pieces.flatMap(taped), [props.pieces]);
+  return (
+    <Line
+      segments
+      points={points}
+      color={props.colour}
+      lineWidth={props.width}
+      polygonOffset
+      polygonOffsetFactor={-4}
+    />
+  );
+});
+
+/** The tape around one piece, two points a segment. */
+function taped(piece: Piece): Vector3[] {
   const { box, turned, middle } = lies(piece);
   const { x: wide, z: deep } = box.getSize(new Vector3());
   const small = Math.min(wide, deep);
   const marks = tapeMarks(wide, deep, Math.min(0.04, small * 0.2), Math.min(0.16, small * 0.35));
-  return (
-    <group position={[middle.x, middle.y + 0.004, middle.z]} quaternion={turned}>
-      <Line
-        segments
-        points={marks.flatMap(([x1, z1, x2, z2]) => [
-          [x1, 0, z1] as [number, number, number],
-          [x2, 0, z2] as [number, number, number],
-        ])}
-        color={colour}
-        lineWidth={width}
-        polygonOffset
-        polygonOffsetFactor={-4}
-      />
-    </group>
-  );
+  const at = (x: number, z: number) => new Vector3(x, 0.004, z).applyQuaternion(turned).add(middle);
+  return marks.flatMap(([x1, z1, x2, z2]) => [at(x1, z1), at(x2, z2)]);
 }

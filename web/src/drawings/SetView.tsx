@@ -17,7 +17,10 @@ import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } f
 import { aimAt, aimOver, type Pointed } from "../handling/aims";
 import { useHandling } from "../handling/handling";
 import { SetHandles } from "../handling/SetHandles";
-import { pick, lookAtIt } from "../verbs/verbs";
+import { pick } from "../selection/selecting";
+import { lookAtIt } from "../verbs/verbs";
+import { BandFigure } from "./BandFigure";
+import { draw, dropBand, takeBand, useBand } from "./band";
 import { twice } from "../selection/twice";
 import { lookAt, lookAtPlan, nearest } from "./facing";
 import { useSheet } from "../space/sheet";
@@ -30,7 +33,7 @@ import { ShellModel } from "./ShellModel";
 import { isPicked } from "./picking";
 import { HOLD } from "./usePress";
 import { OUTSIDE } from "./angles";
-import { type Stage, View } from "./View";
+import { type Stage, View, viewOf } from "./View";
 
 /** A press: where, and where on a selected piece it took hold, if it did. */
 interface Press {
@@ -38,7 +41,13 @@ interface Press {
   y: number;
   hold: Vec | null;
   carries: boolean;
+  /** It draws a figure round pieces. */
+  bands: boolean;
 }
+
+/** Whether pressing and moving now draws a figure round pieces. */
+const bandsNow = (e: PointerEvent) =>
+  (e.shiftKey || useBand.getState().armed !== null) && (e.target as Element).closest("canvas") !== null;
 
 const yardstick = () => useHandling.getState().yardstick?.id;
 
@@ -53,13 +62,15 @@ export function SetView({ small = false }: { small?: boolean }) {
   const shell = useRef<Group>(null);
   const press = useRef<Press | null>(null);
 
-  const aim = (e: { clientX: number; clientY: number }) => {
+  /** Where a point of the window is in the picture, from -1 to 1, to the right and up. */
+  const inPicture = ([x, y]: [number, number]) => {
     const box = frame.current!.getBoundingClientRect();
+    return { x: ((x - box.left) / box.width) * 2 - 1, y: 1 - ((y - box.top) / box.height) * 2 };
+  };
+  const aim = (e: { clientX: number; clientY: number }) => {
     const caster = new Raycaster();
-    caster.setFromCamera(
-      new Vector2(((e.clientX - box.left) / box.width) * 2 - 1, 1 - ((e.clientY - box.top) / box.height) * 2),
-      stage.current!.camera,
-    );
+    const { x, y } = inPicture([e.clientX, e.clientY]);
+    caster.setFromCamera(new Vector2(x, y), stage.current!.camera);
     return caster;
   };
   /** How large a pixel is at a point, metres. */
@@ -103,7 +114,13 @@ export function SetView({ small = false }: { small?: boolean }) {
 
   /** Takes hold of a selected piece, so that moving on carries it instead of turning the view. */
   const down = (e: PointerEvent) => {
-    press.current = { x: e.clientX, y: e.clientY, hold: null, carries: false };
+    press.current = { x: e.clientX, y: e.clientY, hold: null, carries: false, bands: false };
+    if (stage.current && !carrying && e.button === 0 && bandsNow(e)) {
+      press.current.bands = true;
+      if (stage.current.controls) stage.current.controls.enabled = false;
+      frame.current!.setPointerCapture(e.pointerId);
+      return;
+    }
     if (!stage.current || carrying || e.button !== 0 || useSheet.getState().aiming) return;
     if (useHandling.getState().at) return; // what is sized or turned is not moved
     if (!(e.target as Element).closest("canvas")) return;
@@ -118,6 +135,10 @@ export function SetView({ small = false }: { small?: boolean }) {
     if (!stage.current) return;
     const p = press.current;
     const moved = p !== null && Math.hypot(e.clientX - p.x, e.clientY - p.y) > 4;
+    if (p?.bands) {
+      if (moved) draw("set", [p.x, p.y], [e.clientX, e.clientY]);
+      return;
+    }
     if (p?.hold && moved && !p.carries) {
       p.carries = true;
       pickUp(p.hold);
@@ -139,6 +160,10 @@ export function SetView({ small = false }: { small?: boolean }) {
     const from = press.current;
     leave();
     if (!stage.current || e.button !== 0) return;
+    if (from?.bands && useBand.getState().at === "set") {
+      takeBand(e.ctrlKey || e.metaKey, inPicture, { view: viewed() });
+      return;
+    }
     const still = from !== null && Math.hypot(e.clientX - from.x, e.clientY - from.y) <= 4;
     if (still && !useSheet.getState().aiming && twice(e) && (carrying || under(e).piece)) {
       lookAtIt();
@@ -162,6 +187,8 @@ export function SetView({ small = false }: { small?: boolean }) {
     else if (met.part) useSheet.getState().selectPart(met.part);
     else pick(met.piece, e);
   };
+  /** How the space is seen: columns of the matrix from metres to the picture. */
+  const viewed = () => viewOf(stage.current!.camera).toArray();
   const facing = () => {
     const m = stage.current!.camera.matrixWorld.elements;
     return { right: nearest({ x: m[0], z: m[2] }), upright: false };
@@ -212,6 +239,7 @@ export function SetView({ small = false }: { small?: boolean }) {
       onPointerUp={up}
       onPointerCancel={() => {
         if (press.current?.carries) dropCarry();
+        dropBand();
         leave();
       }}
       onPointerLeave={() => useSheet.getState().point(null)}
@@ -220,6 +248,7 @@ export function SetView({ small = false }: { small?: boolean }) {
         <Looking />
       </DrawingTitle>
       {canvas}
+      <BandFigure drawing="set" />
     </Box>
   );
 }

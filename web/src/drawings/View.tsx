@@ -7,6 +7,10 @@ import { useSheet } from "../space/sheet";
 import { INSIDE, OUTSIDE } from "./angles";
 import { useWalk } from "./useWalk";
 
+/** From metres to the picture, which goes from -1 to 1. */
+export const viewOf = (camera: Camera) =>
+  new Matrix4().multiplyMatrices(camera.projectionMatrix, camera.matrixWorldInverse);
+
 /** What the set view is seen with. */
 export interface Stage {
   camera: Camera;
@@ -83,8 +87,7 @@ export function View({
   // how the space is seen, for those who read the page: columns of the matrix from metres to the picture
   useFrame(({ gl }) => {
     if (small) return;
-    const m = new Matrix4().multiplyMatrices(camera.projectionMatrix, camera.matrixWorldInverse);
-    gl.domElement.dataset.view = m.elements.join(" ");
+    gl.domElement.dataset.view = viewOf(camera).elements.join(" ");
   });
 
   useWalk(walking && !small, camera, controls);

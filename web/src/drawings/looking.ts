@@ -11,7 +11,7 @@ export interface SectionLook {
 }
 
 /** A leaf of the side; the schedule is one only where there is no room for it on the right. */
-export type Tab = "catalog" | "shell" | "schedule";
+export type Tab = "catalog" | "shell" | "layers" | "schedule";
 
 /** How this window shows the space. */
 export interface Looking {
@@ -29,7 +29,10 @@ export interface Looking {
   setUnit: (unit: Unit) => void;
   setLarge: (large: string[]) => void;
   setStrip: (open: boolean) => void;
+  /** Whether the schedule is shown as a table under the drawings. */
+  table: boolean;
   setTab: (tab: Tab) => void;
+  showTable: (table: boolean) => void;
   setSection: (section: SectionLook) => void;
   look: (what: "home" | "selection") => void;
   lift: (body: string, off: boolean) => void;
@@ -65,6 +68,7 @@ export const lookingSlice: StateCreator<Sheet, [], [], Looking> = (set) => ({
   large: remembered(),
   strip: localStorage.getItem(STRIP) !== "folded",
   tab: "catalog",
+  table: false,
   fit: { what: "home", at: 0 },
   setUnit(unit) {
     localStorage.setItem(UNIT, unit);
@@ -79,6 +83,7 @@ export const lookingSlice: StateCreator<Sheet, [], [], Looking> = (set) => ({
     set({ strip });
   },
   setTab: (tab) => set({ tab }),
+  showTable: (table) => set({ table }),
   setSection: (section) => set({ section }),
   look: (what) => set({ fit: { what, at: Date.now() }, walking: false }),
   lift: (body, off) =>

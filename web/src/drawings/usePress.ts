@@ -1,10 +1,13 @@
-import { useEffect, useRef, useState, type PointerEvent } from "react";
-import type { EditUnion as Edit, Vec } from "../api/types.gen";
+import { useEffect, useRef, type PointerEvent } from "react";
+import type { EditUnion as Edit, MeantIn, Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
 import { aimAt, aimOver, type Pointed } from "../handling/aims";
 import { useHandling } from "../handling/handling";
-import { lookAtIt, pick } from "../verbs/verbs";
+import { pick } from "../selection/selecting";
+import { lookAtIt } from "../verbs/verbs";
+import { draw, dropBand, takeBand, useBand } from "./band";
 import { twice } from "../selection/twice";
+import { isProposing } from "../proposal/proposal";
 import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
 import { look as lookUnder, NOTHING_UNDER, took, type Target, type Under } from "./picking";
@@ -31,7 +34,7 @@ interface Down {
  *
  * @param space how a point of the drawing is a point of the space, of a piece that is picked up there
  * @param pointer what the pointer points at
- * @param band what a rectangle drawn with Shift is for, between two points of the drawing
+ * @param drawing in which a figure is drawn round pieces
  * @param shift the edit that moving a part of the shell so far makes, metres on the drawing
  */
 export function usePress(
@@ -40,16 +43,16 @@ export function usePress(
   pointer: (e: { clientX: number; clientY: number }) => Pointer,
   shift: (part: string, by: Point, e: PointerEvent) => Edit,
   click: (on: Target, e: PointerEvent) => void,
-  band?: (a: Point, b: Point) => void,
+  drawing: { name: string; in: () => MeantIn | null },
 ) {
-  const [box, setBand] = useState<{ x: number; y: number; w: number; h: number } | null>(null);
   const press = useRef<Down | null>(null);
+  const bare = useRef(false);
   const { frame, eye, setEye } = paper;
 
   useEffect(() => {
     const esc = (e: KeyboardEvent) => {
       if (e.key !== "Escape" || !press.current) return;
-      if (press.current.what === "band") setBand(null);
+      if (press.current.what === "band") dropBand();
       else if (press.current.what === "carry") dropCarry();
       else if (press.current.what === "shift") giveUp();
       else return;
@@ -66,13 +69,12 @@ export function usePress(
   return {
     /** Where one looks along, at a point of the window. */
     sight: (e: { clientX: number; clientY: number }) => sightOf(pointer(e)),
-    /** The rectangle being drawn to select what is in it, pixels; or null. */
-    box,
-    /** @param bare whether nothing can be picked now, as while drawing */
-    down(e: PointerEvent, bare = false) {
+    /** @param nothing whether nothing can be picked now, as while drawing */
+    down(e: PointerEvent, nothing = false) {
       if (!eye || e.button === 2) return;
-      const met = bare || carried() ? NOTHING_UNDER : lookUnder(e);
-      const under = still() ? { ...met, holds: null, picksUp: false } : met;
+      const met = nothing || carried() ? NOTHING_UNDER : lookUnder(e);
+      const under = still() || useBand.getState().armed ? { ...met, holds: null, picksUp: false } : met;
+      bare.current = nothing;
       press.current = { x: e.clientX, y: e.clientY, under, what: "click", eye };
       frame.current!.setPointerCapture(e.pointerId);
     },
@@ -99,13 +101,11 @@ export function usePress(
           p.what = "carry";
           const from = { ...e, clientX: p.x, clientY: p.y, target: e.target } as PointerEvent;
           pickUp(space(holds, from));
-        } else if (band && e.shiftKey) p.what = "band";
+        } else if (!carried() && !bare.current && (e.shiftKey || useBand.getState().armed)) p.what = "band";
         else p.what = on.part !== null && on.part === part ? "shift" : "pan";
       }
       if (p.what === "band") {
-        const box = frame.current!.getBoundingClientRect();
-        const [x, y] = [Math.min(p.x, e.clientX) - box.left, Math.min(p.y, e.clientY) - box.top];
-        setBand({ x, y, w: Math.abs(dx), h: Math.abs(dy) });
+        draw(drawing.name, [p.x, p.y], [e.clientX, e.clientY]);
       } else if (p.what === "pan") {
         setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
       } else if (p.what === "carry") {
@@ -123,9 +123,8 @@ export function usePress(
       if (p?.what === "shift") {
         if (p.edit) void useSheet.getState().edit([p.edit]).then(giveUp);
       } else if (p?.what === "band") {
-        const a = paper.toPaper({ clientX: p.x, clientY: p.y });
-        setBand(null);
-        band?.(a, paper.toPaper(e));
+        const more = e.ctrlKey || e.metaKey;
+        takeBand(more, ([clientX, clientY]) => paper.toPaper({ clientX, clientY }), drawing.in());
       } else if (p && useSheet.getState().aiming) {
         void aimAt(p.under.on, sightOf(pointer(e)));
       } else if (p?.what === "click" && twice(e) && (carried() || p.under.on.piece)) {
@@ -141,14 +140,15 @@ export function usePress(
     },
     cancel() {
       press.current = null;
-      setBand(null);
+      dropBand();
       giveUp();
     },
   };
 }
 
 /** While it is sized, turned, or said what for, nothing is moved by pressing on it. */
-const still = () => useHandling.getState().at !== null || useSheet.getState().aiming !== null;
+const still = () =>
+  useHandling.getState().at !== null || useSheet.getState().aiming !== null || isProposing();
 
 const OVERHEAD = 100;
 

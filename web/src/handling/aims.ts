@@ -1,6 +1,7 @@
 import { create } from "zustand";
 import { api } from "../api/client";
 import type { EditUnion as Edit, PointAnswer, Sight } from "../api/types.gen";
+import { begin } from "../proposal/proposal";
 import { useSheet } from "../space/sheet";
 import { aboutNow, holdNow } from "./handling";
 
@@ -24,6 +25,8 @@ export interface Aim {
   points?: { pieces: string[] }[];
   /** The edit that a click makes, where it takes no points; null to go on waiting. */
   click?: (on: On, at: Pointed) => Edit | string;
+  /** What a click proposes. */
+  begins?: (on: On, at: Pointed) => void;
   /** The edit that the points make, without anything typed. */
   done?: (points: PointAnswer[]) => Edit;
   /** What may be typed once there are so many points. */
@@ -48,12 +51,23 @@ interface AimState {
 
 export const useAim = create<AimState>(() => ({ points: [], over: null, way: 0 }));
 
+/** The point of the floor that is seen there. */
+function over({ ray: { from, along } }: Pointed): { x: number; z: number } {
+  const far = Math.abs(along.y) < 1e-9 ? 0 : -from.y / along.y;
+  return { x: from.x + along.x * far, z: from.z + along.z * far };
+}
+
 const others = (on: On) => useSheet.getState().selection.filter((id) => id !== on.piece);
 
 const AIMS: Record<string, (pieces: string[]) => Aim> = {
   settle: () => ({
     prompt: () => "click the piece or the floor onto which to settle, kept apart",
     click: (on) => ({ do: "settleOnto", pieces: others(on), onto: on.piece ?? undefined }),
+  }),
+  bring: (pieces) => ({
+    prompt: () => "click where it comes to",
+    points: [{ pieces: [] }],
+    done: ([p]) => ({ do: "bringIn", pieces, at: { x: p.at.x, z: p.at.z } }),
   }),
   attach: () => ({
     prompt: () => "click the piece it is to be attached to",
@@ -96,6 +110,20 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
       ],
     },
   }),
+  ring: () => ({
+    prompt: () => "click the piece or the point it shall go around",
+    begins: (on, at) => begin("ring", on.piece ? { on: on.piece } : { at: over(at) }),
+  }),
+  trail: () => ({
+    prompt: () => "click a wall, a corner of two walls, a platform or a piece it shall go along",
+    begins: (on, at) =>
+      begin(
+        "trail",
+        on.piece || on.part?.startsWith("platform:")
+          ? { on: on.piece ?? on.part! }
+          : { at: over(at), near: 3 * at.near },
+      ),
+  }),
   points: (pieces) => ({
     prompt: (n) =>
       [
@@ -114,7 +142,11 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
   }),
 };
 
-const known = (pieces: string[], [a, b]: PointAnswer[], length: string): Edit => ({
+const known = (
+  pieces: string[],
+  [a, b]: PointAnswer[],
+  length: string,
+): Extract<Edit, { do: "knownLength" }> => ({
   do: "knownLength",
   pieces,
   from: a.at,
@@ -177,6 +209,11 @@ export async function aimAt(on: On, at: Pointed) {
   const now = aimNow();
   const s = useSheet.getState();
   if (!now) return;
+  if (now.begins) {
+    endAim();
+    now.begins(on, at);
+    return;
+  }
   if (now.click) {
     const edit = now.click(on, at);
     if (typeof edit === "string") {

@@ -6,20 +6,19 @@ import type { Pointed } from "./aims";
 import { drag } from "./drag";
 import { aboutNow, holdNow, togetherNow, useHandling } from "./handling";
 
-/** Tries what a drag would do as it goes on, and does it where it ends. */
-function dragged(
-  e: PointerEvent,
-  sight: (e: globalThis.PointerEvent) => Pointed | null,
-  edit: (at: Pointed, free: boolean, grip: Pointed | null) => Edit,
-) {
+/**
+ * Tries the edit that a drag makes as it goes on, and does it where it ends.
+ *
+ * @param edit what the pointer makes where it is; null where it points at nothing
+ */
+export function dragEdit(e: PointerEvent, edit: (m: globalThis.PointerEvent) => Edit | null) {
   let last: Edit | null = null;
-  const grip = sight(e.nativeEvent);
   drag(
     e,
     (m) => {
-      const at = sight(m);
-      if (!at) return;
-      last = edit(at, m.altKey, grip);
+      const now = edit(m);
+      if (!now) return;
+      last = now;
       tryOut([last]);
     },
     (moved) => {
@@ -27,6 +26,19 @@ function dragged(
       else giveUp();
     },
   );
+}
+
+/** The same by what is pointed at. */
+function dragged(
+  e: PointerEvent,
+  sight: (e: globalThis.PointerEvent) => Pointed | null,
+  edit: (at: Pointed, free: boolean, grip: Pointed | null) => Edit,
+) {
+  const grip = sight(e.nativeEvent);
+  dragEdit(e, (m) => {
+    const at = sight(m);
+    return at && edit(at, m.altKey, grip);
+  });
 }
 
 /** Pulls a side of a piece; with Alt nothing snaps. */

@@ -2,52 +2,40 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
-import { DataGrid, useGridApiRef, type GridColDef } from "@mui/x-data-grid";
-import { useQuery } from "@tanstack/react-query";
-import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent } from "react";
-import { api } from "../api/client";
+import { DataGrid, useGridApiRef } from "@mui/x-data-grid";
+import { useEffect, useMemo, useRef, useState, type MouseEvent } from "react";
+import type { EditUnion as Edit } from "../api/types.gen";
 import { small } from "../catalog/small";
+import { pickAlone } from "../selection/selecting";
 import { useSheet } from "../space/sheet";
-import { pick } from "../verbs/verbs";
-import { alike, between, carriers, type Arrangement, type Line } from "./lines";
-
-const ARRANGED = "pied.schedule";
+import { columnsOf, totals } from "./columns";
+import { between, type Arrangement, type Line } from "./lines";
+import { useSchedule, type Sorted } from "./useSchedule";
 
 const ARRANGEMENTS: [Arrangement, string, string][] = [
   ["alike", "alike", "What is alike is one line with its number"],
   ["carriers", "what stands on what", "What stands on a piece is under it"],
+  ["layers", "layers", "By the layer each is on"],
+  ["groups", "groups", "By the group each is in"],
+  ["kinds", "kinds", "By the kind of each"],
 ];
 
-/** The list of all pieces, always that of the moment. */
-export function Schedule() {
-  const space = useSheet((s) => s.space)!;
-  const unit = useSheet((s) => s.unit);
+/**
+ * The list of all pieces, always that of the moment.
+ *
+ * @param wide as a table with everything there is to say of each; else by names and sizes
+ */
+export function Schedule({ wide = false }: { wide?: boolean }) {
+  const filing = useSheet((s) => s.space!.filing);
   const selection = useSheet((s) => s.selection);
-  const hover = useSheet((s) => s.hover);
-  const { select, point, look } = useSheet.getState();
-  const [text, setText] = useState("");
-  const [arranged, setArranged] = useState<Arrangement>(() =>
-    localStorage.getItem(ARRANGED) === "carriers" ? "carriers" : "alike",
-  );
-  const [open, setOpen] = useState<Set<string>>(new Set());
+  // a row that is pointed at shows so by itself
+  const hover = useSheet((s) => (s.hover === pointed.row ? null : s.hover));
+  const { select, look, edit, showTable } = useSheet.getState();
+  const [sorted, setSorted] = useState<Sorted | null>(null);
+  const schedule = useSchedule(sorted);
+  const { text, setText, how, arrange, lines, turnOver, rows } = schedule;
   const last = useRef<string>("");
   const grid = useGridApiRef();
-  const schedule = useQuery({
-    queryKey: ["schedule", space.id, space.revision, unit],
-    queryFn: () => api.schedule(space.id, unit),
-    placeholderData: (before) => before,
-  });
-  const all = schedule.data?.rows;
-  const words = text.toLowerCase().trim();
-  const lines = useMemo(() => {
-    if (!words) return (arranged === "alike" ? alike : carriers)(all ?? [], open);
-    const found = (all ?? []).filter((r) => (r.name + " " + r.kind).toLowerCase().includes(words));
-    // what is looked for is shown piece by piece
-    return carriers(
-      found.map((r) => ({ ...r, on: "" })),
-      open,
-    );
-  }, [all, words, arranged, open]);
   const chosen = useMemo(() => {
     const picked = new Set(selection);
     const ids = lines.filter((l) => l.pieces.every((p) => picked.has(p))).map((l) => l.id);
@@ -59,77 +47,111 @@ export function Schedule() {
     const rowIndex = own >= 0 ? own : lines.findIndex((l) => l.pieces.includes(lead));
     if (rowIndex >= 0) grid.current?.scrollToIndexes({ rowIndex });
   }, [lead, lines, grid]);
-  const turnOver = useCallback(
-    (id: string) =>
-      setOpen((was) => {
-        const now = new Set(was);
-        if (!now.delete(id)) now.add(id);
-        return now;
-      }),
-    [],
-  );
-  const columns = useMemo(() => columnsWith(turnOver), [turnOver]);
+  const turn = useRef(turnOver);
+  useEffect(() => {
+    turn.current = turnOver;
+  }, [turnOver]);
+  const columns = useMemo(() => columnsOf(wide, (id) => turn.current(id), filing), [wide, filing]);
   const take = (line: Line, e: MouseEvent) => {
     if (e.shiftKey) select(between(lines, last.current, line.id));
-    else if (line.pieces.length === 1) pick(line.id, e);
+    else if (line.pieces.length === 1) pickAlone(line.id, e);
     else if (e.ctrlKey || e.metaKey) {
       const more = selection.filter((id) => !line.pieces.includes(id));
       select(chosen.ids.has(line.id) ? more : [...more, ...line.pieces]);
     } else select(line.pieces);
     if (!e.shiftKey) last.current = line.id;
   };
+  /** What was typed into a line becomes an edit; refused, the line is as it was. */
+  const typed = async (now: Line & Typed, before: Line) => {
+    const made = now.typed && editOf(before, now.typed.field, now.typed.value);
+    if (made) await edit([made]);
+    return before;
+  };
   return (
     <>
-      <Box sx={{ px: 1.5, pb: 1 }}>
+      <Box
+        sx={{
+          px: 1.5,
+          pb: 1,
+          display: "flex",
+          flexWrap: "wrap",
+          alignItems: "center",
+          gap: 0.75,
+          pt: wide ? 0.75 : 0,
+        }}
+      >
         <InputBase
-          fullWidth
+          fullWidth={!wide}
           placeholder="Find a piece"
           inputProps={{ "aria-label": "Find a piece" }}
           value={text}
           onChange={(e) => setText(e.target.value)}
           sx={{ bgcolor: "background.paper", border: 1, borderColor: "divider", px: 1, fontSize: 13 }}
         />
-        <Box sx={{ display: "flex", gap: 0.75, mt: 0.75 }} role="group" aria-label="Arranged by">
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }} role="group" aria-label="Arranged by">
           {ARRANGEMENTS.map(([value, name, help]) => (
             <ButtonBase
               key={value}
               title={help}
-              aria-pressed={arranged === value}
-              onClick={() => {
-                localStorage.setItem(ARRANGED, value);
-                setArranged(value);
-                setOpen(new Set());
-              }}
-              sx={{ ...small, borderColor: arranged === value ? "secondary.main" : "divider" }}
+              aria-pressed={how === value}
+              onClick={() => arrange(value)}
+              sx={{ ...small, borderColor: how === value ? "secondary.main" : "divider" }}
             >
               {name}
             </ButtonBase>
           ))}
+          {!wide && (
+            <ButtonBase title="With all there is to say of each" onClick={() => showTable(true)} sx={small}>
+              as a table
+            </ButtonBase>
+          )}
         </Box>
+        {wide && (
+          <>
+            <Typography
+              variant="body2"
+              color="text.secondary"
+              data-testid="totals"
+              sx={{ flex: 1, textAlign: "right", whiteSpace: "nowrap" }}
+            >
+              {totals(rows, selection)}
+            </Typography>
+            <ButtonBase title="Fold the table away" onClick={() => showTable(false)} sx={small}>
+              fold away
+            </ButtonBase>
+          </>
+        )}
       </Box>
       <Box
         sx={{ flex: 1, minHeight: 0, borderTop: 1, borderColor: "divider" }}
-        onPointerLeave={() => point(null)}
+        onPointerLeave={() => leadTo(null)}
+        onWheelCapture={() => (pointed.wheel = performance.now())}
       >
         <DataGrid
           apiRef={grid}
-          aria-label="Pieces"
+          aria-label={wide ? "Schedule" : "Pieces"}
           rows={lines}
           columns={columns}
           rowHeight={26}
-          columnHeaderHeight={0}
+          columnHeaderHeight={wide ? 28 : 0}
           hideFooter
-          disableColumnMenu
+          disableColumnMenu={!wide}
+          disableColumnFilter
+          sortingMode="server"
+          onSortModelChange={([by]) => setSorted(by ? { field: by.field, down: by.sort === "desc" } : null)}
+          isCellEditable={({ field, row }) => field !== "words" || (row as Line).count === 1}
+          processRowUpdate={typed}
           // several can be chosen only with boxes to check, which nobody needs to see
           checkboxSelection
           columnVisibilityModel={NO_BOXES}
           disableRowSelectionOnClick
           rowSelectionModel={chosen}
           onRowClick={({ row }, e) => take(row as Line, e)}
-          onRowDoubleClick={() => look("selection")}
-          onCellKeyDown={({ row }, e) => {
+          onCellDoubleClick={({ isEditable }) => !isEditable && look("selection")}
+          onCellKeyDown={({ row, cellMode }, e) => {
             const line = row as Line;
-            if (e.key === "Enter") select(line.pieces);
+            if (cellMode === "edit") return;
+            if (e.key === "Enter" && !wide) select(line.pieces);
             const over = e.key === "ArrowRight" ? line.opens === false : e.key === "ArrowLeft" && line.opens;
             if (over) {
               turnOver(line.id);
@@ -144,16 +166,18 @@ export function Schedule() {
           slots={{ noRowsOverlay: Nothing }}
           slotProps={{
             noRowsOverlay: {
-              words: !schedule.isSuccess
+              words: !schedule.ready
                 ? ""
-                : words
+                : text.trim()
                   ? `No piece here goes by “${text}”.`
                   : "The room is empty. Drag something in from the catalog.",
             },
             row: {
               onPointerEnter: (e: React.PointerEvent<HTMLElement>) => {
+                // what passes under the pointer while one scrolls is not pointed at
+                if (performance.now() - pointed.wheel < SCROLLS) return;
                 const id = e.currentTarget.getAttribute("data-id");
-                point(id && useSheet.getState().pieces.has(id) ? id : null);
+                leadTo(id && useSheet.getState().pieces.has(id) ? id : null);
               },
               // what the menu is for
               onContextMenu: (e: React.MouseEvent<HTMLElement>) => {
@@ -162,59 +186,43 @@ export function Schedule() {
               },
             },
           }}
-          sx={GRID}
+          sx={wide ? { ...GRID, ...WIDE } : GRID}
         />
       </Box>
     </>
   );
 }
 
-/** A name, and the size with as much room as it needs; what is under another is set in. */
-const columnsWith = (turnOver: (id: string) => void): GridColDef<Line>[] => [
-  {
-    field: "words",
-    headerName: "Piece and size",
-    flex: 1,
-    sortable: false,
-    renderCell: ({ row }) => (
-      <>
-        {row.opens === null ? (
-          <Box component="span" sx={{ width: 24, ml: row.depth * 1.5, flex: "none" }} />
-        ) : (
-          <ButtonBase
-            tabIndex={-1}
-            aria-label={(row.opens ? "Close " : "Open ") + row.words}
-            aria-expanded={row.opens}
-            onClick={(e) => {
-              e.stopPropagation();
-              turnOver(row.id);
-            }}
-            onDoubleClick={(e) => e.stopPropagation()}
-            sx={{ width: 24, height: 24, ml: row.depth * 1.5, flex: "none", color: "text.secondary" }}
-          >
-            {row.opens ? "▾" : "▸"}
-          </ButtonBase>
-        )}
-        <Box
-          component="span"
-          title={row.words}
-          sx={{ flex: row.count > 1 ? "0 1 auto" : 1, overflow: "hidden", textOverflow: "ellipsis" }}
-        >
-          {row.words}
-        </Box>
-        {row.count > 1 && (
-          <Box component="b" sx={{ flex: "1 0 auto", whiteSpace: "pre" }}>
-            {" "}
-            × {row.count}
-          </Box>
-        )}
-        <Typography variant="caption" color="text.secondary" sx={{ flex: "none", pl: 1 }}>
-          {row.size}
-        </Typography>
-      </>
-    ),
-  },
-];
+/** The row that is pointed at, and when the wheel was last turned. */
+const pointed = { row: null as string | null, wheel: -Infinity };
+
+/** So long after the wheel was turned one still scrolls, milliseconds. */
+const SCROLLS = 150;
+
+/** Leads to a piece in the drawings. */
+function leadTo(row: string | null) {
+  pointed.row = row;
+  useSheet.getState().point(row);
+}
+
+/** What was typed into a line, by its column. */
+export interface Typed {
+  typed?: { field: string; value: string };
+}
+
+/** What typing into a column does. */
+function editOf({ pieces, words }: Line, field: string, value: string): Edit | null {
+  switch (field) {
+    case "words":
+      return value.trim() && value !== words ? { do: "rename", piece: pieces[0], name: value } : null;
+    case "size":
+      return value.trim() ? { do: "size", pieces, size: { width: value } } : null;
+    case "remark":
+      return { do: "remark", pieces, remark: value };
+    default:
+      return null;
+  }
+}
 
 const NO_BOXES = { __check__: false };
 
@@ -240,11 +248,26 @@ const GRID = {
   "& .MuiDataGrid-columnHeaders": { display: "none" },
   "& .MuiDataGrid-row": { cursor: "default" },
   "& .MuiDataGrid-cell": { border: 0, pl: 0.25, pr: 1.5, display: "flex", alignItems: "center" },
-  "& .hovered, & .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
-    bgcolor: "background.paper",
-  },
+  "& .hovered, & .MuiDataGrid-row:hover, & .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover":
+    {
+      bgcolor: "background.paper",
+    },
   "& .lead .MuiDataGrid-cell": { fontWeight: 650 },
   "& .MuiDataGrid-row.Mui-selected": {
     boxShadow: (t: { palette: { secondary: { main: string } } }) => `inset 3px 0 ${t.palette.secondary.main}`,
   },
+};
+
+const WIDE = {
+  "& .MuiDataGrid-columnHeaders": {},
+  "& .MuiDataGrid-columnHeader": { pl: 0.5, pr: 0.5, bgcolor: "background.default" },
+  "& .MuiDataGrid-columnHeaderTitle": { fontWeight: 650, fontSize: 12, color: "text.secondary" },
+  "& .MuiDataGrid-cell": {
+    border: 0,
+    px: 0.5,
+    display: "flex",
+    alignItems: "center",
+    "&.MuiDataGrid-cell--textRight": { justifyContent: "flex-end" },
+  },
+  "& .MuiDataGrid-editInputCell": { fontSize: 13 },
 };

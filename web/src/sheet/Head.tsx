@@ -15,8 +15,13 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
+import { History } from "../history/History";
 import { useSheet } from "../space/sheet";
+import { useSnags } from "../space/useSnags";
+import { groupOf, hiddenCount } from "../space/kept";
 import { useHelp } from "../verbs/help";
+import { showEverything } from "../verbs/keepVerbs";
+import { closeGroup } from "../verbs/verbs";
 
 /** How what was done stands, in words. */
 const SAVED = {
@@ -88,10 +93,18 @@ export function Head() {
           </span>
         </Tooltip>
       </Box>
-      <Typography variant="body2" data-testid="saved" sx={{ color: SAVED[saved].colour, width: 150 }}>
+      <History />
+      <Typography
+        variant="body2"
+        data-testid="saved"
+        noWrap
+        sx={{ color: SAVED[saved].colour, width: saved === "waiting" ? 150 : 60 }}
+      >
         {SAVED[saved].words}
       </Typography>
       <Box sx={{ flex: 1 }} />
+      <OpenGroup />
+      <Hidden />
       <ToggleButtonGroup
         exclusive
         size="small"
@@ -127,24 +140,45 @@ export function Head() {
   );
 }
 
+/** The group in which one works; a click closes it. */
+function OpenGroup() {
+  const name = useSheet((s) => groupOf(s.inGroup, s.space!.filing)?.name);
+  if (name === undefined) return null;
+  return (
+    <Tooltip title="Close the group (Esc)">
+      <Button color="secondary" variant="outlined" data-testid="in-group" onClick={closeGroup} sx={NARROW}>
+        in {name} ✕
+      </Button>
+    </Tooltip>
+  );
+}
+
+/** How much is left out of the drawings; a click shows it again. */
+function Hidden() {
+  const n = useSheet((s) => hiddenCount(s.pieces, s.space!.filing));
+  if (n === 0) return null;
+  return (
+    <Tooltip title="Show everything again, hidden layers too (Shift+H)">
+      <Button color="inherit" variant="outlined" data-testid="hidden" onClick={showEverything} sx={NARROW}>
+        {n} hidden
+      </Button>
+    </Tooltip>
+  );
+}
+
+const NARROW = { py: 0, whiteSpace: "nowrap", maxWidth: 220, overflow: "hidden" };
+
 /** What is wrong in the space, with a count; a click leads to the piece. */
 function Snags() {
-  const space = useSheet((s) => s.space)!;
   const [at, setAt] = useState<HTMLElement | null>(null);
-  const found = useQuery({
-    queryKey: ["snags", space.id, space.revision],
-    queryFn: () => api.snags(space.id),
-    placeholderData: (before) => before,
-  });
-  const snags = found.data?.snags ?? [];
-  const stale = found.isPlaceholderData || found.isPending;
+  const { snags, stale } = useSnags();
   return (
     <>
       <Button
         color={snags.length > 0 ? "error" : "success"}
         // darker than the colour itself, to be read
         onClick={(e) => setAt(e.currentTarget)}
-        sx={{ opacity: stale ? 0.5 : 1, color: snags.length > 0 ? undefined : "success.dark" }}
+        sx={{ color: stale ? "text.secondary" : snags.length > 0 ? undefined : "success.dark" }}
         data-testid="snags"
       >
         {snags.length === 0 ? "No snags" : snags.length === 1 ? "1 snag" : snags.length + " snags"}

@@ -5,11 +5,12 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Snackbar from "@mui/material/Snackbar";
 import Typography from "@mui/material/Typography";
 import useMediaQuery from "@mui/material/useMediaQuery";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, type ReactNode } from "react";
 import { ElevationSheet } from "../drawings/ElevationSheet";
 import { Plan } from "../drawings/Plan";
 import { SetView } from "../drawings/SetView";
 import { useLive } from "../api/live";
+import type { Offer } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
 import type { Tab } from "../drawings/looking";
 import { largeOf } from "../drawings/views";
@@ -21,6 +22,7 @@ import { KeysDialog } from "../verbs/KeysDialog";
 import { useKeys } from "../verbs/useKeys";
 import { VerbLine } from "../verbs/VerbLine";
 import { useVerbMenu } from "../verbs/VerbMenu";
+import { LayersPanel } from "../layers/LayersPanel";
 import { Schedule } from "../schedule/Schedule";
 import { ShellPanel } from "../shell/ShellPanel";
 import { Side } from "./Side";
@@ -30,8 +32,9 @@ import { Strip } from "./Strip";
 export function SheetPage() {
   const space = useSheet((s) => s.space);
   const tab = useSheet((s) => s.tab);
+  const table = useSheet((s) => s.table);
   const wide = useMediaQuery(WIDE);
-  const leaves: Tab[] = wide ? ["catalog", "shell"] : ["catalog", "shell", "schedule"];
+  const leaves: Tab[] = wide ? ["catalog", "shell", "layers"] : ["catalog", "shell", "layers", "schedule"];
   const leaf = leaves.includes(tab) ? tab : "catalog";
   useLive(space?.id);
   useKeys();
@@ -52,11 +55,11 @@ export function SheetPage() {
       <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
         <Side name={WORDS[leaf]} width={260} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
-          {leaf === "shell" ? <ShellPanel /> : leaf === "schedule" ? <Schedule /> : <Catalog />}
+          {LEAVES[leaf]}
         </Side>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
           <Drawings />
-          <Strip />
+          {table ? <Table /> : <Strip />}
         </Box>
         {wide && (
           <Side name="Schedule" width={300} edge="right">
@@ -75,10 +78,44 @@ export function SheetPage() {
   );
 }
 
+/** The schedule with all there is to say of each piece, under the drawings. */
+function Table() {
+  return (
+    <Box
+      component="section"
+      aria-label="Schedule as a table"
+      sx={{
+        height: "44%",
+        minHeight: 180,
+        flex: "none",
+        display: "flex",
+        flexDirection: "column",
+        borderTop: 1,
+        borderColor: "divider",
+        bgcolor: "background.default",
+      }}
+    >
+      <Schedule wide />
+    </Box>
+  );
+}
+
 /** Here the schedule stands on the right for itself; on less it would take the room from the drawings. */
 const WIDE = "(min-width: 1440px)";
 
-const WORDS: Record<Tab, string> = { catalog: "Catalog", shell: "Shell", schedule: "Schedule" };
+const WORDS: Record<Tab, string> = {
+  catalog: "Catalog",
+  shell: "Shell",
+  layers: "Layers",
+  schedule: "Schedule",
+};
+
+const LEAVES: Record<Tab, ReactNode> = {
+  catalog: <Catalog />,
+  shell: <ShellPanel />,
+  layers: <LayersPanel />,
+  schedule: <Schedule />,
+};
 
 /** What one furnishes with, what one furnishes, and what is there. */
 function Leaves({ names, now }: { names: Tab[]; now: Tab }) {
@@ -91,13 +128,13 @@ function Leaves({ names, now }: { names: Tab[]; now: Tab }) {
           aria-selected={now === name}
           onClick={() => useSheet.getState().setTab(name)}
           sx={{
-            px: 1,
+            px: 0.6,
             height: 32,
             color: now === name ? "text.primary" : "text.secondary",
             boxShadow: now === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,
           }}
         >
-          <Typography component="span" variant="h2">
+          <Typography component="span" variant="h2" sx={{ fontSize: 13 }}>
             {WORDS[name]}
           </Typography>
         </ButtonBase>
@@ -172,6 +209,13 @@ function Trouble() {
   );
 }
 
+/** Does what was offered. */
+function take({ edits, step: how }: Offer) {
+  const { edit, step } = useSheet.getState();
+  if (!how) void edit(edits);
+  else void step(how === "redoPossible" ? "redo" : "undo", how);
+}
+
 /** What there is to say about what was just done, or why it was refused. */
 function Notice() {
   const notice = useSheet((s) => s.notice);
@@ -193,13 +237,7 @@ function Notice() {
       >
         {notice?.text}
         {notice?.offers.map((o) => (
-          <Button
-            key={o.words}
-            size="small"
-            variant="outlined"
-            sx={{ ml: 1 }}
-            onClick={() => void useSheet.getState().edit(o.edits)}
-          >
+          <Button key={o.words} size="small" variant="outlined" sx={{ ml: 1 }} onClick={() => take(o)}>
             {o.words}
           </Button>
         ))}

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import type { Changed, Piece, SpaceView } from "../api/types.gen";
+import type { Changed, FilingView, Piece, SpaceView } from "../api/types.gen";
 
 const space = vi.hoisted(() => vi.fn());
 const edit = vi.hoisted(() => vi.fn());
@@ -22,7 +22,11 @@ vi.mock("../api/client", async (original) => ({
 const { shown } = await import("./mirror");
 const { useSheet } = await import("./sheet");
 
-const piece = (id: string, x = 0) => ({ id, name: id, at: { x, y: 0, z: 0 } }) as Piece;
+const MAIN = { id: "first", name: "Main", hidden: false, locked: false };
+const PLAIN: FilingView = { layers: [MAIN], groups: [], selections: [], twins: [] };
+
+const piece = (id: string, x = 0) =>
+  ({ id, name: id, at: { x, y: 0, z: 0 }, layer: "first", hidden: false, locked: false }) as Piece;
 
 const view = (revision: number, ids: string[], parts: string[] = ["wall:A"]) =>
   ({
@@ -30,6 +34,7 @@ const view = (revision: number, ids: string[], parts: string[] = ["wall:A"]) =>
     revision,
     pieces: ids.map((id) => piece(id)),
     parts,
+    filing: PLAIN,
     canUndo: false,
   }) as unknown as SpaceView;
 
@@ -154,8 +159,8 @@ describe("what is shown", () => {
       ["b", piece("b")],
     ]);
     const others = new Map([["somebody", [piece("b", 7)]]]);
-    expect(shown(real, [], new Map())).toEqual([...real.values()]);
-    const all = shown(real, [piece("a", 5), piece("in hand", 1)], others);
+    expect(shown(real, [], new Map(), PLAIN)).toEqual([...real.values()]);
+    const all = shown(real, [piece("a", 5), piece("in hand", 1)], others, PLAIN);
     expect(all.map((p) => [p.id, p.at.x])).toEqual([
       ["a", 5],
       ["b", 7],

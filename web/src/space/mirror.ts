@@ -1,8 +1,20 @@
 import type { StateCreator } from "zustand";
 import { api, Refused } from "../api/client";
-import type { Carried, Changed, EditUnion as Edit, Offer, Piece, SpaceView } from "../api/types.gen";
+import type {
+  Carried,
+  Changed,
+  EditUnion as Edit,
+  FilingView,
+  Offer,
+  OfferStep,
+  Piece,
+  SpaceView,
+} from "../api/types.gen";
+import { me, WINDOW } from "../api/who";
 import { EMPTY_HANDS } from "../carry/inHand";
 import { FIRST_LOOK } from "../drawings/looking";
+import { currentLayer } from "../selection/selection";
+import { isHidden } from "./kept";
 import { Outbox, type Letter, type Saved } from "./outbox";
 import type { Sheet } from "./sheet";
 
@@ -38,13 +50,18 @@ export interface Mirror {
   say: (text: string, kind?: "said" | "refused", offers?: Offer[]) => void;
   hush: () => void;
   edit: (edits: Edit[]) => Promise<Changed | null>;
-  step: (way: "undo" | "redo") => Promise<void>;
+  step: (way: "undo" | "redo", how?: OfferStep) => Promise<void>;
+  /** To where all up to a thing that was done stand, and none after it. */
+  goBackTo: (deed: number) => Promise<void>;
 }
 
 /** What was done in the open space and waits to be acknowledged. */
 let outbox: Outbox | null = null;
 
-const UNPICKED = { selection: [], part: null };
+const UNPICKED = { selection: [], part: null, inGroup: null };
+
+/** Whether what was done is for this window to undo. */
+const ours = ({ window }: Changed) => !window || window === WINDOW;
 
 const byId = (pieces: Piece[]) => new Map(pieces.map((p) => [p.id, p]));
 
@@ -67,6 +84,8 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
     }
   }
 
+  const stamped = () => ({ id: crypto.randomUUID(), unit: get().unit, by: me() });
+
   return {
     space: null,
     pieces: new Map(),
@@ -79,7 +98,7 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
     async open(id) {
       const space = await api.space(id);
       const fresh = { space, pieces: byId(space.pieces), saved: "saved" as const, trouble: "" };
-      set({ ...fresh, ...UNPICKED, ...EMPTY_HANDS, ...FIRST_LOOK });
+      set({ ...fresh, ...UNPICKED, ...EMPTY_HANDS, ...FIRST_LOOK, layer: currentLayer(space) });
       outbox = new Outbox(id, (saved, trouble) => set({ saved, trouble }));
       // what was under way when the page was left goes first
       for (const letter of outbox.left())
@@ -115,7 +134,13 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
       changed.changed.forEach((p) => next.set(p.id, p));
       set({
         pieces: next,
-        space: { ...space, revision: changed.revision, canUndo: changed.canUndo, canRedo: changed.canRedo },
+        space: {
+          ...space,
+          revision: changed.revision,
+          filing: changed.filing ?? space.filing,
+          // what another window did is not for this one to undo
+          ...(ours(changed) ? { canUndo: changed.canUndo, canRedo: changed.canRedo } : {}),
+        },
         selection: selection.filter((id) => next.has(id)),
       });
       // walls may have other names now, and there may be fewer of them
@@ -137,18 +162,22 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
     },
     hush: () => set({ notice: null }),
     async edit(edits) {
-      const changed = await send({ id: crypto.randomUUID(), unit: get().unit, edits });
+      const layer = get().placing?.layer ?? get().layer ?? undefined;
+      const changed = await send({ ...stamped(), layer, edits });
       if (changed && (changed.said.length > 0 || changed.offers.length > 0))
         get().say(changed.said.join(" "), "said", changed.offers);
       else if (changed) set({ notice: null });
       return changed;
     },
-    async step(way) {
-      const changed = await send({ id: crypto.randomUUID(), unit: get().unit, step: way });
+    async step(way, how) {
+      const changed = await send({ ...stamped(), step: way, how });
       if (!changed) return;
       set({ notice: null });
       // what came back is what one goes on with
       if (changed.made.length > 0) get().select(changed.made);
+    },
+    async goBackTo(to) {
+      if (await send({ ...stamped(), to })) set({ notice: null });
     },
   };
 };
@@ -158,7 +187,16 @@ addEventListener("beforeunload", (e) => {
 });
 
 /** The pieces as they are shown: the real ones, with those in hand, here and elsewhere, as they would be. */
-export function shown(pieces: Map<string, Piece>, ghosts: Piece[], others: Map<string, Piece[]>): Piece[] {
+export function shown(
+  pieces: Map<string, Piece>,
+  ghosts: Piece[],
+  others: Map<string, Piece[]>,
+  filing: FilingView,
+): Piece[] {
+  return together(pieces, ghosts, others).filter((p) => !isHidden(p, filing));
+}
+
+function together(pieces: Map<string, Piece>, ghosts: Piece[], others: Map<string, Piece[]>): Piece[] {
   if (ghosts.length === 0 && others.size === 0) return [...pieces.values()];
   const all = new Map(pieces);
   others.forEach((carried) => carried.forEach((p) => all.set(p.id, p)));

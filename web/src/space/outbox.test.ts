@@ -23,7 +23,8 @@ const kept = new Map<string, string>();
 const refused = (words: string, status: number) =>
   new (Refused as unknown as new (m: string, s: number) => Error)(words, status);
 const answer = (revision: number) => ({ revision }) as Changed;
-const letter = (id: string) => ({ id, unit: "m", edits: [{ do: "settle" as const, pieces: [id] }] });
+const by = { window: "here" };
+const letter = (id: string) => ({ id, unit: "m", by, edits: [{ do: "settle" as const, pieces: [id] }] });
 
 describe("what was done and is to be kept", () => {
   let told: string[];
@@ -106,8 +107,8 @@ describe("what was done and is to be kept", () => {
 
   it("takes a step through the history like anything else", async () => {
     undo.mockResolvedValueOnce(answer(9));
-    expect((await outbox.send({ id: "u", unit: "m", step: "undo" })).revision).toBe(9);
-    expect(undo).toHaveBeenCalledWith("room", "u");
+    expect((await outbox.send({ id: "u", unit: "m", by, step: "undo" })).revision).toBe(9);
+    expect(undo).toHaveBeenCalledWith("room", { id: "u", by, how: undefined });
   });
 
   it("is found again when the page is loaded anew", () => {

@@ -1,9 +1,11 @@
 import { api, Refused } from "../api/client";
-import type { Changed, EditUnion as Edit } from "../api/types.gen";
+import type { By, Changed, EditUnion as Edit, OfferStep } from "../api/types.gen";
 
-/** Something done that the server is to keep: edits, or a step through the history. */
-export type Letter = { id: string; unit: string } & (
-  { edits: Edit[]; step?: undefined } | { step: "undo" | "redo"; edits?: undefined }
+/** Something done that the server is to keep: edits, a step through the history, or a way to a point of it. */
+export type Letter = { id: string; unit: string; layer?: string; by: By } & (
+  | { edits: Edit[]; step?: undefined; to?: undefined }
+  | { step: "undo" | "redo"; how?: OfferStep; edits?: undefined; to?: undefined }
+  | { to: number; edits?: undefined; step?: undefined }
 );
 
 /**
@@ -101,9 +103,7 @@ export class Outbox {
   private async through(letter: Letter): Promise<Changed> {
     for (let pause = 300, tries = 1; ; pause = Math.min(5000, pause * 2)) {
       try {
-        return letter.edits
-          ? await api.edit(this.space, { id: letter.id, unit: letter.unit, edits: letter.edits })
-          : await api[letter.step](this.space, letter.id);
+        return await this.sent(letter);
       } catch (e) {
         if (comesAgain(e)) this.say("stuck", (e as Error).message);
         else if (!(e instanceof Refused)) this.say("waiting");
@@ -111,5 +111,12 @@ export class Outbox {
         await wait(pause);
       }
     }
+  }
+
+  private sent(letter: Letter): Promise<Changed> {
+    const { id, unit, layer, by } = letter;
+    if (letter.edits) return api.edit(this.space, { id, unit, layer, by, edits: letter.edits });
+    if (letter.step) return api[letter.step](this.space, { id, by, how: letter.how });
+    return api.go(this.space, { id, by, to: letter.to });
   }
 }

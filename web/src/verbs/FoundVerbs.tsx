@@ -3,7 +3,37 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { findVerbs, useVerbs, VERBS } from "./register";
 import { pressed, type Verb } from "./verb";
+import { beginToSay } from "../proposal/proposal";
 import { ChoiceMenu } from "./VerbMenu";
+
+/** What was typed may be a sentence that says what shall be. */
+function SayIt({ text, onDone }: { text: string; onDone: () => void }) {
+  const go = () => {
+    onDone();
+    beginToSay(text);
+  };
+  return (
+    <Box
+      role="option"
+      aria-selected={false}
+      tabIndex={0}
+      data-verb="Say it"
+      onClick={go}
+      onKeyDown={(e) => e.key === "Enter" && go()}
+      sx={{
+        px: 1.5,
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: "divider",
+        fontSize: 13,
+        cursor: "default",
+        "&:hover, &:focus-visible": { bgcolor: "background.paper" },
+      }}
+    >
+      <b>Say it:</b> {text}
+    </Box>
+  );
+}
 
 /** What one can do that goes by what was typed; what cannot be done now is said to need something. */
 export function FoundVerbs({ text, onDone }: { text: string; onDone: () => void }) {
@@ -61,6 +91,7 @@ export function FoundVerbs({ text, onDone }: { text: string; onDone: () => void 
           </Typography>
         </Box>
       ))}
+      {text.trim().length > 2 && <SayIt text={text.trim()} onDone={onDone} />}
       {found.length === 0 && (
         <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
           Nothing one can do goes by “{text}”. Try a plainer word, such as “turn” or “level”.

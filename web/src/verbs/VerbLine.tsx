@@ -8,7 +8,7 @@ import { pressed, type Verb } from "./verb";
 import { ChoiceMenu, VerbItems } from "./VerbMenu";
 
 /** So many stand in the line; the rest is behind "more". */
-const LIKELY = 8;
+const LIKELY = 10;
 
 /** What can be done now, the likely first: a line of words with their keys, under the caption. */
 export function VerbLine() {

@@ -27,7 +27,9 @@ export function VerbItems(props: {
         anchorReference={props.at ? "anchorPosition" : "anchorEl"}
         anchorPosition={props.at ?? undefined}
         onClose={close}
-        slotProps={{ list: { dense: true, "aria-label": "What can be done" } }}
+        slotProps={{
+          list: { dense: true, "aria-label": "What can be done", sx: columns(props.verbs.length) },
+        }}
       >
         {props.verbs.map((v) => (
           <MenuItem
@@ -57,6 +59,19 @@ export function VerbItems(props: {
     </>
   );
 }
+
+/** So many stand one under the other. */
+const HIGH = 24;
+
+/** Many verbs stand in several columns, so that all of them are seen. */
+const columns = (n: number) =>
+  n <= HIGH
+    ? undefined
+    : {
+        display: "grid",
+        gridAutoFlow: "column",
+        gridTemplateRows: `repeat(${Math.ceil(n / Math.ceil(n / HIGH))}, auto)`,
+      };
 
 /** All that a verb can be set to. */
 export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onClose: () => void }) {

@@ -11,7 +11,7 @@ const { keyWords, pressed } = await import("./verb");
 const { useSheet } = await import("../space/sheet");
 const { useCarry } = await import("../carry/carry");
 
-const MODES = ["sheet", "carry", "draft", "aim"] as const;
+const MODES = ["sheet", "carry", "draft", "aim", "propose"] as const;
 const words = () => verbsNow().map((v) => v.word);
 
 describe("the register of verbs", () => {

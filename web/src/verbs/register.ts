@@ -1,20 +1,30 @@
+import { useBand } from "../drawings/band";
 import { useCarry } from "../carry/carry";
 import { useDraft } from "../shell/draft";
 import { useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 import { CARRY_VERBS } from "./carryVerbs";
 import { AIM_VERBS, DRAFT_VERBS } from "./draftVerbs";
+import { isProposing, useProposal } from "../proposal/proposal";
+import { PROPOSAL_VERBS } from "./manyVerbs";
 import { SHEET_VERBS } from "./sheetVerbs";
 import type { Mode, Verb } from "./verb";
 
 /** Everything one can do, the likely first. */
-export const VERBS: Verb[] = [...SHEET_VERBS, ...CARRY_VERBS, ...DRAFT_VERBS, ...AIM_VERBS];
+export const VERBS: Verb[] = [
+  ...SHEET_VERBS,
+  ...CARRY_VERBS,
+  ...DRAFT_VERBS,
+  ...AIM_VERBS,
+  ...PROPOSAL_VERBS,
+];
 
 /** What one is at. */
 export function mode(): Mode {
   if (useDraft.getState().purpose) return "draft";
   if (useCarry.getState().hand) return "carry";
-  return useSheet.getState().aiming ? "aim" : "sheet";
+  if (useSheet.getState().aiming) return "aim";
+  return isProposing() ? "propose" : "sheet";
 }
 
 /** What can be done now. */
@@ -35,6 +45,9 @@ export function useVerbs(): Verb[] {
   useSheet((s) => s.space);
   useSheet((s) => s.aiming);
   useSheet((s) => s.notice);
+  useSheet((s) => s.inGroup);
+  useSheet((s) => s.tab);
+  useBand((s) => s.armed);
   useHandling((s) => s);
   useCarry((s) => s.hand);
   useCarry((s) => s.snaps);
@@ -43,6 +56,7 @@ export function useVerbs(): Verb[] {
   useDraft((s) => s.purpose);
   useDraft((s) => s.typed);
   useDraft((s) => s.corners);
+  useProposal((s) => s);
   return verbsNow();
 }
 

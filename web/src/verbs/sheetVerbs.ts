@@ -4,12 +4,15 @@ import { FINE, STEP } from "../drawings/facing";
 import { draw, type Purpose } from "../shell/draft";
 import { useSheet } from "../space/sheet";
 import { clip, cut, isCut, isHeld, paste } from "./clipboard";
+import { selectMeant } from "../selection/selecting";
 import { useHelp } from "./help";
 import { search, VERB_MARK } from "./search";
 import { pieces, several } from "./selected";
 import { TOOL_WORDS } from "./tools";
 import { choice, type Choice, type Verb } from "./verb";
 import { aim } from "../handling/aims";
+import { AS_LEAD_VERBS, KEEP_ALL_VERBS, KEEP_VERBS } from "./keepVerbs";
+import { MANY_VERBS } from "./manyVerbs";
 import { SIZE_VERBS } from "./sizeVerbs";
 import { TURN_VERBS } from "./turnVerbs";
 import { copy, escape, moveBy, remove, settle, takeOff } from "./verbs";
@@ -61,6 +64,15 @@ const WITH_IT: Verb[] = [
     seen: true,
   },
   {
+    word: "Settle onto…",
+    mode: "sheet",
+    keys: ["Shift+S"],
+    help: "Settle onto the piece or the floor that is clicked next.",
+    applies: pieces,
+    does: () => aim("settle"),
+    seen: true,
+  },
+  {
     word: "Carry a copy",
     mode: "sheet",
     keys: ["Shift+C"],
@@ -76,15 +88,6 @@ const WITH_IT: Verb[] = [
     help: "Come down, or up, until it rests on what is there.",
     applies: pieces,
     does: settle,
-    seen: true,
-  },
-  {
-    word: "Settle onto…",
-    mode: "sheet",
-    keys: ["Shift+S"],
-    help: "Settle onto the piece or the floor that is clicked next.",
-    applies: pieces,
-    does: () => aim("settle"),
     seen: true,
   },
   {
@@ -182,7 +185,7 @@ const AT_ALL: Verb[] = [
     word: "Paste",
     mode: "sheet",
     keys: ["$mod+v"],
-    help: "What was copied is in hand, at the pointer; what was cut is picked up.",
+    help: "What was copied is in hand, at the pointer; from another space it is set down there.",
     applies: isHeld,
     does: () => void paste(false),
     now: () => (isCut() ? "what was cut" : ""),
@@ -193,23 +196,23 @@ const AT_ALL: Verb[] = [
     mode: "sheet",
     keys: ["$mod+Shift+V"],
     help: "A copy exactly where the first one is.",
-    applies: () => isHeld() && !isCut(),
+    applies: isHeld,
     does: () => void paste(true),
   },
   {
     word: "Select everything",
     mode: "sheet",
     keys: ["$mod+a"],
-    help: "Select all pieces of the space.",
+    help: "Select all pieces that are shown.",
     applies: () => sheet().pieces.size > 0,
-    does: () => sheet().select([...sheet().pieces.keys()]),
+    does: () => void selectMeant({ by: "all" }),
     seen: true,
   },
   {
     word: "Select nothing",
     mode: "sheet",
     keys: ["Escape"],
-    help: "Give up what is in hand, or else select nothing.",
+    help: "Give up what is in hand; else close the group that is open, or select nothing.",
     does: escape,
   },
   {
@@ -306,15 +309,24 @@ const SHELL: Verb[] = [
   built("datum", ""),
 ];
 
-const [PICK_UP, ...WITH_IT_TOO] = WITH_IT;
+const [PICK_UP, COPY_BESIDE, SETTLE_ONTO, ...WITH_IT_TOO] = WITH_IT;
+/** What is likely next comes early. */
+const [GROUP, OPEN_GROUP, HIDE, LOCK, ALL_OF_KIND, ...KEEP_TOO] = KEEP_VERBS;
 const [SIZE, ...SIZE_TOO] = SIZE_VERBS;
 const [TURN, EIGHTH, ...TURN_TOO] = TURN_VERBS;
 
+const [LINE_UP, SPACE_OUT, ROW, SAY, ...MANY_TOO] = MANY_VERBS;
+
 export const SHEET_VERBS = [
-  ...[PICK_UP, SIZE, TURN, EIGHTH],
+  ...[PICK_UP, SIZE, TURN, EIGHTH, COPY_BESIDE, SETTLE_ONTO, LINE_UP, SPACE_OUT, ROW, SAY],
+  ...[GROUP, OPEN_GROUP, HIDE, LOCK, ALL_OF_KIND],
+  ...MANY_TOO,
   ...WITH_IT_TOO,
+  ...KEEP_TOO,
+  ...AS_LEAD_VERBS,
   ...SIZE_TOO,
   ...TURN_TOO,
   ...AT_ALL,
+  ...KEEP_ALL_VERBS,
   ...SHELL,
 ];

@@ -1,5 +1,5 @@
 /** What one is at: keys mean something else while something is carried or drawn. */
-export type Mode = "sheet" | "carry" | "draft" | "aim";
+export type Mode = "sheet" | "carry" | "draft" | "aim" | "propose";
 
 /** One of several values of a verb. */
 export interface Choice {

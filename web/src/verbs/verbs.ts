@@ -6,6 +6,9 @@ import type { Tool } from "../carry/inHand";
 import { stepOf } from "../drawings/facing";
 import { endAim } from "../handling/aims";
 import { useHandling } from "../handling/handling";
+import { dropBand, useBand } from "../drawings/band";
+import { selectMeant } from "../selection/selecting";
+import { groupOf, groupsAbout } from "../space/kept";
 import { giveUp } from "../space/trial";
 
 /** What building something there is, as an edit. */
@@ -49,20 +52,37 @@ export function escape() {
     dropCarry();
     giveUp();
     s.place(null);
+  } else if (useBand.getState().armed) {
+    dropBand();
   } else if (useHandling.getState().at) {
     useHandling.setState({ at: null });
+  } else if (s.inGroup !== null) {
+    closeGroup();
   } else {
     s.select([]);
     s.hush();
   }
 }
 
-/** A click on a piece, or on nothing; with Shift or Ctrl it is one more, or one less. */
-export function pick(id: string | null, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) {
-  const { selection, select } = useSheet.getState();
-  if (id === null) select([]);
-  else if (!(e.shiftKey || e.ctrlKey || e.metaKey)) select([id]);
-  else select(selection.includes(id) ? selection.filter((p) => p !== id) : [...selection, id]);
+/** Opens the group that is selected, or in which what is selected is, to work on a part of it. */
+export function openIt() {
+  const { selection, pieces, space, inGroup: open, openGroup, select } = useSheet.getState();
+  if (!space || selection.length === 0) return;
+  const about = groupsAbout(pieces.get(selection[selection.length - 1])?.group, space.filing).map(
+    (g) => g.id,
+  );
+  const inside = open === null ? about.length : about.indexOf(open);
+  if (inside < 1) return;
+  openGroup(about[inside - 1]);
+  select([]);
+}
+
+/** Closes the group one works in; it is selected as a whole. */
+export function closeGroup() {
+  const { inGroup: open, space, openGroup } = useSheet.getState();
+  if (open === null || !space) return;
+  openGroup(groupOf(open, space.filing)?.in ?? null);
+  void selectMeant({ by: "group", value: open });
 }
 
 /** A double click looks at the thing; what the first of the two picked up stays where it was. */

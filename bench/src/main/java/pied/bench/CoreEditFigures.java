@@ -13,8 +13,15 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
+import pied.core.edit.group.MakeGroup;
 import pied.core.edit.keep.Copy;
+import pied.core.edit.keep.Hide;
+import pied.core.edit.keep.Lock;
 import pied.core.edit.keep.Remove;
+import pied.core.edit.keep.Rename;
+import pied.core.edit.keep.Which;
+import pied.core.edit.layer.SetLayerBuilder;
+import pied.core.edit.layer.ToLayer;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.Place;
 import pied.core.edit.shell.MoveWall;
@@ -24,14 +31,21 @@ import pied.core.edit.size.PullSideBuilder;
 import pied.core.edit.size.Resize;
 import pied.core.edit.turn.Turn;
 import pied.core.edit.turn.TurnBuilder;
+import pied.core.history.InWords;
+import pied.core.history.Rebase;
 import pied.core.measure.Side;
 import pied.core.piece.Shapes;
 import pied.core.schedule.Schedule;
+import pied.core.select.Meant;
+import pied.core.select.Meant.By;
+import pied.core.select.Selecting;
 import pied.core.size.Measure;
 import pied.core.solid.Vec;
+import pied.core.space.Layer;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
 
 /**
@@ -61,6 +75,12 @@ public final class CoreEditFigures {
   }
 
   private void measure(Shapes shapes) {
+    furnish(shapes);
+    edits();
+    order();
+  }
+
+  private void furnish(Shapes shapes) {
     double w = EditFigures.side(pieces) * EditFigures.PITCH + 1;
     Shell shell =
         new Shell(Outlines.rectangle(w, w + EditFigures.FREE), 3, 0.2, List.of(), Map.of());
@@ -75,6 +95,9 @@ public final class CoreEditFigures {
       space = make(all).space();
       tell("place " + all.length, new double[] {(System.nanoTime() - t) / 1e6});
     }
+  }
+
+  private void edits() {
     List<String> stool = List.of("p" + (4 + EditFigures.GROUP * (pieces / EditFigures.GROUP / 2)));
     tell("first snags", times(1, i -> Snag.of(space)));
     times(WARM, i -> step(move(stool, i)));
@@ -113,6 +136,66 @@ public final class CoreEditFigures {
     tell("move all", times(5, i -> make(move(all, i))));
     Outcome whole = make(move(all, 0));
     tell("undo of that", times(5, i -> whole.change().reversed().apply(whole.space())));
+  }
+
+  /** Keeping order: all pieces, or some 300, at once. */
+  private void order() {
+    List<String> all = ids(pieces);
+    List<String> some = stools(Math.min(300, pieces / EditFigures.GROUP));
+    tell("lock all", times(10, i -> make(new Lock(all, true, null))));
+    tell("hide all but " + some.size(), times(10, i -> make(hide(some))));
+    tell("all to a new layer", times(10, i -> make(new ToLayer(all, null, "Layer"))));
+    tell("hide a layer", times(100, i -> make(layer(i % 2 == 0))));
+    tell("group " + some.size(), times(10, i -> make(new MakeGroup(some, null, null))));
+    step(new MakeGroup(some, "group", "Group"));
+    tell("turn that group", times(5, i -> make(new Turn(List.of("group"), null, Amount.of(1)))));
+    Edit.Place3 foot =
+        new Edit.Place3(null, null, Amount.of(EditFigures.side(pieces) * EditFigures.PITCH));
+    tell("copy that group", times(5, i -> make(new Copy(List.of("group"), foot))));
+    Space locked = make(new Lock(all, true, null)).space();
+    tell("what follows a lock: schedule", times(10, i -> Schedule.of(locked, LengthUnit.M)));
+    tell("schedule, all of it", times(5, i -> Schedule.of(anew(i), LengthUnit.M)));
+    tell("select all of a kind", times(20, i -> find(By.kind, null)));
+    double half = EditFigures.side(pieces) * EditFigures.PITCH / 2 + 0.35;
+    List<Spot> box = List.of(new Spot(0, 0), new Spot(half, half));
+    tell("a rectangle round a quarter", times(20, i -> find(By.figure, box)));
+    List<Spot> round =
+        IntStream.range(0, 120)
+            .mapToObj(i -> 2 * Math.PI * i / 120)
+            .map(a -> new Spot(half * (1 + Math.cos(a)), half * (1 + Math.sin(a))))
+            .toList();
+    tell("a line drawn round most", times(20, i -> find(By.figure, round)));
+    Outcome moved = make(move(some, 0));
+    tell("words of a move of " + some.size(), times(20, i -> words(moved)));
+    tell("undo of that where others went on", times(20, i -> undone(moved)));
+  }
+
+  private static Edit hide(List<String> but) {
+    return new Hide(but, true, Which.others, null);
+  }
+
+  private static Edit layer(boolean hidden) {
+    return SetLayerBuilder.builder().layer(Layer.FIRST.id()).hidden(hidden).build();
+  }
+
+  /** The same pieces, of which nothing is known yet. */
+  private Space anew(int i) {
+    return space.with(new Shell(space.shell().outline(), 3 + 0.001 * i, 0.2, List.of(), Map.of()));
+  }
+
+  private List<String> find(By by, List<Spot> figure) {
+    return Selecting.of(space, new Meant(by, List.of("p0"), null, null, figure, null, false));
+  }
+
+  private static String words(Outcome o) {
+    return InWords.of(o.change(), o.space(), null);
+  }
+
+  private Rebase undone(Outcome moved) {
+    Space now =
+        Edits.apply(moved.space(), List.of(new Rename("p0", "Other")), LengthUnit.M, () -> "x")
+            .space();
+    return Rebase.of(now, moved.change().reversed());
   }
 
   private Edit place(int i) {

@@ -3,13 +3,13 @@ package pied.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import com.microsoft.playwright.options.MouseButton;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pied.e2e.Sheet.Studio;
@@ -44,12 +44,6 @@ class ShotsTest {
     sheet.clickPlan(5.4, 6.1);
     sheet.reads("Width", "1.60");
 
-    sheet.take("table lamp", "table-lamp");
-    double[] p = sheet.onPlan(5.0, 6.1);
-    sheet.inHandAt(p[0], p[1]);
-    shot(sheet, "placing");
-    sheet.page.keyboard().press("Escape");
-
     sheet.page.getByLabel("Search the catalog").fill("");
     sheet.page.getByLabel("Fold away the other drawings").click();
     sheet.page.getByLabel("Fold away catalog").click();
@@ -60,14 +54,6 @@ class ShotsTest {
       sheet.page.mouse().wheel(0, -160);
     }
     shot(sheet, "set-view");
-    sheet.page.getByLabel("Open catalog").click();
-    sheet.leaf("Schedule");
-    sheet.button("Both");
-    sheet.page.getByLabel("Open Cup and saucer").click();
-    double[] on = sheet.onPlan(5.4, 6.1);
-    sheet.page.mouse().click(on[0], on[1], new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
-    shot(sheet, "schedule-and-menu");
-    sheet.page.keyboard().press("Escape");
     Studio.PIED.post("/api/spaces/" + room + "/undo", "{}");
     sheet.close();
   }
@@ -79,34 +65,6 @@ class ShotsTest {
     sheet.clickPlan(4, -0.1);
     assertThat(sheet.caption()).containsText("Window in wall A");
     shot(sheet, "room-plan");
-    sheet.page.keyboard().press("Escape");
-    sheet.button("Look at B");
-    sheet.page.waitForSelector("[data-testid=elevation] svg[data-scale]");
-    shot(sheet, "elevation");
-    sheet.close();
-
-    String room = Studio.PIED.newRoom("Scullery");
-    sheet = new Sheet(room, "plan");
-    sheet.leaf("Shell");
-    sheet.button("Outline");
-    sheet.page.waitForSelector(
-        "[data-testid=draft]",
-        new Page.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
-    sheet.clickPlan(0, 0);
-    assertThat(sheet.caption()).containsText("corner 2");
-    String[] lengths = {"6.2", "3", "2.5"};
-    double[][] pointers = {{3, 0.2}, {6.4, 2}, {5, 3.2}};
-    for (int i = 0; i < lengths.length; i++) {
-      double[] p = sheet.onPlan(pointers[i][0], pointers[i][1]);
-      sheet.page.mouse().move(p[0] - 2, p[1]);
-      sheet.page.mouse().move(p[0], p[1]);
-      sheet.page.keyboard().type(lengths[i]);
-      sheet.page.keyboard().press("Enter");
-      assertThat(sheet.caption()).containsText("corner " + (i + 3));
-    }
-    double[] p = sheet.onPlan(3.8, 4.6);
-    sheet.page.mouse().move(p[0], p[1]);
-    shot(sheet, "drawing-an-outline");
     sheet.close();
   }
 
@@ -120,19 +78,11 @@ class ShotsTest {
     sheet.page.getByLabel("Show the other drawings").click();
     shot(sheet, "stage-plan");
     sheet.page.getByLabel("Fold away the other drawings").click();
-    sheet.page.keyboard().press("Escape");
-    sheet.button("Set view");
-    sheet.button("look from");
-    sheet.page.getByText("Row 5, middle").click();
-    shot(sheet, "from-a-seat");
     sheet.close();
 
     sheet = Sheet.atStart();
     assertThat(sheet.page.getByTestId("card").first()).isVisible();
     shot(sheet, "start");
-    sheet.page.getByText("New room or stage…").first().click();
-    sheet.button("Stage");
-    shot(sheet, "new-space");
     sheet.close();
   }
 
@@ -160,31 +110,6 @@ class ShotsTest {
     shot(sheet, "carrying");
     sheet.page.keyboard().press("Escape");
     sheet.close();
-
-    sheet = new Sheet(room, "set");
-    sheet.schedule("Bottle 2");
-    sheet.page.keyboard().press("f");
-    sheet.page.waitForTimeout(1500);
-    sheet.schedule("Bottle 4");
-    sheet.page.keyboard().press("j");
-    sheet.page.keyboard().press(" ");
-    BoundingBox box = sheet.page.getByTestId("set").boundingBox();
-    for (int i = 0; i < 60; i++) {
-      sheet
-          .page
-          .mouse()
-          .move(
-              box.x + box.width * (0.35 + 0.05 * (i % 6)),
-              box.y + box.height * (0.35 + 0.03 * (i / 6)));
-      sheet.page.waitForTimeout(250);
-      String said = sheet.page.getByTestId("carry").innerText();
-      if (said.contains("shelf") && said.contains("moved")) {
-        break;
-      }
-    }
-    shot(sheet, "carrying-onto-a-shelf");
-    sheet.page.keyboard().press("Escape");
-    sheet.close();
   }
 
   @Test
@@ -206,17 +131,6 @@ class ShotsTest {
     shot(sheet, "sizing");
     sheet.page.keyboard().press("Escape");
     sheet.page.waitForCondition(() -> sheet.page.locator(".MuiModal-root").count() == 0);
-    sheet.page.keyboard().press("k");
-    JsonNode counter = pied.piece(room, "service-counter");
-    double cx = counter.at("/at/x").asDouble();
-    double cz = counter.at("/at/z").asDouble();
-    double across = counter.at("/size/depth").asDouble() / 2;
-    double along = counter.at("/size/width").asDouble() / 2;
-    sheet.clickPlan(cx + across - 0.02, cz - along + 0.02);
-    assertThat(sheet.page.getByTestId("aim")).containsText("its other end");
-    sheet.clickPlan(cx + across - 0.02, cz + along - 0.02);
-    assertThat(sheet.page.getByTestId("aim")).containsText("it measures");
-    shot(sheet, "known-length");
     sheet.page.keyboard().press("Escape");
     sheet.page.keyboard().press("Escape");
     sheet.page.keyboard().press("Escape");
@@ -229,6 +143,102 @@ class ShotsTest {
     assertThat(sheet.page.getByTestId("dial")).isVisible();
     shot(sheet, "turning");
     sheet.close();
+  }
+
+  /** The tea room in order: layers, a group at each table, and a little done in another window. */
+  private String inOrder() {
+    String room = Studio.PIED.teaRoom();
+    List<String> chairs = ids(room, "dining-chair");
+    Studio.PIED.edit(room, "{'do':'toLayer','pieces':%s,'named':'Chairs'}", quoted(chairs));
+    Studio.PIED.edit(
+        room, "{'do':'toLayer','pieces':%s,'named':'Lights'}", quoted(ids(room, "pendant-lamp")));
+    Studio.PIED.edit(room, "{'do':'layer','layer':'%s','colour':'#2F6690'}", layer(room, "Chairs"));
+    List<String> window = new ArrayList<>(ids(room, "cafe-table").subList(0, 1));
+    window.addAll(chairs.subList(0, 2));
+    Studio.PIED.edit(
+        room, "{'do':'group','pieces':%s,'id':'window','name':'Window table'}", quoted(window));
+    Studio.PIED.edit(
+        room, "{'do':'nameSelection','name':'To be reupholstered','pieces':%s}", quoted(chairs));
+    Studio.PIED.post(
+        "/api/spaces/" + room + "/edits",
+        "{\"by\":{\"window\":\"elsewhere\",\"who\":\"Isolde\"},\"edits\":"
+            + "[{\"do\":\"moveBy\",\"pieces\":[\""
+            + ids(room, "armchair").get(0)
+            + "\"],\"by\":{\"x\":-0.15}}]}");
+    Studio.PIED.edit(
+        room, "{'do':'remark','pieces':%s,'remark':'reupholster'}", quoted(chairs.subList(0, 4)));
+    return room;
+  }
+
+  private static String layer(String room, String name) {
+    for (JsonNode l : Studio.PIED.space(room).at("/filing/layers")) {
+      if (l.get("name").asText().equals(name)) {
+        return l.get("id").asText();
+      }
+    }
+    throw new AssertionError(name);
+  }
+
+  private static List<String> ids(String room, String article) {
+    List<String> all = new ArrayList<>();
+    for (JsonNode p : Studio.PIED.space(room).get("pieces")) {
+      if (p.get("article").asText().equals(article)) {
+        all.add(p.get("id").asText());
+      }
+    }
+    return all;
+  }
+
+  private static String quoted(List<String> ids) {
+    return ids.stream().map(id -> '"' + id + '"').collect(Collectors.joining(",", "[", "]"));
+  }
+
+  @Test
+  void theOrder() {
+    String room = inOrder();
+    Sheet sheet = new Sheet(room, "plan", "set");
+    sheet.leaf("Layers");
+    sheet.page.locator("[data-named='To be reupholstered']").getByText("To be").click();
+    assertThat(sheet.caption()).containsText("11 pieces");
+    shot(sheet, "layers");
+    sheet.page.locator("[data-named='Window table']").getByText("Window table").click();
+    assertThat(sheet.caption()).containsText("a group of 3 pieces");
+    sheet.page.keyboard().press("Shift+O");
+    assertThat(sheet.page.getByTestId("in-group")).isVisible();
+    double[] chair = chair(sheet, room);
+    sheet.page.mouse().click(chair[0], chair[1]);
+    sheet.reads("Name", "Dining chair");
+    shot(sheet, "a-group-opened");
+    sheet.page.keyboard().press("Escape");
+    assertThat(sheet.caption()).containsText("a group of 3 pieces");
+    sheet.page.keyboard().press("Escape");
+    assertThat(sheet.caption()).containsText("Tea room");
+
+    sheet.page.getByLabel("Fold away layers").click();
+    sheet.page.keyboard().press("Shift+W");
+    sheet.page.getByLabel("Open Dining chair").first().click();
+    shot(sheet, "schedule");
+    sheet.button("what stands on what");
+    JsonNode table = Studio.PIED.piece(room, "long-table").get("at");
+    sheet.clickPlan(table.get("x").asDouble() + 0.72, table.get("z").asDouble() + 0.05);
+    sheet.reads("Name", "Long table");
+    sheet.page.getByLabel("Open Long table").click();
+    sheet.page.locator("[data-id='" + ids(room, "long-table").get(0) + "']").hover();
+    sheet.page.mouse().wheel(0, 130);
+    shot(sheet, "schedule-tree");
+    sheet.button("fold away");
+    sheet.page.keyboard().press("Escape");
+    sheet.button("History");
+    assertThat(sheet.page.getByTestId("history")).containsText("Isolde");
+    shot(sheet, "history");
+    sheet.close();
+    Studio.PIED.post("/api/spaces/" + room + "/history/go", "{\"to\":0}");
+  }
+
+  /** Where the first of the dining chairs is on the plan. */
+  private static double[] chair(Sheet sheet, String room) {
+    JsonNode at = Studio.PIED.piece(room, "dining-chair").get("at");
+    return sheet.onPlan(at.get("x").asDouble(), at.get("z").asDouble());
   }
 
   @Test
@@ -266,13 +276,85 @@ class ShotsTest {
         new Page.WaitForSelectorOptions().setTimeout(180_000));
     shot(sheet, "catalog");
     sheet.close();
+  }
 
-    sheet = new Sheet(Studio.PIED.teaRoom(), "plan");
-    sheet.page.getByLabel("Search the catalog").fill("couch");
-    sheet.page.locator("[data-article=settee]").focus();
-    sheet.page.keyboard().press(" ");
-    sheet.page.waitForSelector("[data-testid=preview] canvas");
-    shot(sheet, "a-close-look");
+  @Test
+  void theMany() {
+    PiedProcess pied = Studio.PIED;
+    String room = pied.newRoom("Breakfast room", 8, 5, 2.8);
+    pied.place(room, "table", "oval-table", 3, 3);
+    pied.place(room, "chair", "dining-chair", 5.4, 4);
+    for (int i = 0; i < 3; i++) {
+      pied.place(room, "shelf" + i, "open-shelf", 5.2 + i, 0.3);
+      pied.place(room, "frame" + i, "picture-frame", 1 + 1.3 * i, 0.05);
+      pied.edit(
+          room,
+          "{'do':'moveBy','pieces':['frame%s'],'by':{'y':%s}}",
+          i,
+          new double[] {0, 0.2, -0.1}[i]);
+    }
+    pied.place(room, "book", "books", 5.2, 1.1);
+    pied.edit(room, "{'do':'size','pieces':['book'],'size':{'width':0.2}}");
+    pied.place(room, "cup", "cup-and-saucer", 6, 1.1);
+
+    Sheet sheet = new Sheet(room, "plan", "set");
+    sheet.page.waitForSelector("[data-testid=plan] [data-piece=chair] path");
+    sheet.clickPlan(5.4, 4);
+    sheet.reads("Name", "Dining chair");
+    sheet.page.keyboard().press("Shift+R");
+    sheet.clickPlan(3, 3.2);
+    proposed(sheet);
+    sheet.page.keyboard().type("8");
+    sheet.page.mouse().move(640, 780);
+    sheet.page.waitForTimeout(1000);
+    proposed(sheet);
+    shot(sheet, "ring");
+    sheet.page.keyboard().press("Enter");
+    assertThat(sheet.caption()).containsText("a group of 8 pieces");
+    sheet.page.keyboard().press("Escape");
+    banded(sheet, 4.6, 0.02, 7.7, 1.5);
+    assertThat(sheet.caption()).containsText("5 pieces, the lead");
+    sheet.page.keyboard().press("Shift+F");
+    proposed(sheet);
+    sheet.page.keyboard().type("40");
+    sheet.page.waitForTimeout(1500);
+    proposed(sheet);
+    sheet.page.keyboard().press("Enter");
+    assertThat(sheet.caption()).containsText("a group of 40 pieces");
+    sheet.page.keyboard().press("f");
+    shot(sheet, "scatter");
+    sheet.page.keyboard().press("Escape");
+    sheet.page.keyboard().press("h");
     sheet.close();
+
+    sheet = new Sheet(room, "wall:A", "plan");
+    sheet.page.waitForSelector("[data-testid=plan] [data-piece=frame1] path");
+    banded(sheet, 0.4, -0.1, 4.4, 0.4);
+    assertThat(sheet.caption()).containsText("3 pieces, the lead");
+    sheet.page.keyboard().press("Shift+I");
+    proposed(sheet);
+    shot(sheet, "line-up");
+    sheet.page.keyboard().press("Escape");
+    sheet.page.keyboard().press("Escape");
+    sheet.close();
+
+    sheet = new Sheet(room, "plan", "set");
+    sheet.page.waitForSelector("[data-testid=plan] [data-piece=chair] path");
+    sheet.page.keyboard().press(";");
+    sheet.page.keyboard().type("6 square planters along walls D and C, 0.05 off");
+    proposed(sheet);
+    shot(sheet, "say");
+    sheet.close();
+    pied.post("/api/spaces/" + room + "/remove", "{}");
+  }
+
+  private static void proposed(Sheet sheet) {
+    sheet.page.waitForSelector("[data-testid=proposal][data-ready][data-fresh]");
+  }
+
+  private static void banded(Sheet sheet, double x, double z, double toX, double toZ) {
+    sheet.page.keyboard().down("Shift");
+    sheet.dragPlan(x, z, toX, toZ);
+    sheet.page.keyboard().up("Shift");
   }
 }

@@ -99,7 +99,7 @@ class VerbsTest extends OnTheSheet {
   void byTheSearchWithoutKnowingAnyKeyButOne() {
     open("Verbs by search");
     sheet.page.keyboard().press("Control+a");
-    assertThat(sheet.caption()).containsText("2 pieces");
+    assertThat(sheet.caption()).containsText("2 pieces, the lead");
     sheet.page.keyboard().press(".");
     sheet.page.keyboard().type("behind");
     Locator found = sheet.page.locator("[role=option][data-verb='Beside the lead']");

@@ -22,11 +22,14 @@ import pied.core.edit.turn.LeanOverBuilder;
 import pied.core.edit.turn.TurnBuilder;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
+import pied.core.phrase.Phrase;
+import pied.core.phrase.Writer;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Hung;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
+import pied.core.space.Group;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Stage;
@@ -43,6 +46,7 @@ public final class Caption {
   private final List<Phrase> out;
   private final Handling handling;
   private final SizeCaption sizes;
+  private final KeepingCaption keeping;
 
   private Caption(Space space, LengthUnit unit, Handling handling) {
     this.space = space;
@@ -50,6 +54,7 @@ public final class Caption {
     this.handling = handling;
     this.writer = new Writer(space, unit);
     this.sizes = new SizeCaption(writer, handling);
+    this.keeping = new KeepingCaption(writer);
     this.out = writer.out;
   }
 
@@ -120,7 +125,10 @@ public final class Caption {
     TurnCaption turns = new TurnCaption(writer, handling);
     boolean one = pieces.size() == 1;
     if (handling.at() == Handling.At.size) {
-      if (one) {
+      Group group = keeping.whole(pieces);
+      if (group != null) {
+        sizes.sizing(group, pieces);
+      } else if (one) {
         sizes.sizing(pieces.get(0));
       } else {
         sizes.sizing(pieces);
@@ -135,6 +143,7 @@ public final class Caption {
   private void one(Piece p) {
     List<String> self = List.of(p.id());
     out.add(Phrase.field(p.name(), "Name", "name", RenameBuilder.builder().piece(p.id()).build()));
+    keeping.shown(List.of(p));
     text(" — ");
     sizes.measures(p);
     text(", " + preposition(p) + " ");
@@ -172,7 +181,10 @@ public final class Caption {
     turn(self, p);
     lean(self, p);
     text(", at ");
-    writer.place(p.at(), MoveToBuilder.builder().pieces(List.of(p.id())).build(), "to").text(". ");
+    writer.place(p.at(), MoveToBuilder.builder().pieces(List.of(p.id())).build(), "to");
+    keeping.layer(List.of(p));
+    keeping.twin(p);
+    text(". ");
     swatches(self, p);
   }
 
@@ -215,11 +227,21 @@ public final class Caption {
   private void several(List<Piece> pieces) {
     List<String> ids = pieces.stream().map(Piece::id).toList();
     Piece lead = pieces.get(pieces.size() - 1);
-    out.add(Phrase.word(pieces.size() + " pieces", null));
-    text(", the lead is ");
-    out.add(Phrase.word(lead.name(), lead.id()));
-    text(", picked last — ");
-    sizes.several(pieces);
+    Group group = keeping.whole(pieces);
+    if (group != null) {
+      keeping.group(group, pieces.size());
+      keeping.shown(pieces);
+      text(" — ");
+      sizes.whole(pieces);
+    } else {
+      out.add(Phrase.word(pieces.size() + " pieces", null));
+      keeping.shown(pieces);
+      text(", the lead is ");
+      out.add(Phrase.word(lead.name(), lead.id()));
+      text(", picked last — ");
+      sizes.several(pieces);
+    }
+    keeping.layer(pieces);
     text(", facing ");
     boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);
     out.add(
@@ -228,7 +250,14 @@ public final class Caption {
             "Turn, degrees",
             "to",
             TurnBuilder.builder().pieces(ids).build()));
-    text(". A number typed here is given to all of them. ");
+    text(
+        group != null
+            ? ". It is moved, turned and sized as one; open it to work on a part. "
+            : ". A number typed here is given to all of them. ");
+    if (group != null) {
+      keeping.repeated(group);
+      return;
+    }
     if (pieces.size() == 2) {
       gap(pieces.get(0), lead);
     }

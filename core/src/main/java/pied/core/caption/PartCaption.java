@@ -19,6 +19,8 @@ import pied.core.edit.shell.SetPlatformBuilder;
 import pied.core.edit.shell.WallLength;
 import pied.core.edit.shell.WallLengthBuilder;
 import pied.core.edit.shell.WallThicknessBuilder;
+import pied.core.phrase.Phrase;
+import pied.core.phrase.Writer;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.Column;

@@ -12,6 +12,8 @@ import pied.core.edit.shell.PaintBuilder;
 import pied.core.edit.shell.RowsBuilder;
 import pied.core.edit.shell.SetDatumBuilder;
 import pied.core.edit.shell.WallLengthBuilder;
+import pied.core.phrase.Phrase;
+import pied.core.phrase.Writer;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;

@@ -13,9 +13,12 @@ import pied.core.edit.size.SizeAsOne;
 import pied.core.edit.size.SizeAsOneBuilder;
 import pied.core.edit.size.Together;
 import pied.core.measure.Hold;
+import pied.core.phrase.Phrase;
+import pied.core.phrase.Writer;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
+import pied.core.space.Group;
 import pied.core.units.Said;
 
 /** Writes of the sizes of what is selected, and of what can be done about them. */
@@ -180,6 +183,26 @@ final class SizeCaption {
     hold();
     along();
     writer.text(". As one whole ");
+    whole(pieces);
+    writer.text("; ");
+    writer.action("each back to its natural size", natural(pieces));
+    writer.text(" ");
+  }
+
+  /** What is said of a group while it is sized. */
+  void sizing(Group group, List<Piece> pieces) {
+    writer.out.add(Phrase.word(group.name(), null));
+    writer.text(", a group — ");
+    whole(pieces);
+    writer.text(" (");
+    together(writer.space.article(pieces.get(pieces.size() - 1)));
+    writer.text("); ");
+    hold();
+    writer.text(". Each keeps its place in it. ");
+  }
+
+  /** What they measure as one, to be typed. */
+  void whole(List<Piece> pieces) {
     List<String> ids = pieces.stream().map(Piece::id).toList();
     Size size = SizeAsOne.size(SizeAsOne.whole(writer.space, ids));
     Edit edit =
@@ -195,8 +218,5 @@ final class SizeCaption {
           Phrase.field(value, label(m) + " of the whole", slot(m), edit, "each keeps its place"));
       writer.text(words[m.ordinal()]);
     }
-    writer.text("; ");
-    writer.action("each back to its natural size", natural(pieces));
-    writer.text(" ");
   }
 }

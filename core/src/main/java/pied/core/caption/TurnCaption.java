@@ -10,6 +10,8 @@ import pied.core.edit.turn.LeanOverBuilder;
 import pied.core.edit.turn.TurnAsBuilder;
 import pied.core.edit.turn.TurnBuilder;
 import pied.core.measure.Hold;
+import pied.core.phrase.Phrase;
+import pied.core.phrase.Writer;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.units.Angle;

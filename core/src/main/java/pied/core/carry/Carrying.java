@@ -94,6 +94,11 @@ public final class Carrying {
     }
   }
 
+  /** A copy that is carried, as what it is a copy of, where the copy is. */
+  public static Piece original(Piece copy) {
+    return Load.original(copy);
+  }
+
   // ---- the way to an answer
 
   private Answer run() {
@@ -127,6 +132,7 @@ public final class Carrying {
       place = hung.words(space, unit);
     }
     List<Piece> pieces = placed(now.at());
+    lookOnceMore(pieces);
     Piece lead = pieces.get(pieces.size() - 1);
     distances.at(pieces);
     double turned = q.against() != null ? by : lead.turn();
@@ -346,6 +352,25 @@ public final class Carrying {
     }
     if (!push.free()) {
       refused = "There is no room for it there; " + stopped + " is in the way.";
+    }
+  }
+
+  /**
+   * What a rest, a snap or a step aside led to in the end is nowhere that it may not be; of several
+   * that were picked up together this is about the lead, with all that stands on it.
+   */
+  private void lookOnceMore(List<Piece> pieces) {
+    boolean meant = q.free() || exactly || q.against() != null || q.meet() != null;
+    if (meant || !refused.isEmpty()) {
+      return;
+    }
+    List<Piece> own = load.onLead(pieces);
+    Body met = stops().met(own);
+    if (met != null) {
+      stopped = space.nameOf(met.id());
+      refused = "There is no room for it there; " + stopped + " is in the way.";
+    } else if (load.stands() && now.on().equals(On.NOTHING) && q.keep() != Keep.height) {
+      refused = "There is nothing beneath it there.";
     }
   }
 

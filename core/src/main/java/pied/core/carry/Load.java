@@ -21,6 +21,7 @@ import pied.core.place.Resting;
 import pied.core.size.Size;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.Locked;
 import pied.core.space.Space;
 import pied.core.units.Entry;
 
@@ -95,9 +96,24 @@ record Load(
       members.add(q.copy() ? copied(p, all) : p);
     }
     if (!q.copy()) {
+      List<Piece> locked = members.stream().filter(space::locked).toList();
+      if (!locked.isEmpty()) {
+        throw new Locked(space, locked);
+      }
       own.addAll(all);
     }
     return members;
+  }
+
+  /** A copy that is carried, as what it is a copy of. */
+  static Piece original(Piece copy) {
+    On on = copy.on();
+    return copy.withId(original(copy.id()))
+        .withOn(on.kind() == On.Kind.piece ? On.piece(original(on.id())) : on);
+  }
+
+  private static String original(String id) {
+    return id.startsWith(IN_HAND + " ") ? id.substring(IN_HAND.length() + 1) : id;
   }
 
   private static Piece copied(Piece p, Set<String> all) {
@@ -208,6 +224,22 @@ record Load(
       settled.add(p.moved(new Vec(0, up, 0)).withOn(to.getOrDefault(p.id(), p.on())));
     }
     return settled;
+  }
+
+  /** Of all that is carried the lead and what stands on that. */
+  List<Piece> onLead(List<Piece> all) {
+    Set<String> on = new HashSet<>(Set.of(lead.id()));
+    List<Piece> own = new ArrayList<>(List.of(all.get(all.size() - 1)));
+    boolean more = all.size() > 1;
+    while (more) {
+      more = false;
+      for (Piece p : all) {
+        if (p.on().kind() == On.Kind.piece && on.contains(p.on().id()) && on.add(p.id())) {
+          more = own.add(p);
+        }
+      }
+    }
+    return own;
   }
 
   /** Whether it stands on something that is carried too. */

@@ -24,12 +24,16 @@ final class Pointed {
   static Bodies.RayMet at(Space space, Question q, Set<String> own) {
     if (q.at() != null) {
       Vec from = q.at().at(space.shell().height() - 1e-3);
-      return space.bodies().ray(from, Vec.DOWN, FAR, b -> !own.contains(b.id()));
+      return space.bodies().ray(from, Vec.DOWN, FAR, b -> !own.contains(b.id()) && space.seen(b));
     }
     Vec along = q.ray().along().unit();
     return space
         .bodies()
-        .ray(q.ray().from(), along, FAR, b -> !own.contains(b.id()) && faces(space, b, along));
+        .ray(
+            q.ray().from(),
+            along,
+            FAR,
+            b -> !own.contains(b.id()) && space.seen(b) && faces(space, b, along));
   }
 
   /** Walls and ceilings one looks at from behind are not in the way. */

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import pied.core.Nullable;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.solid.Bodies;
@@ -120,6 +121,22 @@ final class Stops {
   /** Whether what is carried overlaps nothing; as for {@link #out}. */
   boolean isFree(List<Piece> pieces, Body except, String rests) {
     return hit(pieces, except, rests) == null;
+  }
+
+  /** What any of these overlaps that is not carried itself; null for nothing. */
+  @Nullable
+  Body met(List<Piece> pieces) {
+    for (Piece p : pieces) {
+      Body met =
+          space
+              .bodies()
+              .overlapped(
+                  space.shapes().mesh(p), p.pose(), Resting.CONTACT, b -> !own.contains(b.id()));
+      if (met != null) {
+        return met;
+      }
+    }
+    return null;
   }
 
   /** Between obstacles that leave no room: the nearest place round about that is free. */

@@ -22,6 +22,8 @@ import pied.core.size.Size;
  * @param usualMiddle likewise of its middle; the one that is not given is NaN
  * @param finishes its finish parts by key, in order
  * @param weight at natural size, kg; 0 if not known
+ * @param cost of one at natural size, in whatever money; 0 if not known
+ * @param supplier who it is had from; empty if not known
  * @param light null if it is no lamp
  * @param clearances the free room it needs
  * @param project the project that brought it in; null for what ships with Pied
@@ -41,6 +43,8 @@ public record Article(
     Sizing sizing,
     Map<String, Finish> finishes,
     double weight,
+    double cost,
+    String supplier,
     @Nullable Light light,
     List<Clearance> clearances,
     Buildable recipe,
@@ -102,6 +106,15 @@ public record Article(
               + ".");
     }
     return Finish.colour(colour);
+  }
+
+  /** What it weighs at a size, reckoned by the room it takes, kg; 0 if not known. */
+  public double weight(Size at) {
+    return weight * room(at) / room(size);
+  }
+
+  private static double room(Size s) {
+    return s.width() * s.depth() * s.height();
   }
 
   public boolean standsOnTops() {

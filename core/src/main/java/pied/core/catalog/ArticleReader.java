@@ -84,6 +84,8 @@ public final class ArticleReader {
         sizing,
         java.util.Collections.unmodifiableMap(finishes),
         n.path("weight").asDouble(0),
+        n.path("cost").asDouble(0),
+        n.path("supplier").asText(""),
         light(n.path("light")),
         clearances(n.path("room")),
         new Recipe(n.path("let"), need(n, "parts")),

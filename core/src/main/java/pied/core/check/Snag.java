@@ -42,7 +42,7 @@ public record Snag(
    * edit only what is near to what it touched is looked at again.
    */
   public static List<Snag> of(Space space) {
-    Map<String, List<Snag>> all = space.renewed(Snag.class, Snag::of);
+    Map<String, List<Snag>> all = space.renewedBySolid(Snag.class, Snag::of);
     return all.values().stream().flatMap(List::stream).toList();
   }
 

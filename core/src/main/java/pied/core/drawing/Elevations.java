@@ -2,8 +2,10 @@ package pied.core.drawing;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -57,6 +59,26 @@ public final class Elevations {
    */
   public Elevation draw(Space space, Elevation.Look look, LengthUnit unit) {
     return new Draughtsman(space, look, unit).draw();
+  }
+
+  /**
+   * What is on the sheet of an elevation or a section.
+   *
+   * @param zero the point of the space at 0, 0
+   * @param pieces ids of those that are seen
+   */
+  public record Sheet(Eye eye, Vec zero, Set<String> pieces) {}
+
+  /**
+   * The same without drawing it.
+   *
+   * @throws Refusal if there is no such wall, or the cut lies outside the space
+   */
+  public static Sheet sheet(Space space, Elevation.Look look) {
+    Draughtsman d = new Elevations().new Draughtsman(space, look, LengthUnit.M);
+    Set<String> pieces = new HashSet<>();
+    d.seen().forEach(s -> pieces.add(s.body.id()));
+    return new Sheet(d.eye, d.zero, pieces);
   }
 
   private Shape shape(Mesh mesh, Eye eye) {
@@ -182,19 +204,7 @@ public final class Elevations {
     }
 
     Elevation draw() {
-      List<Seen> seen = new ArrayList<>();
-      for (Body b : space.bodies().all()) {
-        Seen s = seen(b);
-        boolean piece = space.has(b.id());
-        boolean gone =
-            piece && !section
-                ? (s.near + s.far) / 2 > cut || s.far < ground - 0.05
-                : s.far > cut - HAIR;
-        boolean framed = !PartName.is(b, Kind.auditorium) || section;
-        if (!gone && framed && s.box.intersects(frame)) {
-          seen.add(s);
-        }
-      }
+      List<Seen> seen = seen();
       List<Ink> outlines = new ArrayList<>();
       seen.sort(Comparator.comparingDouble(Seen::near));
       for (Seen s : seen) {
@@ -244,6 +254,24 @@ public final class Elevations {
         }
       }
       outlines.addAll(0, own);
+    }
+
+    /** What is before the one who looks. */
+    private List<Seen> seen() {
+      List<Seen> seen = new ArrayList<>();
+      for (Body b : space.bodies().all()) {
+        Seen s = seen(b);
+        boolean piece = space.has(b.id());
+        boolean gone =
+            piece && !section
+                ? (s.near + s.far) / 2 > cut || s.far < ground - 0.05
+                : s.far > cut - HAIR;
+        boolean framed = !PartName.is(b, Kind.auditorium) || section;
+        if (!gone && framed && space.seen(b) && s.box.intersects(frame)) {
+          seen.add(s);
+        }
+      }
+      return seen;
     }
 
     private Seen seen(Body b) {

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,9 +18,13 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
+import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.Filing;
+import pied.core.space.Group;
+import pied.core.space.Locked;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Sound;
@@ -40,16 +45,26 @@ public final class Bench {
   private final LengthUnit unit;
   private final Supplier<String> newId;
   private final Effort effort;
+  private final @Nullable String layer;
+  private final Set<String> left = new LinkedHashSet<>();
   private final List<String> said = new ArrayList<>();
   private final List<Offer> offers = new ArrayList<>();
   private final Set<String> touched = new LinkedHashSet<>();
   private final Set<String> open = new HashSet<>();
+  private final Set<String> named = new LinkedHashSet<>();
+  private final Set<String> since = new LinkedHashSet<>();
+  private final Set<String> ruled = new HashSet<>();
   private final Map<String, Integer> numbers = new HashMap<>();
   private Set<String> names;
   private PartName part;
   private Space space;
 
-  Bench(Space space, LengthUnit unit, Supplier<String> newId, Effort effort) {
+  /**
+   * @param layer id of the layer on which new pieces come; null for the first
+   */
+  Bench(
+      Space space, LengthUnit unit, @Nullable String layer, Supplier<String> newId, Effort effort) {
+    this.layer = layer;
     this.before = space;
     this.space = space;
     this.unit = unit;
@@ -61,11 +76,21 @@ public final class Bench {
   void make(Edit edit) {
     effort.goOn();
     open.clear();
-    edit.make(this);
+    named.clear();
+    since.clear();
+    ruled.clear();
+    Space was = space;
+    try {
+      edit.make(this);
+      new Follow(this, was, List.copyOf(since), ruled, named).all();
+    } catch (Locked e) {
+      throw Locks.declined(space, e, edit);
+    }
   }
 
   /** What has come of it. */
   Outcome outcome() {
+    left.forEach(this::dissolveEmpty);
     Change change = Change.between(before, space, touched);
     Sound.pieces(space, change.changed());
     return new Outcome(space, change, said, offers, part);
@@ -95,6 +120,18 @@ public final class Bench {
     return space.article(space.piece(id));
   }
 
+  /** The layers, groups and named selections. */
+  public Filing filing() {
+    return space.filing();
+  }
+
+  /** How a new piece is kept: on the layer that is the current one. */
+  public Keeping fresh() {
+    return layer == null || filing().layer(layer) == null
+        ? Keeping.PLAIN.withLayer(filing().layers().get(0).id())
+        : Keeping.PLAIN.withLayer(layer);
+  }
+
   /** Whether all of these stand, by their mounting. */
   public boolean stand(Collection<String> ids) {
     return ids.stream().allMatch(id -> article(id).mounting() == Mounting.STANDS);
@@ -103,7 +140,8 @@ public final class Bench {
   // ---- the gate
 
   /**
-   * The pieces that an edit is for, each once; with them all they carry may be altered.
+   * The pieces that an edit is for, each once; with them all they carry may be altered. A group may
+   * be named in place of all that is in it.
    *
    * @throws Refusal if none was named, or one is not there
    */
@@ -114,9 +152,41 @@ public final class Bench {
     if (ids.size() > MOST_PIECES) {
       throw new Refusal("A space holds at most " + MOST_PIECES + " pieces; more were named.");
     }
-    ids.forEach(space::piece);
-    open.addAll(space.withCarried(ids));
-    return List.copyOf(new LinkedHashSet<>(ids));
+    Set<String> all = new LinkedHashSet<>();
+    for (String id : ids) {
+      if (space.has(id) || filing().group(id) == null) {
+        all.add(space.piece(id).id());
+      } else {
+        all.addAll(space.members(id));
+      }
+    }
+    named.addAll(all);
+    open.addAll(space.withCarried(all));
+    return List.copyOf(all);
+  }
+
+  /**
+   * These pieces as they go about: a group of which all are among them is one, any other piece is
+   * one by itself. In the order of the last of each, so that the lead is in the last.
+   */
+  public List<List<String>> wholes(List<String> ids) {
+    Set<String> all = Set.copyOf(ids);
+    Map<String, Boolean> full = new HashMap<>();
+    Map<String, List<String>> wholes = new LinkedHashMap<>();
+    for (String id : ids) {
+      String whole = id;
+      for (String g : filing().about(piece(id).keeping().group())) {
+        if (!full.computeIfAbsent(g, k -> all.containsAll(space.members(k)))) {
+          break;
+        }
+        whole = g;
+      }
+      List<String> own = wholes.remove(whole);
+      own = own == null ? new ArrayList<>() : own;
+      own.add(id);
+      wholes.put(whole, own);
+    }
+    return List.copyOf(wholes.values());
   }
 
   /**
@@ -126,6 +196,7 @@ public final class Bench {
    */
   public Piece chosen(String id) {
     Piece p = space.piece(id);
+    named.add(id);
     open.addAll(space.withCarried(List.of(id)));
     return p;
   }
@@ -151,14 +222,20 @@ public final class Bench {
    */
   public void alter(Collection<String> ids, UnaryOperator<Piece> how) {
     List<Piece> next = new ArrayList<>();
+    List<Piece> locked = new ArrayList<>();
     for (String id : ids) {
       if (!open.contains(id)) {
         throw new IllegalStateException("The piece " + id + " is altered but was not chosen.");
       }
       Piece old = space.piece(id);
       Piece p = how.apply(old);
-      if (!p.equals(old.withKeeping(p.keeping()))) {
-        unlocked(old);
+      boolean shown = p.equals(old.withKeeping(old.keeping().shownAs(p.keeping())));
+      if (!shown && isLocked(old)) {
+        locked.add(old);
+      }
+      String group = old.keeping().group();
+      if (group != null && !group.equals(p.keeping().group())) {
+        left.add(group);
       }
       if (!p.name().equals(old.name())) {
         numbers.clear();
@@ -166,8 +243,9 @@ public final class Bench {
       }
       next.add(p);
     }
+    unlocked(locked);
     next.forEach(p -> Sound.place(p.name(), p.at()));
-    touched.addAll(ids);
+    touch(ids);
     space = space.with(next);
   }
 
@@ -192,7 +270,7 @@ public final class Bench {
       Article article = space.article(p);
       p.finishes().forEach(article::finish);
       open.add(p.id());
-      touched.add(p.id());
+      touch(List.of(p.id()));
       if (names != null) {
         names.add(p.name());
       }
@@ -200,9 +278,50 @@ public final class Bench {
     space = space.with(made);
   }
 
-  private static void unlocked(Piece p) {
-    if (p.keeping().locked()) {
-      throw new Refusal(p.name() + " is locked, so nothing is done to it.");
+  private void touch(Collection<String> ids) {
+    touched.addAll(ids);
+    since.addAll(ids);
+  }
+
+  /** A repetition, or twins, of this id are set right by the edit itself. */
+  public void rules(String id) {
+    ruled.add(id);
+  }
+
+  /** What was only now put in may still be set right. */
+  private boolean isLocked(Piece p) {
+    return space.locked(p) && before.has(p.id());
+  }
+
+  private void unlocked(List<Piece> locked) {
+    if (!locked.isEmpty()) {
+      // with them all others that the edit is for, so that it is said, and unlocked, once
+      Set<Piece> all = new LinkedHashSet<>(locked);
+      named.stream().filter(space::has).map(space::piece).filter(this::isLocked).forEach(all::add);
+      throw new Locked(space, List.copyOf(all));
+    }
+  }
+
+  /** Takes away a group in which nothing is left, and then the one it was in. */
+  private void dissolveEmpty(String group) {
+    Group g = filing().group(group);
+    if (g != null && space.empty(group)) {
+      file(filing().withoutGroup(group));
+      if (g.in() != null) {
+        dissolveEmpty(g.in());
+      }
+    }
+  }
+
+  /** Keeps the pieces in another order. */
+  public void file(Filing filing) {
+    space = space.with(filing);
+  }
+
+  /** A group is no longer in another, which goes if nothing is left in it. */
+  public void leave(@Nullable String group) {
+    if (group != null) {
+      left.add(group);
     }
   }
 
@@ -217,12 +336,25 @@ public final class Bench {
           if (!open.contains(id)) {
             throw new IllegalStateException("The piece " + id + " is removed but was not chosen.");
           }
-          unlocked(space.piece(id));
+          String group = space.piece(id).keeping().group();
+          if (group != null) {
+            left.add(group);
+          }
         });
-    touched.addAll(ids);
+    unlocked(ids.stream().map(space::piece).filter(this::isLocked).toList());
+    touch(ids);
     numbers.clear();
     names = null;
     space = space.without(ids);
+  }
+
+  /** Takes out pieces that were chosen; what they carried comes to rest on what is beneath. */
+  public void takeOut(Collection<String> ids) {
+    Set<String> gone = Set.copyOf(ids);
+    List<String> bereft =
+        space.carriedBy(gone).stream().filter(id -> gone.contains(piece(id).on().id())).toList();
+    remove(List.copyOf(ids));
+    settle(bereft, true);
   }
 
   /** The same pieces in another shell. */

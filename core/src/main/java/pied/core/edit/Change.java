@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Difference;
+import pied.core.space.Difference.OfFiling;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Difference.OfShell;
 import pied.core.space.Ordered;
@@ -23,7 +24,8 @@ import pied.core.space.Space;
  * All that is another afterwards. Reversed, it undoes itself, to the last bit, the order of the
  * pieces included.
  *
- * @param all each thing once: the shell first, then the pieces in their order
+ * @param all each thing once: the shell first, then layers and groups, then the pieces in their
+ *     order
  */
 public record Change(@JsonValue List<Difference> all) {
   @JsonCreator
@@ -47,10 +49,7 @@ public record Change(@JsonValue List<Difference> all) {
     }
     pieces.sort(
         Comparator.comparingLong(d -> (d.after() == null ? d.before() : d.after()).place()));
-    List<Difference> all = new ArrayList<>();
-    if (!before.shell().equals(after.shell())) {
-      all.add(new OfShell(before.shell(), after.shell()));
-    }
+    List<Difference> all = before.differences(after);
     all.addAll(pieces);
     return new Change(all);
   }
@@ -76,6 +75,11 @@ public record Change(@JsonValue List<Difference> all) {
   /** Whether the shell is another. */
   public boolean shell() {
     return of(OfShell.class).findAny().isPresent();
+  }
+
+  /** Whether layers, groups or named selections are others. */
+  public boolean filing() {
+    return of(OfFiling.class).findAny().isPresent();
   }
 
   private <D extends Difference> Stream<D> of(Class<D> kind) {

@@ -32,6 +32,8 @@ public final class Declined extends Refusal {
   public Refusal in(LengthUnit unit) {
     return new Declined(
         super.in(unit),
-        offers.stream().map(o -> new Offer(Said.in(o.words(), unit), o.edits())).toList());
+        offers.stream()
+            .map(o -> new Offer(Said.in(o.words(), unit), o.edits(), o.step()))
+            .toList());
   }
 }

@@ -5,12 +5,29 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import pied.core.Nullable;
 import pied.core.edit.arrange.Beside;
+import pied.core.edit.arrange.CopyOnto;
 import pied.core.edit.arrange.Level;
+import pied.core.edit.arrange.LineUp;
 import pied.core.edit.arrange.SettleOnto;
+import pied.core.edit.arrange.SpaceOut;
+import pied.core.edit.group.Dissolve;
+import pied.core.edit.group.IntoGroup;
+import pied.core.edit.group.MakeGroup;
+import pied.core.edit.group.RenameGroup;
+import pied.core.edit.keep.AsLead;
 import pied.core.edit.keep.Copy;
+import pied.core.edit.keep.Hide;
+import pied.core.edit.keep.Lock;
+import pied.core.edit.keep.NameSelection;
+import pied.core.edit.keep.Paste;
 import pied.core.edit.keep.Recolour;
+import pied.core.edit.keep.Remark;
 import pied.core.edit.keep.Remove;
 import pied.core.edit.keep.Rename;
+import pied.core.edit.layer.NewLayer;
+import pied.core.edit.layer.RemoveLayer;
+import pied.core.edit.layer.SetLayer;
+import pied.core.edit.layer.ToLayer;
 import pied.core.edit.place.Attach;
 import pied.core.edit.place.BringIn;
 import pied.core.edit.place.Hang;
@@ -21,6 +38,13 @@ import pied.core.edit.place.PutDown;
 import pied.core.edit.place.SetDistance;
 import pied.core.edit.place.Settle;
 import pied.core.edit.place.TopAt;
+import pied.core.edit.repeat.MakeTwins;
+import pied.core.edit.repeat.MoveTwins;
+import pied.core.edit.repeat.PartTwins;
+import pied.core.edit.repeat.Ring;
+import pied.core.edit.repeat.Row;
+import pied.core.edit.repeat.Scatter;
+import pied.core.edit.repeat.Trail;
 import pied.core.edit.shell.AddCorner;
 import pied.core.edit.shell.Build;
 import pied.core.edit.shell.MoveCorner;
@@ -73,6 +97,16 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = SettleOnto.class, name = "settleOnto"),
   @JsonSubTypes.Type(value = Beside.class, name = "beside"),
   @JsonSubTypes.Type(value = Level.class, name = "level"),
+  @JsonSubTypes.Type(value = CopyOnto.class, name = "copyOnto"),
+  @JsonSubTypes.Type(value = LineUp.class, name = "lineUp"),
+  @JsonSubTypes.Type(value = SpaceOut.class, name = "spaceOut"),
+  @JsonSubTypes.Type(value = Row.class, name = "row"),
+  @JsonSubTypes.Type(value = Trail.class, name = "trail"),
+  @JsonSubTypes.Type(value = Ring.class, name = "ring"),
+  @JsonSubTypes.Type(value = Scatter.class, name = "scatter"),
+  @JsonSubTypes.Type(value = MakeTwins.class, name = "twin"),
+  @JsonSubTypes.Type(value = MoveTwins.class, name = "twinLine"),
+  @JsonSubTypes.Type(value = PartTwins.class, name = "partTwins"),
   @JsonSubTypes.Type(value = Attach.class, name = "attach"),
   @JsonSubTypes.Type(value = Turn.class, name = "turn"),
   @JsonSubTypes.Type(value = TurnAs.class, name = "turnAs"),
@@ -91,6 +125,20 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = Recolour.class, name = "recolour"),
   @JsonSubTypes.Type(value = Copy.class, name = "copy"),
   @JsonSubTypes.Type(value = Remove.class, name = "remove"),
+  @JsonSubTypes.Type(value = Paste.class, name = "paste"),
+  @JsonSubTypes.Type(value = AsLead.class, name = "asLead"),
+  @JsonSubTypes.Type(value = Lock.class, name = "lock"),
+  @JsonSubTypes.Type(value = Hide.class, name = "hide"),
+  @JsonSubTypes.Type(value = Remark.class, name = "remark"),
+  @JsonSubTypes.Type(value = NameSelection.class, name = "nameSelection"),
+  @JsonSubTypes.Type(value = NewLayer.class, name = "newLayer"),
+  @JsonSubTypes.Type(value = SetLayer.class, name = "layer"),
+  @JsonSubTypes.Type(value = ToLayer.class, name = "toLayer"),
+  @JsonSubTypes.Type(value = RemoveLayer.class, name = "removeLayer"),
+  @JsonSubTypes.Type(value = MakeGroup.class, name = "group"),
+  @JsonSubTypes.Type(value = IntoGroup.class, name = "intoGroup"),
+  @JsonSubTypes.Type(value = RenameGroup.class, name = "renameGroup"),
+  @JsonSubTypes.Type(value = Dissolve.class, name = "dissolve"),
   @JsonSubTypes.Type(value = LeanOver.class, name = "lean"),
   @JsonSubTypes.Type(value = BringIn.class, name = "bringIn"),
   @JsonSubTypes.Type(value = Outline.class, name = "outline"),

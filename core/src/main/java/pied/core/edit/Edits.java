@@ -3,6 +3,7 @@ package pied.core.edit;
 import java.util.List;
 import java.util.function.Supplier;
 import pied.core.Effort;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
@@ -26,16 +27,22 @@ public final class Edits {
    */
   public static Outcome apply(
       Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId) {
-    return apply(space, edits, unit, newId, Effort.ANY);
+    return apply(space, edits, unit, null, newId, Effort.ANY);
   }
 
   /**
    * The same, within a time.
    *
+   * @param layer id of the layer on which new pieces come; null for the first
    * @throws Refusal also if the time is up
    */
   public static Outcome apply(
-      Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId, Effort effort) {
+      Space space,
+      List<Edit> edits,
+      LengthUnit unit,
+      @Nullable String layer,
+      Supplier<String> newId,
+      Effort effort) {
     if (edits.isEmpty()) {
       throw new Refusal("There is no edit in this request.");
     }
@@ -47,7 +54,7 @@ public final class Edits {
               + edits.size()
               + ". Send them in parts.");
     }
-    Bench bench = new Bench(space, unit, newId, effort);
+    Bench bench = new Bench(space, unit, layer, newId, effort);
     for (int i = 0; i < edits.size(); i++) {
       try {
         bench.make(edits.get(i));

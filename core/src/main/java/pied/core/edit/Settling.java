@@ -22,6 +22,9 @@ final class Settling {
   /** What came farther down or up than this is said, metres. */
   private static final double SAID = 0.001;
 
+  /** So many sentences of the same sort are read; of all others their number is said. */
+  private static final int MOST_SAID = 6;
+
   private final Bench bench;
 
   Settling(Bench bench) {
@@ -59,6 +62,11 @@ final class Settling {
   }
 
   private void stand(Piece p, Resting resting, boolean always) {
+    On plain = always ? null : resting.plainly(p.pose());
+    if (plain != null) {
+      bench.set(p.withOn(plain));
+      return;
+    }
     Rest rest = resting.settle(p.at(), p.turn());
     if (rest.on().equals(On.NOTHING)) {
       bench.say(p.name() + " is outside; there is no floor beneath it.");
@@ -105,6 +113,8 @@ final class Settling {
   }
 
   void sayOverlaps(Collection<String> ids) {
+    int more = 0;
+    int said = 0;
     for (String id : ids) {
       bench.effort().goOn();
       Piece p = bench.piece(id);
@@ -118,9 +128,15 @@ final class Settling {
                   p.pose(),
                   Resting.CONTACT,
                   b -> !own.contains(b.id()));
-      if (met != null) {
+      if (met != null && said < MOST_SAID) {
+        said++;
         bench.say(p.name() + " overlaps " + bench.space().nameOf(met.id()) + ".");
+      } else if (met != null) {
+        more++;
       }
+    }
+    if (more > 0) {
+      bench.say(more == 1 ? "One more overlaps something." : more + " more overlap something.");
     }
   }
 }

@@ -48,7 +48,8 @@ public record PointOn(Vec at, String words) {
     Vec d = Sound.sight(from, along);
     Set<String> own = new HashSet<>(pieces);
     boolean any = own.isEmpty();
-    Bodies.RayMet met = space.bodies().ray(from, d, 1e4, b -> any || own.contains(b.id()));
+    Bodies.RayMet met =
+        space.bodies().ray(from, d, 1e4, b -> any ? space.seen(b) : own.contains(b.id()));
     double seen = met == null ? Double.POSITIVE_INFINITY : met.distance() + HIDDEN;
     PointOn best = null;
     double least = Double.POSITIVE_INFINITY;

@@ -30,6 +30,9 @@ public record Brought(
     Size size,
     Map<String, Finish> finishes,
     double weight) {
+  /** Kind of what was put together from pieces. */
+  public static final String TOGETHER = "own/put together";
+
   /** Kind of what came from a file. */
   public static final String KIND = "own/brought in";
 
@@ -51,6 +54,8 @@ public record Brought(
         new Sizing(free, free, free, Set.of()),
         finishes,
         weight,
+        0,
+        "",
         null,
         List.of(),
         shape,

@@ -68,6 +68,16 @@ public record Piece(
     return this == o || form.equals(o.form) && stance.equals(o.stance);
   }
 
+  /** Whether it is another but for its colours and how it is kept in order. */
+  public boolean is(Piece o) {
+    return this == o
+        || name.equals(o.name)
+            && form.equals(o.form)
+            && stance.equals(o.stance)
+            && on.equals(o.on)
+            && attached == o.attached;
+  }
+
   // ---- the same elsewhere, or otherwise
 
   public Piece withSize(Size v) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
@@ -319,6 +320,15 @@ public final class Resting {
     Vec back = pose.direct(new Vec(0, 0, -1));
     Bodies.Met met = bodies.travel(mesh, pose, back, CONTACT, b -> PartName.is(b, Kind.wall));
     return met.stop().meets() ? PartName.of(met.body()).carrier() : On.NOTHING;
+  }
+
+  /**
+   * What it stands on where that is seen at once: a level face of it lies on the level top of the
+   * only thing near that could carry it. Null for all else.
+   */
+  public @Nullable On plainly(Pose pose) {
+    Body flat = article.mounting() == Mounting.STANDS && held == null ? flatUnder(pose) : null;
+    return flat == null ? null : Surfaces.on(flat);
   }
 
   /** What it stands on; what it overlaps hides that, and is looked past. */

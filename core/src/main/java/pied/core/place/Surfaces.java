@@ -116,7 +116,8 @@ public final class Surfaces {
               () -> new Refusal("There is no floor under that point; choose one inside the room."));
     }
     Target.Sight sight = (Target.Sight) target;
-    Bodies.RayMet seen = bodies.ray(sight.from(), sight.along(), 1e4, this::mayCarry);
+    Bodies.RayMet seen =
+        bodies.ray(sight.from(), sight.along(), 1e4, b -> mayCarry(b) && space.seen(b));
     Bodies.RayMet met = seen != null ? seen : foot(sight, depth);
     if (met == null) {
       throw new Refusal(

@@ -6,9 +6,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import pied.core.Names;
+import pied.core.Nullable;
+import pied.core.catalog.Article;
+import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
 /** The list of all pieces of a space. */
@@ -22,19 +28,48 @@ public final class Schedule {
    *
    * @param kind of the article
    * @param what its name without a number: pieces of the same article, size and this are alike
+   * @param articleName that of the article
    * @param size width × depth × height as text
+   * @param measures the same as numbers, metres
    * @param note what is unusual about it, such as "stretched"; empty for nothing
    * @param on id of the piece it stands on; empty for none
+   * @param place from the datum, as text: across, deep and high
+   * @param from the same as numbers, metres
+   * @param facing its turn as text
+   * @param turn degrees
+   * @param finish colours that are not the article's own; empty for none
+   * @param weight kg, reckoned from that at natural size by its room; 0 if not known
+   * @param cost 0 if not known
+   * @param remark what was written beside it
+   * @param locked whether it is by itself
+   * @param hidden likewise
+   * @param layer id
+   * @param group id of the innermost; null for none
    */
   public record Row(
       String id,
       String name,
       String what,
       String article,
+      String articleName,
       String kind,
       String size,
+      Size measures,
       String note,
-      String on) {}
+      String place,
+      Vec from,
+      String facing,
+      double turn,
+      String finish,
+      double weight,
+      double cost,
+      String supplier,
+      String remark,
+      boolean locked,
+      boolean hidden,
+      String on,
+      String layer,
+      @Nullable String group) {}
 
   private record Sorted(String key, Row row) {}
 
@@ -52,10 +87,46 @@ public final class Schedule {
   }
 
   private static Row row(Space space, Piece p, LengthUnit unit) {
-    String on = p.on().kind() == On.Kind.piece ? p.on().id() : "";
-    String kind = space.article(p).kind();
-    String what = Names.bare(p.name());
-    return new Row(p.id(), p.name(), what, p.article(), kind, p.size().text(unit), note(p), on);
+    Article article = space.article(p);
+    Keeping k = p.keeping();
+    Vec from = p.at().minus(space.shell().datum());
+    return new Row(
+        p.id(),
+        p.name(),
+        Names.bare(p.name()),
+        p.article(),
+        article.name(),
+        article.kind(),
+        p.size().text(unit),
+        p.size(),
+        note(p),
+        unit.fine(from.x()) + ", " + unit.fine(from.z()) + ", " + unit.fine(from.y()),
+        from,
+        Angle.text(p.turn()),
+        p.turn(),
+        finish(p, article),
+        article.weight(p.size()),
+        article.cost(),
+        article.supplier(),
+        k.remark(),
+        k.locked(),
+        k.hidden(),
+        p.on().kind() == On.Kind.piece ? p.on().id() : "",
+        space.layer(p).id(),
+        k.group());
+  }
+
+  private static String finish(Piece p, Article article) {
+    List<String> others = new ArrayList<>();
+    article
+        .finishes()
+        .forEach(
+            (part, f) -> {
+              if (p.finishes().containsKey(part)) {
+                others.add(f.name() + " " + p.finishes().get(part));
+              }
+            });
+    return String.join(", ", others);
   }
 
   private static String note(Piece p) {

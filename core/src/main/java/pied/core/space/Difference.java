@@ -2,6 +2,7 @@ package pied.core.space;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
 import pied.core.Nullable;
 import pied.core.piece.Piece;
 
@@ -12,6 +13,10 @@ import pied.core.piece.Piece;
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of")
 @JsonSubTypes({
   @JsonSubTypes.Type(value = Difference.OfShell.class, name = "shell"),
+  @JsonSubTypes.Type(value = Difference.OfLayers.class, name = "layers"),
+  @JsonSubTypes.Type(value = Difference.OfGroup.class, name = "group"),
+  @JsonSubTypes.Type(value = Difference.OfSelection.class, name = "selection"),
+  @JsonSubTypes.Type(value = Difference.OfTwin.class, name = "twin"),
   @JsonSubTypes.Type(value = Difference.OfPiece.class, name = "piece")
 })
 public sealed interface Difference {
@@ -56,6 +61,85 @@ public sealed interface Difference {
     @Override
     public OfPiece reversed() {
       return new OfPiece(after, before);
+    }
+  }
+
+  /** Something of how pieces are kept in order. */
+  sealed interface OfFiling extends Difference {
+    /** As that is in it afterwards. */
+    Filing in(Filing filing);
+  }
+
+  /** All layers, in their order. */
+  record OfLayers(List<Layer> before, List<Layer> after) implements OfFiling {
+    public OfLayers {
+      before = List.copyOf(before);
+      after = List.copyOf(after);
+    }
+
+    @Override
+    public OfLayers reversed() {
+      return new OfLayers(after, before);
+    }
+
+    @Override
+    public Filing in(Filing filing) {
+      return filing.withLayers(after);
+    }
+  }
+
+  /**
+   * A group.
+   *
+   * @param before null if it was not there
+   * @param after null if it is no longer there
+   */
+  record OfGroup(@Nullable Group before, @Nullable Group after) implements OfFiling {
+    @Override
+    public OfGroup reversed() {
+      return new OfGroup(after, before);
+    }
+
+    @Override
+    public Filing in(Filing filing) {
+      return after == null ? filing.withoutGroup(before.id()) : filing.with(after);
+    }
+  }
+
+  /**
+   * A named selection.
+   *
+   * @param before null if it was not there
+   * @param after null if it is no longer there
+   */
+  record OfSelection(@Nullable NamedSelection before, @Nullable NamedSelection after)
+      implements OfFiling {
+    @Override
+    public OfSelection reversed() {
+      return new OfSelection(after, before);
+    }
+
+    @Override
+    public Filing in(Filing filing) {
+      return after == null ? filing.withoutSelection(before.name()) : filing.with(after);
+    }
+  }
+
+  /**
+   * What pairs are twins by.
+   *
+   * @param before null if it was not there
+   * @param after null if it is no longer there
+   */
+  record OfTwin(@Nullable Twin before, @Nullable Twin after) implements OfFiling {
+    @Override
+    public OfTwin reversed() {
+      return new OfTwin(after, before);
+    }
+
+    @Override
+    public Filing in(Filing filing) {
+      return after == null ? filing.withoutTwin(before.id()) : filing.with(after);
     }
   }
 

@@ -28,14 +28,23 @@ final class Renewed {
    */
   private record Found(Space at, Map<String, Object> values, Set<String> touched) {}
 
+  /**
+   * What is kept under a key like this depends on how a piece is called, where it is and how large.
+   */
+  record Solid(Object key) {}
+
   private final Map<Object, Found> found = new ConcurrentHashMap<>(4);
 
-  /** For a space in which some pieces are others; what most of it changed for is let go of. */
-  Renewed after(Space before, Collection<String> touched, int pieces) {
+  /**
+   * For a space in which some pieces are others; what most of it changed for is let go of.
+   *
+   * @param solid those of them that are others for what asks only for what is solid
+   */
+  Renewed after(Space before, Collection<String> touched, Collection<String> solid, int pieces) {
     Renewed next = new Renewed();
     found.forEach(
         (key, f) -> {
-          Set<String> all = f.touched.addAll(touched);
+          Set<String> all = f.touched.addAll(key instanceof Solid ? solid : touched);
           if (all.size() <= Math.max(LEAST, pieces / 4)) {
             next.found.put(key, new Found(f.at, f.values, all));
           }

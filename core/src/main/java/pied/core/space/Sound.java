@@ -5,6 +5,7 @@ import java.util.regex.Pattern;
 import pied.core.Refusal;
 import pied.core.Text;
 import pied.core.catalog.Article;
+import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
@@ -135,6 +136,13 @@ public final class Sound {
     }
     Article article = space.article(p);
     p.finishes().forEach((part, colour) -> article.finish(part, colour));
+    Keeping k = p.keeping();
+    if (space.filing().layer(k.layer()) == null) {
+      throw new Refusal(p.name() + " would be on a layer that is not there.");
+    }
+    if (k.group() != null && space.filing().group(k.group()) == null) {
+      throw new Refusal(p.name() + " would be in a group that is not there.");
+    }
     if (!there(space, p.on()) || p.id().equals(p.on().id())) {
       throw new Refusal(p.name() + " would be carried by something that is not there.");
     }

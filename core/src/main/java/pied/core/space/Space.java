@@ -1,7 +1,9 @@
 package pied.core.space;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,7 +32,9 @@ public final class Space {
 
   private final Shell shell;
   private final Order order;
-  private final Carriers carriers;
+  private final Filing filing;
+  private final Sorted carried;
+  private final Sorted grouped;
   private final Shapes shapes;
   private final List<Body> shellBodies;
   private volatile Bodies bodies;
@@ -38,55 +42,69 @@ public final class Space {
   private volatile Map<Object, Optional<Object>> kept;
 
   public Space(Shell shell, Collection<Piece> pieces, Shapes shapes) {
-    this(shell, shapes, pieces.stream().map(p -> new Ordered(p, null)).toList());
+    this(shell, Filing.PLAIN, shapes, pieces.stream().map(p -> new Ordered(p, null)).toList());
   }
 
-  private Space(Shell shell, Shapes shapes, List<Ordered> pieces) {
+  private Space(Shell shell, Filing filing, Shapes shapes, List<Ordered> pieces) {
     this.shell = shell;
+    this.filing = filing;
     this.order = Order.EMPTY.with(pieces);
     this.shapes = shapes;
     this.shellBodies = ShellBodies.of(ShellCheck.checked(shell));
-    Carriers all = Carriers.NONE;
+    Sorted on = Sorted.by(Space::carrier);
+    Sorted in = Sorted.by(p -> p.keeping().group());
     for (Piece p : order.pieces()) {
-      all = all.with(null, p);
+      on = on.with(null, p);
+      in = in.with(null, p);
     }
-    carriers = all;
+    carried = on;
+    grouped = in;
     renewed = new Renewed();
   }
 
   /** Another with some pieces put in, others, or taken out; and all else as it was. */
   private Space(Space before, Order order, Collection<String> touched) {
     this.shell = before.shell;
+    this.filing = before.filing;
     this.order = order;
     this.shapes = before.shapes;
     this.shellBodies = before.shellBodies;
-    Carriers next = before.carriers;
+    Sorted on = before.carried;
+    Sorted in = before.grouped;
     List<String> out = new ArrayList<>();
-    List<Body> in = new ArrayList<>();
+    List<Body> put = new ArrayList<>();
+    List<String> solid = new ArrayList<>();
     Bodies old = before.bodies;
     for (String id : touched) {
       Piece was = before.order.piece(id);
       Piece is = order.piece(id);
-      next = next.with(was, is);
+      on = on.with(was, is);
+      in = in.with(was, is);
+      if (was == null || is == null || !is.is(was)) {
+        solid.add(id);
+      }
       if (old == null || was != null && is != null && is.fills(was)) {
         continue;
       }
       if (is == null) {
         out.add(id);
       } else {
-        in.add(body(is));
+        put.add(body(is));
       }
     }
-    carriers = next;
-    bodies = old == null || out.isEmpty() && in.isEmpty() ? old : old.with(out, in);
-    renewed = before.renewed.after(before, touched, order.byId().size());
+    carried = on;
+    grouped = in;
+    bodies = old == null || out.isEmpty() && put.isEmpty() ? old : old.with(out, put);
+    renewed = before.renewed.after(before, touched, solid, order.byId().size());
   }
 
   /** The same pieces in another shell. */
   private Space(Space before, Shell shell) {
     this.shell = shell;
+    this.filing = before.filing;
     this.order = before.order;
-    this.carriers = before.carriers;
+    this.carried = before.carried;
+    this.grouped = before.grouped;
     this.shapes = before.shapes;
     this.shellBodies = ShellBodies.of(ShellCheck.checked(shell));
     renewed = new Renewed();
@@ -97,9 +115,22 @@ public final class Space {
     }
   }
 
+  /** The same pieces, kept in another order. */
+  private Space(Space before, Filing filing) {
+    this.shell = before.shell;
+    this.filing = filing;
+    this.order = before.order;
+    this.carried = before.carried;
+    this.grouped = before.grouped;
+    this.shapes = before.shapes;
+    this.shellBodies = before.shellBodies;
+    bodies = before.bodies;
+    renewed = before.renewed; // it depends on what is solid
+  }
+
   /** A space as it was, with the places of its pieces. */
-  public static Space of(Shell shell, List<Ordered> pieces, Shapes shapes) {
-    return new Space(shell, shapes, pieces);
+  public static Space of(Shell shell, Filing filing, List<Ordered> pieces, Shapes shapes) {
+    return new Space(shell, filing, shapes, pieces);
   }
 
   public Shell shell() {
@@ -113,6 +144,50 @@ public final class Space {
    */
   public Space with(Shell other) {
     return new Space(this, other);
+  }
+
+  /** Its layers, groups and named selections. */
+  public Filing filing() {
+    return filing;
+  }
+
+  /** The same pieces, kept in another order. */
+  public Space with(Filing other) {
+    return new Space(this, other);
+  }
+
+  /** The layer that a piece is on. */
+  public Layer layer(Piece p) {
+    Layer own = filing.layer(p.keeping().layer());
+    return own == null ? filing.layers().get(0) : own;
+  }
+
+  /** Whether nothing may be done to a piece: it is locked itself, or its layer is. */
+  public boolean locked(Piece p) {
+    return p.keeping().locked() || layer(p).locked();
+  }
+
+  /** Whether a piece is left out of drawings: it is hidden itself, or its layer is. */
+  public boolean hidden(Piece p) {
+    return p.keeping().hidden() || layer(p).hidden();
+  }
+
+  /** Whether a body can be seen: not that of a hidden piece. */
+  public boolean seen(Body body) {
+    Piece p = order.piece(body.id());
+    return p == null || !hidden(p);
+  }
+
+  /** Ids of all pieces in a group, and in those within it; none if there is no such group. */
+  public Set<String> members(String group) {
+    Set<String> all = new LinkedHashSet<>(grouped.of(group).toJavaList());
+    filing.within(group).forEach(g -> all.addAll(members(g)));
+    return all;
+  }
+
+  /** Whether there is nothing in a group. */
+  public boolean empty(String group) {
+    return grouped.of(group).isEmpty() && !filing.within(group).iterator().hasNext();
   }
 
   /** All pieces in the order in which they came. */
@@ -199,9 +274,12 @@ public final class Space {
     Set<String> gone = new LinkedHashSet<>();
     List<Piece> altered = new ArrayList<>();
     List<Ordered> put = new ArrayList<>();
+    Filing filed = filing;
     for (Difference d : differences) {
       if (d instanceof Difference.OfShell s) {
         rebuilt = rebuilt.with(s.after());
+      } else if (d instanceof Difference.OfFiling f) {
+        filed = f.in(filed);
       } else if (d instanceof Difference.OfPiece p) {
         if (p.stays()) {
           altered.add(p.piece());
@@ -215,6 +293,7 @@ public final class Space {
         }
       }
     }
+    rebuilt = filed == filing ? rebuilt : rebuilt.with(filed);
     return rebuilt.without(gone).with(altered).putting(put);
   }
 
@@ -250,6 +329,14 @@ public final class Space {
     return renewed.of(this, key, each);
   }
 
+  /**
+   * The same, of what depends on no more of a piece than its name, form, stance and carrier: not on
+   * its colours, nor on how it is kept in order.
+   */
+  public <T> Map<String, T> renewedBySolid(Object key, Each<T> each) {
+    return renewed.of(this, new Renewed.Solid(key), each);
+  }
+
   /** What is worked out for a piece. */
   public interface Each<T> {
     T of(Space space, Piece piece);
@@ -283,7 +370,31 @@ public final class Space {
 
   /** Ids of all pieces carried by any of these, without these themselves. */
   public Set<String> carriedBy(Collection<String> ids) {
-    return carriers.carriedBy(ids);
+    Set<String> found = new LinkedHashSet<>();
+    Set<String> given = ids instanceof Set<String> s ? s : Set.copyOf(ids);
+    Deque<String> left = new ArrayDeque<>(given);
+    while (!left.isEmpty()) {
+      for (String id : carried.of(left.poll())) {
+        if (!given.contains(id) && found.add(id)) {
+          left.add(id);
+        }
+      }
+    }
+    return found;
+  }
+
+  private static String carrier(Piece p) {
+    return p.on().kind() == On.Kind.piece ? p.on().id() : null;
+  }
+
+  /** All in which another space, that came of this one, differs from it but for its pieces. */
+  public List<Difference> differences(Space now) {
+    List<Difference> all = new ArrayList<>();
+    if (!shell.equals(now.shell)) {
+      all.add(new Difference.OfShell(shell, now.shell));
+    }
+    all.addAll(filing.differences(now.filing));
+    return all;
   }
 
   /** These pieces, and then all that is carried by any of them. */

@@ -80,6 +80,26 @@ public enum LengthUnit {
   }
 
   /**
+   * A length without its unit as {@link #fine(double)}, but with as many decimals as it takes to be
+   * read again as the same, to a billionth of a metre.
+   */
+  public String exact(double length) {
+    if (this == FT) {
+      double parts = length / 0.0254 * PARTS;
+      return Math.abs(parts - Math.rint(parts)) < 1e-6
+          ? feet(length)
+          : String.format(Locale.ROOT, "%.9f ft", length / metres);
+    }
+    String s = fine(length);
+    for (int n = decimals;
+        Math.abs(Double.parseDouble(s) * metres - length) > 1e-12 && n <= 9;
+        n++) {
+      s = text(length, n);
+    }
+    return s;
+  }
+
+  /**
    * An area with its unit, to a tenth: square metres, or square feet.
    *
    * @param area m²

@@ -17,6 +17,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.place.MoveTo;
 import pied.core.edit.size.Resize;
 import pied.core.edit.turn.Turn;
+import pied.core.phrase.Phrase;
 import pied.core.units.LengthUnit;
 
 class CaptionTest {
@@ -180,5 +181,50 @@ class CaptionTest {
       })
   void aHeightIsLikeSomethingEverybodyKnows(double height, String words) {
     assertThat(Likeness.of(height)).isEqualTo(words);
+  }
+
+  @Test
+  void saysWhatIsLockedOrHiddenAndWhatUndoesThat() {
+    room.put("a", "stool", 2, 1);
+    room.put("b", "stool", 3, 1);
+    room.json("{'do':'lock','pieces':['a'],'locked':true}");
+    List<Phrase> one = phrases(LengthUnit.M, "a");
+    assertThat(sentence(one)).startsWith("Stool, locked unlock — ");
+    room.apply(action(one, "unlock"));
+    assertThat(sentence(phrases(LengthUnit.M, "a"))).startsWith("Stool — ");
+    room.json("{'do':'hide','pieces':['a'],'hidden':true}");
+    assertThat(sentence(phrases(LengthUnit.M, "a", "b"))).startsWith("2 pieces, 1 hidden show, ");
+    room.json("{'do':'newLayer','id':'far','name':'Far'}");
+    room.json("{'do':'toLayer','pieces':['b'],'layer':'far'}");
+    room.json("{'do':'layer','layer':'far','locked':true}");
+    List<Phrase> far = phrases(LengthUnit.M, "b");
+    assertThat(sentence(far))
+        .startsWith("Stool 2, locked unlock the layer Far — ")
+        .contains(", on the layer Far");
+    room.apply(action(far, "unlock the layer Far"));
+    assertThat(sentence(phrases(LengthUnit.M, "b"))).startsWith("Stool 2 — ");
+    assertThat(sentence(phrases(LengthUnit.M, "a", "b"))).contains(", on various layers");
+  }
+
+  @Test
+  void aGroupHasAnOutsideSizeAndAName() {
+    room.put("a", "stool", 2, 1);
+    room.put("b", "stool", 3, 1);
+    room.put("c", "stool", 4, 1);
+    room.json("{'do':'group','id':'g','pieces':['a','b'],'name':'Pair'}");
+    double wide = 1 + room.piece("a").size().width();
+    String w = LengthUnit.M.fine(wide);
+    assertThat(sentence(phrases(LengthUnit.M, "b", "a")))
+        .startsWith("Pair, a group of 2 pieces — " + w + " across × ");
+    assertThat(sentence(phrases(LengthUnit.M, "a", "b", "c"))).startsWith("3 pieces, the lead is ");
+    assertThat(sentence(phrases(LengthUnit.M, "a"))).startsWith("Stool — ");
+  }
+
+  private static Edit action(List<Phrase> phrases, String words) {
+    return phrases.stream()
+        .filter(p -> p instanceof Phrase.Action && p.text().equals(words))
+        .map(p -> ((Phrase.Action) p).edit())
+        .findFirst()
+        .orElseThrow();
   }
 }

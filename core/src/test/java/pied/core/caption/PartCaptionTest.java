@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Edit;
+import pied.core.phrase.Phrase;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.units.LengthUnit;

@@ -92,7 +92,7 @@ class ChangeTest {
 
   @Test
   void howAPieceIsKeptInOrderIsUndoneLikeAllElse() {
-    Keeping kept = new Keeping("back", "set", true, true);
+    Keeping kept = new Keeping("back", "set", true, true, "for the second act");
     Space after = room.space.with(room.piece("a").withKeeping(kept));
     Change c = Change.between(room.space, after, Set.of("a"));
     assertThat(c.changed()).extracting(Piece::keeping).containsExactly(kept);

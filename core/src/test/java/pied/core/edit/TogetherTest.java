@@ -12,13 +12,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
-import pied.core.caption.Phrase;
 import pied.core.check.Snag;
 import pied.core.edit.arrange.SettleOnto;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.Settle;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
+import pied.core.phrase.Phrase;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Support;
@@ -217,6 +217,7 @@ class TogetherTest {
                     room.space,
                     List.of(new Settle(List.of("a"))),
                     pied.core.units.LengthUnit.M,
+                    null,
                     () -> "x",
                     none))
         .hasMessageContaining("longer than 0 seconds")

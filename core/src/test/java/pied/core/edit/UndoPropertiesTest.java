@@ -11,15 +11,21 @@ import net.jqwik.api.Property;
 import net.jqwik.api.Tag;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.edit.group.IntoGroup;
+import pied.core.edit.group.MakeGroup;
 import pied.core.edit.keep.Copy;
+import pied.core.edit.keep.Hide;
 import pied.core.edit.keep.Remove;
 import pied.core.edit.keep.Rename;
+import pied.core.edit.layer.RemoveLayer;
+import pied.core.edit.layer.ToLayer;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.Place;
 import pied.core.edit.turn.LeanOver;
 import pied.core.edit.turn.Turn;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
+import pied.core.space.Filing;
 import pied.core.space.Space;
 
 /** Whatever was done, undone it is as it was: to the last bit, order included, also from text. */
@@ -27,11 +33,12 @@ class UndoPropertiesTest {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final List<String> ARTICLES = List.of("stool", "cafe-table", "bottle");
 
-  private record State(List<Piece> pieces, List<Long> places) {
+  private record State(List<Piece> pieces, List<Long> places, Filing filing) {
     static State of(Space s) {
       return new State(
           List.copyOf(s.pieces()),
-          s.pieces().stream().map(p -> s.ordered(p.id()).place()).toList());
+          s.pieces().stream().map(p -> s.ordered(p.id()).place()).toList(),
+          s.filing());
     }
   }
 
@@ -72,7 +79,12 @@ class UndoPropertiesTest {
       return new Place("p" + i, article, null, at, null, null, null, null);
     }
     List<String> one = List.of(ids.get(r.nextInt(ids.size())));
-    return switch (r.nextInt(7)) {
+    return switch (r.nextInt(12)) {
+      case 7 -> new ToLayer(one, null, "L" + r.nextInt(3));
+      case 8 -> new MakeGroup(ids.subList(0, 2 + r.nextInt(ids.size() - 2)), null, null);
+      case 9 -> new IntoGroup(one, null);
+      case 10 -> new Hide(one, r.nextBoolean(), null, null);
+      case 11 -> new RemoveLayer(space.filing().layers().get(0).id(), null);
       case 0 -> new Remove(one);
       case 1 -> new Turn(one, null, amount(r, -400, 400));
       case 2 -> new LeanOver(one, amount(r, -400, 400), amount(r, -20, 20), null);

@@ -11,6 +11,9 @@ import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.edit.keep.Lock;
+import pied.core.edit.keep.Rename;
+import pied.core.edit.keep.Which;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.shell.MoveWall;
 import pied.core.piece.Form;
@@ -102,6 +105,25 @@ class WorkTest {
     again.renewed("names", each);
     again.renewed("names", each);
     assertThat(looked).hasSize(2);
+  }
+
+  @Test
+  void howAllArePutInOrderChangesNothingOfWhatIsSolid() {
+    List<String> looked = new ArrayList<>();
+    Space.Each<String> each =
+        (s, p) -> {
+          looked.add(p.id());
+          return p.name();
+        };
+    large.renewedBySolid("snags", each);
+    Space locked = make(new Lock(null, true, Which.all)).space();
+    looked.clear();
+    locked.renewedBySolid("snags", each);
+    assertThat(looked).isEmpty();
+    assertThat(others(locked, large)).isZero();
+    Space named = make(new Rename("t820", "Other")).space();
+    named.renewedBySolid("snags", each);
+    assertThat(looked).contains("t820").hasSizeLessThan(4);
   }
 
   @Test

@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.caption.Caption;
-import pied.core.caption.Phrase;
+import pied.core.phrase.Phrase;
 import pied.core.space.Positions.Direction;
 import pied.core.units.LengthUnit;
 

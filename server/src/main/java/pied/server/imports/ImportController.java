@@ -18,6 +18,7 @@ import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.format.Glb;
 import pied.core.model.Arrival;
+import pied.core.model.Composed;
 import pied.core.model.Files;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
@@ -25,15 +26,18 @@ import pied.core.units.Said;
 import pied.server.catalog.CatalogWire.ArticleCard;
 import pied.server.imports.ImportWire.ImportView;
 import pied.server.imports.ImportWire.TakenSize;
+import pied.server.space.SpaceStore;
 
 /** Model files made elsewhere: sent in, looked at, corrected, accepted. */
 @RestController
 @RequestMapping("/api")
 class ImportController {
   private final ImportStore store;
+  private final SpaceStore spaces;
 
-  ImportController(ImportStore store) {
+  ImportController(ImportStore store, SpaceStore spaces) {
     this.store = store;
+    this.spaces = spaces;
   }
 
   /** Takes a file, several that belong together, or a zip, and says what it seems to be. */
@@ -134,6 +138,18 @@ class ImportController {
       @RequestBody Arrival.Taken taken,
       @RequestParam(defaultValue = "m") String unit) {
     return ArticleCard.of(store.accept(id, checked(taken)), LengthUnit.of(unit));
+  }
+
+  /** Keeps pieces of a space, as they stand to one another, as an article of its project. */
+  @PostMapping("/spaces/{space}/articles")
+  @ResponseStatus(HttpStatus.CREATED)
+  ArticleCard keep(
+      @PathVariable String space,
+      @RequestBody ImportWire.KeepRequest request,
+      @RequestParam(defaultValue = "m") String unit) {
+    Composed all = Composed.of(spaces.space(space), request.pieces());
+    return ArticleCard.of(
+        store.keep(spaces.project(space), request.name(), all), LengthUnit.of(unit));
   }
 
   /** Gives it up. */

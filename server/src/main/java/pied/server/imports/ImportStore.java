@@ -18,6 +18,7 @@ import pied.core.catalog.Article;
 import pied.core.format.Glb;
 import pied.core.model.Arrival;
 import pied.core.model.Brought;
+import pied.core.model.Composed;
 import pied.core.model.Files;
 import pied.core.model.ModelReader;
 import pied.core.model.Stretched;
@@ -177,6 +178,30 @@ public class ImportStore {
         arrival.heavy()
             ? Glb.write(b.name(), arrival.full(taken), arrival.colours(), arrival.fullPictures())
             : null;
+    return keep(b, shape, full, ware);
+  }
+
+  /** Makes an article of pieces put together, under a name of its own in its project. */
+  public Article keep(String project, String name, Composed all) {
+    Stretched shape = Stretched.of(all.mesh(), all.pictures());
+    return keep(
+        new Brought(
+            "own-" + UUID.randomUUID(),
+            project,
+            free(project, Text.name("It", name)),
+            Brought.TOGETHER,
+            "",
+            all.mounting(),
+            all.onTops(),
+            shape.natural(),
+            all.finishes(),
+            all.weight()),
+        shape,
+        null,
+        null);
+  }
+
+  private Article keep(Brought b, Stretched shape, byte[] full, String ware) {
     ArticleRow row = new ArticleRow(b, shape, full, ware);
     ledger.keep(session -> session.insert(row));
     Article made = article(b);

@@ -34,4 +34,11 @@ public final class ImportWire {
    * @param unit metres a unit of the file
    */
   public record TakenSize(Size size, String sizeText, double unit) {}
+
+  /**
+   * Pieces to be kept as an article.
+   *
+   * @param pieces ids, the lead last: its front becomes that of the whole
+   */
+  public record KeepRequest(List<String> pieces, String name) {}
 }

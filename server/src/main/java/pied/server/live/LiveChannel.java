@@ -28,11 +28,15 @@ import org.springframework.web.socket.config.annotation.EnableWebSocket;
 import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.carry.Answer;
 import pied.core.carry.Carrying;
 import pied.core.carry.Question;
+import pied.core.edit.Declined;
+import pied.core.edit.Locks;
 import pied.core.piece.Piece;
+import pied.core.space.Locked;
 import pied.core.units.LengthUnit;
 import pied.server.Leisure;
 import pied.server.live.LiveWire.Carried;
@@ -79,6 +83,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     this.json = json;
     store.listen((space, changed) -> teller.execute(() -> tell(space, changed)));
     store.watched(space -> looking.containsKey(space));
+    store.present(this::looks);
   }
 
   private static java.util.concurrent.ThreadFactory named(String name) {
@@ -87,6 +92,11 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
       t.setDaemon(true);
       return t;
     };
+  }
+
+  /** Whether somebody looks at a space from a window. */
+  private boolean looks(String space, String window) {
+    return looking.getOrDefault(space, Set.of()).stream().anyMatch(t -> t.window.equals(window));
   }
 
   @PreDestroy
@@ -109,6 +119,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   /** One who looks, and the question he waits for. */
   private final class Talk {
     final String space;
+    final String window;
     final Listener listener;
     private String asked;
     private boolean downBefore;
@@ -116,8 +127,9 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     private boolean busy;
     private final StringBuilder coming = new StringBuilder();
 
-    Talk(String space, Listener listener) {
+    Talk(String space, String window, Listener listener) {
       this.space = space;
+      this.window = window;
       this.listener = listener;
     }
 
@@ -143,7 +155,8 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
                     number.find() ? Long.parseLong(number.group(1)) : 0,
                     0,
                     null,
-                    "That is too much for one question; carry fewer pieces at once.")));
+                    "That is too much for one question; carry fewer pieces at once.",
+                    List.of())));
       }
     }
 
@@ -238,16 +251,20 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
       OpenSpace.Seen now = store.seen(talk.space);
       revision = now.revision();
       Answer found = Carrying.answer(now.space(), q, unit);
-      answer = new CarryAnswer(number, revision, found, "");
+      answer = new CarryAnswer(number, revision, found, "", List.of());
       others(talk, found.pieces());
+    } catch (Locked e) {
+      Declined d = Locks.declined(store.space(talk.space), e, null);
+      answer = new CarryAnswer(number, revision, null, d.getMessage(), d.offers());
     } catch (Refusal e) {
-      answer = new CarryAnswer(number, revision, null, e.getMessage());
+      answer = new CarryAnswer(number, revision, null, e.getMessage(), List.of());
     } catch (JsonProcessingException e) {
-      answer = new CarryAnswer(number, revision, null, refusal(e));
+      answer = new CarryAnswer(number, revision, null, refusal(e), List.of());
     } catch (RuntimeException e) {
       LOG.error("A question could not be answered", e);
       answer =
-          new CarryAnswer(number, revision, null, "Pied cannot answer that; its log says why.");
+          new CarryAnswer(
+              number, revision, null, "Pied cannot answer that; its log says why.", List.of());
     }
     talk.listener.send(write(answer));
   }
@@ -298,7 +315,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     Session line = ((NativeWebSocketSession) session).getNativeSession(Session.class);
     line.setMaxIdleTimeout(0);
     line.getAsyncRemote().setSendTimeout(TimeUnit.SECONDS.toMillis(DEAD));
-    Talk talk = new Talk(space, new Listener(line));
+    Talk talk = new Talk(space, window(session.getUri().getQuery()), new Listener(line));
     talks.put(session.getId(), talk);
     looking.compute(
         space,
@@ -309,6 +326,11 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
         });
     // what has happened since the page was read is seen by comparing the revision
     talk.listener.send("{\"revision\":" + store.seen(space).revision() + "}");
+  }
+
+  /** The id of the window that is looked from; empty if none is given. */
+  private static String window(@Nullable String query) {
+    return query == null || !query.startsWith("window=") ? "" : query.substring(7);
   }
 
   @Override

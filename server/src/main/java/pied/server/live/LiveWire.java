@@ -2,6 +2,7 @@ package pied.server.live;
 
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.edit.Offer;
 import pied.core.piece.Piece;
 
 /** What goes over the live channel. The web client's types are generated from it. */
@@ -16,9 +17,14 @@ public final class LiveWire {
    *
    * @param revision of the space it was answered in
    * @param carry null if the question was refused as a whole
+   * @param offers what can be done then
    */
   public record CarryAnswer(
-      long answer, long revision, @Nullable pied.core.carry.Answer carry, String refused) {}
+      long answer,
+      long revision,
+      @Nullable pied.core.carry.Answer carry,
+      String refused,
+      List<Offer> offers) {}
 
   /** What somebody else carries in the same space; empty once it is put down. */
   public record Carried(String carrier, List<Piece> carried) {}

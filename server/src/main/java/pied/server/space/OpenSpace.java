@@ -1,22 +1,31 @@
 package pied.server.space;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
+import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.BiConsumer;
+import java.util.function.BiPredicate;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.hibernate.StatelessSession;
 import pied.core.edit.Change;
 import pied.core.edit.Offer;
+import pied.core.history.InWords;
+import pied.core.space.PartName;
 import pied.core.space.Space;
+import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
+import pied.server.space.SpaceWire.FilingView;
 import pied.server.store.Ledger;
 import pied.server.store.NotKept;
 
@@ -27,6 +36,9 @@ import pied.server.store.NotKept;
 public final class OpenSpace {
   /** So many changes can be undone; what came before is forgotten. */
   static final int UNDOABLE = 10_000;
+
+  /** Longest words of what was done, letters. */
+  private static final int LONGEST = 1000;
 
   /** Forgotten in one go, so that not every step does. */
   private static final int AT_ONCE = 100;
@@ -41,13 +53,22 @@ public final class OpenSpace {
   private final List<BiConsumer<String, Changed>> listeners;
   private final Map<Long, Kept> underWay = new ConcurrentHashMap<>();
   private final AtomicInteger falls = new AtomicInteger();
-  private Past head;
+  private volatile Past head;
+  private final BiPredicate<String, String> present;
   private int headAfter;
   private boolean gone;
   private volatile Seen seen;
   private volatile long used = System.nanoTime();
 
-  OpenSpace(SpaceRow row, List<BiConsumer<String, Changed>> listeners, Past head) {
+  /**
+   * @param present whether a window looks at a space
+   */
+  OpenSpace(
+      SpaceRow row,
+      List<BiConsumer<String, Changed>> listeners,
+      Past head,
+      BiPredicate<String, String> present) {
+    this.present = present;
     id = row.id();
     no = row.no();
     name = row.name();
@@ -58,16 +79,34 @@ public final class OpenSpace {
   }
 
   /** What everyone sees: a space at a revision. */
-  public record Seen(
-      String name, Space space, long revision, long shellAt, boolean canUndo, boolean canRedo) {}
+  public record Seen(String name, Space space, long revision, long shellAt) {}
 
   /**
    * A step about to be taken.
    *
-   * @param over the key of the change that a step through the history goes over; null for a change
+   * @param over the keys of the changes that a step through the history goes over, in the order in
+   *     which it does; none for a change
+   * @param by who takes it; null for nobody in particular
    */
   record Step(
-      Space after, Change change, List<String> said, List<Offer> offers, String part, Long over) {}
+      Space after,
+      Change change,
+      List<String> said,
+      List<Offer> offers,
+      PartName part,
+      List<Long> over,
+      By by) {}
+
+  /** Whose steps one may take back: one's own, and those of windows that are no longer there. */
+  Predicate<String> mine(By by) {
+    return in -> by == null || in.isEmpty() || in.equals(by.window()) || !present.test(id, in);
+  }
+
+  /** Whether there is something to undo, and to redo, for somebody. */
+  boolean[] can(By by) {
+    Past now = head;
+    return new boolean[] {now.lastDone(mine(by)) != null, now.firstUndone(mine(by)) != null};
+  }
 
   String name() {
     return name;
@@ -77,7 +116,11 @@ public final class OpenSpace {
   void rename(String now) {
     name = now;
     Seen s = seen;
-    seen = new Seen(now, s.space(), s.revision(), s.shellAt(), s.canUndo(), s.canRedo());
+    seen = new Seen(now, s.space(), s.revision(), s.shellAt());
+  }
+
+  long no() {
+    return no;
   }
 
   String project() {
@@ -137,8 +180,11 @@ public final class OpenSpace {
     private Space space;
     private long revision;
     private long last;
-    private final Deque<Long> done = new ArrayDeque<>();
-    private final Deque<Long> undone = new ArrayDeque<>();
+
+    /** Windows in which they were done, by their keys; empty where that is not known. */
+    private final NavigableMap<Long, String> done = new ConcurrentSkipListMap<>();
+
+    private final NavigableMap<Long, String> undone = new ConcurrentSkipListMap<>();
     private final Map<String, Long> requests = new HashMap<>();
     private final Map<Long, Change> changes = new ConcurrentHashMap<>();
 
@@ -151,13 +197,14 @@ public final class OpenSpace {
     }
 
     /** One more of the steps of its past, in order. */
-    void add(long key, long at, StepRow.Kind kind, String request) {
+    void add(long key, long at, StepRow.Kind kind, String request, String window) {
+      String in = window == null ? "" : window;
       revision = Math.max(revision, at);
       last = StepRow.n(key);
       if (kind == StepRow.Kind.DONE) {
-        done.addLast(key);
+        done.put(key, in);
       } else if (kind == StepRow.Kind.UNDONE) {
-        undone.addLast(key);
+        undone.put(key, in);
       }
       if (request != null) {
         requests.put(request, key);
@@ -176,12 +223,33 @@ public final class OpenSpace {
       return request == null ? null : requests.get(request);
     }
 
-    Long lastDone() {
-      return done.peekLast();
+    /** Changes that stand, the latest first. */
+    Collection<Long> done() {
+      return done.descendingKeySet();
     }
 
-    Long firstUndone() {
-      return undone.peekFirst();
+    /** Changes that are undone, the first first. */
+    Collection<Long> undone() {
+      return undone.keySet();
+    }
+
+    /** The last that stands of those that are meant; null for none. */
+    Long lastDone(Predicate<String> window) {
+      return first(done.descendingMap(), window);
+    }
+
+    /** The first that is undone of those that are meant; null for none. */
+    Long firstUndone(Predicate<String> window) {
+      return first(undone, window);
+    }
+
+    private static Long first(Map<Long, String> of, Predicate<String> window) {
+      for (Map.Entry<Long, String> e : of.entrySet()) {
+        if (window.test(e.getValue())) {
+          return e.getKey();
+        }
+      }
+      return null;
     }
 
     /** A change that is not in the store yet. */
@@ -190,7 +258,7 @@ public final class OpenSpace {
     }
 
     private Seen seen(String name, long shellAt) {
-      return new Seen(name, space, revision, shellAt, !done.isEmpty(), !undone.isEmpty());
+      return new Seen(name, space, revision, shellAt);
     }
   }
 
@@ -202,7 +270,7 @@ public final class OpenSpace {
     private final Step step;
     private final int builtAfter;
     private final boolean nothing;
-    private boolean undoes;
+    private final Set<Long> undoes = new HashSet<>();
     private final List<Long> dropped = new ArrayList<>();
     private final List<Long> forgotten = new ArrayList<>();
     private final Changed said;
@@ -214,19 +282,22 @@ public final class OpenSpace {
       this.request = request;
       this.step = step;
       this.builtAfter = builtAfter;
-      nothing = step.over == null && step.change.none();
+      nothing = step.over.isEmpty() && step.change.none();
       key = StepRow.key(no, ++past.last);
       if (!nothing) {
         past.revision++;
         past.space = step.after;
-        if (step.over == null) {
+        if (step.over.isEmpty()) {
           record();
-        } else if (past.done.remove(step.over)) {
-          past.undone.addFirst(step.over);
-          undoes = true;
-        } else {
-          past.undone.remove(step.over);
-          past.done.addLast(step.over);
+        }
+        for (Long over : step.over) {
+          String in = past.done.remove(over);
+          if (in != null) {
+            past.undone.put(over, in);
+            undoes.add(over);
+          } else {
+            past.done.put(over, past.undone.remove(over));
+          }
         }
       }
       if (request != null) {
@@ -243,19 +314,27 @@ public final class OpenSpace {
               step.said,
               step.offers,
               shell,
-              step.part,
-              after.canUndo,
-              after.canRedo);
+              step.change.filing() ? FilingView.of(step.after.filing()) : null,
+              step.part == null ? null : step.part.text(),
+              step.by == null ? null : step.by.window(),
+              past.lastDone(mine(step.by)) != null,
+              past.firstUndone(mine(step.by)) != null);
     }
 
     private void record() {
       past.changes.put(key, step.change);
-      dropped.addAll(past.undone);
-      past.undone.clear();
-      past.done.addLast(key);
+      Predicate<String> mine = mine(step.by);
+      past.undone.forEach(
+          (k, in) -> {
+            if (mine.test(in)) {
+              dropped.add(k);
+            }
+          });
+      past.undone.keySet().removeAll(dropped);
+      past.done.put(key, step.by == null ? "" : step.by.window());
       if (past.done.size() >= UNDOABLE + AT_ONCE) {
         while (past.done.size() > UNDOABLE) {
-          forgotten.add(past.done.removeFirst());
+          forgotten.add(past.done.pollFirstEntry().getKey());
         }
         past.requests.values().removeAll(java.util.Set.copyOf(forgotten));
       }
@@ -276,6 +355,7 @@ public final class OpenSpace {
         return;
       }
       pieces(s);
+      FilingRows.write(s, id, step.change);
       if (step.change.shell()) {
         s.update(new SpaceRow(id, project, name, step.after.shell(), said.revision()));
       }
@@ -290,9 +370,9 @@ public final class OpenSpace {
             .setParameter("ids", forgotten)
             .executeUpdate();
       }
-      boolean change = !nothing && step.over == null;
-      if (step.over != null) {
-        turn(s, step.over, undoes ? StepRow.Kind.UNDONE : StepRow.Kind.DONE);
+      boolean change = !nothing && step.over.isEmpty();
+      for (Long over : step.over) {
+        turn(s, over, undoes.contains(over) ? StepRow.Kind.UNDONE : StepRow.Kind.DONE);
       }
       s.insert(
           new StepRow(
@@ -301,7 +381,14 @@ public final class OpenSpace {
               change ? StepRow.Kind.DONE : StepRow.Kind.PAST,
               request,
               change ? step.change : null,
-              said));
+              said,
+              step.by,
+              change ? words() : null));
+    }
+
+    private String words() {
+      String words = InWords.of(step.change, step.after, step.part);
+      return words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "…" : words;
     }
 
     private void turn(StatelessSession s, long over, StepRow.Kind kind) {
@@ -335,7 +422,7 @@ public final class OpenSpace {
       underWay.remove(key);
       if (!nothing) {
         long shellAt = after.shellAt < 0 ? seen.shellAt : after.shellAt;
-        seen = new Seen(name, after.space, after.revision, shellAt, after.canUndo, after.canRedo);
+        seen = new Seen(name, after.space, after.revision, shellAt);
         listeners.forEach(l -> l.accept(id, said));
       }
       answer.complete(said);

@@ -1,18 +1,17 @@
 package pied.server.space;
 
 import com.fasterxml.jackson.core.type.TypeReference;
-import jakarta.persistence.Column;
-import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
-import java.io.Serializable;
 import java.util.Map;
 import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
+import pied.core.piece.Partner;
 import pied.core.piece.Piece;
+import pied.core.piece.Slot;
 import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
@@ -23,14 +22,9 @@ import pied.server.store.Json;
 @Entity
 @Table(name = "piece")
 public class PieceRow {
-  /** A piece is known by its space and its id. */
-  @Embeddable
-  public record Key(@Column(name = "space_id") String space, @Column(name = "id") String id)
-      implements Serializable {}
-
   private static final TypeReference<Map<String, String>> COLOURS = new TypeReference<>() {};
 
-  @EmbeddedId private Key key;
+  @EmbeddedId private InSpace key;
   private long place;
   private String article;
   private String name;
@@ -53,12 +47,19 @@ public class PieceRow {
   private String groupId;
   private boolean locked;
   private boolean hidden;
+  private String remark;
+  private Long slotPlace;
+  private Integer slotPart;
+  private Boolean slotOwn;
+  private String twin;
+  private String twinPiece;
+  private Boolean twinFirst;
 
   protected PieceRow() {}
 
   PieceRow(String space, Ordered o) {
     Piece p = o.piece();
-    key = new Key(space, p.id());
+    key = new InSpace(space, p.id());
     place = o.place() == null ? 0 : o.place();
     article = p.article();
     name = p.name();
@@ -81,6 +82,19 @@ public class PieceRow {
     groupId = p.keeping().group();
     locked = p.keeping().locked();
     hidden = p.keeping().hidden();
+    remark = p.keeping().remark().isEmpty() ? null : p.keeping().remark();
+    Slot slot = p.keeping().slot();
+    if (slot != null) {
+      slotPlace = slot.place();
+      slotPart = slot.part();
+      slotOwn = slot.own();
+    }
+    Partner partner = p.keeping().twin();
+    if (partner != null) {
+      twin = partner.twin();
+      twinPiece = partner.piece();
+      twinFirst = partner.first();
+    }
   }
 
   /** The piece and its place in the order. */
@@ -98,6 +112,13 @@ public class PieceRow {
         new On(On.Kind.valueOf(onKind), onId),
         held,
         colours,
-        new Keeping(layer, groupId, locked, hidden));
+        new Keeping(
+            layer,
+            groupId,
+            locked,
+            hidden,
+            remark,
+            slotPlace == null ? null : new Slot(slotPlace, slotPart, slotOwn),
+            twin == null ? null : new Partner(twin, twinPiece, twinFirst)));
   }
 }

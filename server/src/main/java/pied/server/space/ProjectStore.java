@@ -12,8 +12,10 @@ import org.hibernate.StatelessSession;
 import org.springframework.stereotype.Service;
 import pied.core.Names;
 import pied.core.Text;
+import pied.core.edit.Change;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.space.Filing;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.server.space.SpaceWire.ProjectView;
@@ -152,6 +154,8 @@ public class ProjectStore {
       StatelessSession session, String id, String project, String name, Space space) {
     long revision = space.pieces().isEmpty() ? 0 : 1;
     session.insert(new SpaceRow(id, project, name, space.shell(), revision));
+    Space bare = Space.of(space.shell(), Filing.PLAIN, List.of(), space.shapes());
+    FilingRows.write(session, id, new Change(bare.differences(space)));
     for (Piece p : space.pieces()) {
       session.insert(new PieceRow(id, space.ordered(p.id())));
     }

@@ -3,6 +3,7 @@ package pied.server.space;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -42,7 +43,7 @@ public interface Rows {
   }
 
   /** Pieces. */
-  interface Pieces extends JpaRepository<PieceRow, PieceRow.Key> {
+  interface Pieces extends JpaRepository<PieceRow, InSpace> {
     @Query("select p from PieceRow p where p.key.space = :space")
     List<PieceRow> ofSpace(String space);
 
@@ -58,11 +59,36 @@ public interface Rows {
     }
   }
 
+  /** Layers. */
+  interface Layers extends JpaRepository<LayerRow, InSpace> {
+    @Query("select l from LayerRow l where l.key.space = :space order by l.place")
+    List<LayerRow> ofSpace(String space);
+  }
+
+  /** Groups. */
+  interface Groups extends JpaRepository<GroupRow, InSpace> {
+    @Query("select g from GroupRow g where g.key.space = :space")
+    List<GroupRow> ofSpace(String space);
+  }
+
+  /** Named selections. */
+  interface Selections extends JpaRepository<SelectionRow, InSpace> {
+    @Query("select s from SelectionRow s where s.key.space = :space")
+    List<SelectionRow> ofSpace(String space);
+  }
+
+  /** Lines of twins. */
+  interface Twins extends JpaRepository<TwinRow, InSpace> {
+    @Query("select t from TwinRow t where t.key.space = :space")
+    List<TwinRow> ofSpace(String space);
+  }
+
   /** Steps. */
   interface Steps extends JpaRepository<StepRow, Long> {
     /** The steps of a space in order, without what they changed. */
     @Query(
-        "select s.id as id, s.revision as revision, s.kind as kind, s.request as request"
+        "select s.id as id, s.revision as revision, s.kind as kind, s.request as request,"
+            + " s.doneIn as doneIn"
             + " from StepRow s where s.id >= :first and s.id < :behind order by s.id")
     List<Short> ofSpace(long first, long behind);
 
@@ -100,6 +126,30 @@ public interface Rows {
       StepRow.Kind getKind();
 
       String getRequest();
+
+      String getDoneIn();
+    }
+
+    /** What was done in a space, the latest first: changes that stand or are undone. */
+    @Query(
+        "select s.id as id, s.kind as kind, s.doneIn as doneIn, s.who as who, s.words as words,"
+            + " s.madeAt as madeAt from StepRow s"
+            + " where s.id >= :first and s.id < :behind and s.kind <> PAST order by s.id desc")
+    List<Done> done(long first, long behind, Limit most);
+
+    /** Something that was done, without what it changed. */
+    interface Done {
+      long getId();
+
+      StepRow.Kind getKind();
+
+      String getDoneIn();
+
+      String getWho();
+
+      String getWords();
+
+      Instant getMadeAt();
     }
   }
 }

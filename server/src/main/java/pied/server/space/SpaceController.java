@@ -16,29 +16,32 @@ import pied.core.Nullable;
 import pied.core.caption.Caption;
 import pied.core.caption.Handling;
 import pied.core.caption.PartCaption;
-import pied.core.caption.Phrase;
 import pied.core.catalog.Finish;
 import pied.core.check.Snag;
 import pied.core.drawing.ShellPlan;
 import pied.core.edit.Outcome;
 import pied.core.measure.Reach;
-import pied.core.measure.Within;
+import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.schedule.Schedule;
+import pied.core.select.Selecting;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.PartName;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
 import pied.server.space.SpaceWire.ArticleFinishes;
+import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.CaptionRequest;
 import pied.server.space.SpaceWire.CaptionView;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.Found;
+import pied.server.space.SpaceWire.GoRequest;
+import pied.server.space.SpaceWire.HistoryView;
 import pied.server.space.SpaceWire.ReachAnswer;
 import pied.server.space.SpaceWire.ReachView;
 import pied.server.space.SpaceWire.ScheduleView;
+import pied.server.space.SpaceWire.SelectRequest;
 import pied.server.space.SpaceWire.Snags;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.space.SpaceWire.StepRequest;
@@ -55,8 +58,8 @@ class SpaceController {
   }
 
   @GetMapping("/spaces/{id}")
-  SpaceView space(@PathVariable String id) {
-    return store.view(id);
+  SpaceView space(@PathVariable String id, @RequestParam(required = false) String window) {
+    return store.view(id, window == null ? null : new By(window, null));
   }
 
   @PostMapping("/spaces/{id}/edits")
@@ -100,12 +103,27 @@ class SpaceController {
 
   @PostMapping("/spaces/{id}/undo")
   Changed undo(@PathVariable String id, @RequestBody(required = false) StepRequest request) {
-    return store.undo(id, request == null ? null : request.id());
+    return store.undo(id, request);
   }
 
   @PostMapping("/spaces/{id}/redo")
   Changed redo(@PathVariable String id, @RequestBody(required = false) StepRequest request) {
-    return store.redo(id, request == null ? null : request.id());
+    return store.redo(id, request);
+  }
+
+  /** What was done, in words, the latest first. */
+  @GetMapping("/spaces/{id}/history")
+  HistoryView history(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "0") long before,
+      @RequestParam(defaultValue = "m") String unit) {
+    return store.history(id, before, LengthUnit.of(unit));
+  }
+
+  /** To another point of the history. */
+  @PostMapping("/spaces/{id}/history/go")
+  Changed go(@PathVariable String id, @RequestBody GoRequest request) {
+    return store.go(id, request);
   }
 
   @GetMapping("/spaces/{id}/pieces/{piece}/reach")
@@ -157,17 +175,11 @@ class SpaceController {
     return new Snags(now.revision(), Snag.of(now.space()));
   }
 
-  /** The pieces that a rectangle of the plan takes, between two corners across. */
-  @GetMapping("/spaces/{id}/within")
-  Found within(
-      @PathVariable String id,
-      @RequestParam double x1,
-      @RequestParam double z1,
-      @RequestParam double x2,
-      @RequestParam double z2) {
+  /** The pieces that are meant by a click, a figure drawn, or what they have in common. */
+  @PostMapping("/spaces/{id}/select")
+  Found select(@PathVariable String id, @RequestBody SelectRequest request) {
     OpenSpace.Seen now = store.seen(id);
-    return new Found(
-        now.revision(), Within.rectangle(now.space(), new Spot(x1, z1), new Spot(x2, z2)));
+    return new Found(now.revision(), Selecting.of(now.space(), request.meant()));
   }
 
   /** The caption of a few pieces, of a part of the shell, or of the space. */

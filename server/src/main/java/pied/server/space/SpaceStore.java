@@ -8,33 +8,45 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BiConsumer;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.data.domain.Limit;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import pied.core.Effort;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
 import pied.core.drawing.Elevation;
 import pied.core.edit.Change;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
+import pied.core.history.InWords;
+import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.say.Say;
 import pied.core.space.Back;
 import pied.core.space.Ordered;
-import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
 import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
+import pied.core.units.Said;
+import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
+import pied.server.space.SpaceWire.Deed;
 import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.FilingView;
+import pied.server.space.SpaceWire.GoRequest;
+import pied.server.space.SpaceWire.HistoryView;
 import pied.server.space.SpaceWire.SpaceView;
+import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Ledger;
 import pied.server.store.Missing;
 import pied.server.store.NotKept;
@@ -80,6 +92,7 @@ public class SpaceStore {
 
   private final Rows.Spaces spaces;
   private final Rows.Pieces pieces;
+  private final FilingRows filing;
   private final Rows.Steps steps;
   private final Ledger ledger;
   private final Shapes shapes;
@@ -87,6 +100,7 @@ public class SpaceStore {
   private final Map<String, OpenSpace> open = new ConcurrentHashMap<>();
   private final List<BiConsumer<String, Changed>> listeners = new CopyOnWriteArrayList<>();
   private volatile Predicate<String> watched = id -> false;
+  private volatile BiPredicate<String, String> present = (space, window) -> false;
 
   /**
    * @param idle a space that nobody looks at is let go after so many seconds
@@ -94,12 +108,14 @@ public class SpaceStore {
   SpaceStore(
       Rows.Spaces spaces,
       Rows.Pieces pieces,
+      FilingRows filing,
       Rows.Steps steps,
       Ledger ledger,
       Shapes shapes,
       @Value("${pied.idle:600}") long idle) {
     this.spaces = spaces;
     this.pieces = pieces;
+    this.filing = filing;
     this.steps = steps;
     this.ledger = ledger;
     this.shapes = shapes;
@@ -119,6 +135,11 @@ public class SpaceStore {
     watched = by;
   }
 
+  /** Which windows look at a space. */
+  public void present(BiPredicate<String, String> by) {
+    present = by;
+  }
+
   // ---- reading
 
   /** A space as it is at a revision. */
@@ -131,8 +152,24 @@ public class SpaceStore {
     return seen(id).space();
   }
 
+  /** All of a space, for nobody in particular. */
   public SpaceView view(String id) {
+    return view(id, null);
+  }
+
+  /** The project that a space is in. */
+  public String project(String id) {
+    return open(id).project();
+  }
+
+  /**
+   * All of a space.
+   *
+   * @param by who looks; null for nobody in particular
+   */
+  public SpaceView view(String id, @Nullable By by) {
     OpenSpace o = open(id);
+    boolean[] can = o.can(by);
     OpenSpace.Seen now = o.seen();
     Shell shell = now.space().shell();
     return new SpaceView(
@@ -148,9 +185,10 @@ public class SpaceStore {
         Viewpoint.of(shell),
         Elevation.Look.offered(shell),
         ShellBodies.colours(shell),
+        FilingView.of(now.space().filing()),
         List.copyOf(now.space().pieces()),
-        now.canUndo(),
-        now.canRedo());
+        can[0],
+        can[1]);
   }
 
   private OpenSpace open(String id) {
@@ -160,7 +198,7 @@ public class SpaceStore {
 
   private OpenSpace load(String id) {
     SpaceRow row = spaces.findById(id).orElseThrow(() -> new Missing("There is no such space."));
-    return new OpenSpace(row, listeners, from(row));
+    return new OpenSpace(row, listeners, from(row), (space, window) -> present.test(space, window));
   }
 
   /** What the store has of a space. */
@@ -168,22 +206,27 @@ public class SpaceStore {
     List<Ordered> own = new ArrayList<>();
     pieces.ofSpace(row.id()).forEach(p -> own.add(p.ordered()));
     own.sort(java.util.Comparator.comparingLong(Ordered::place));
-    Space space = mended(Space.of(row.shell(), own, shapes));
+    Space space = mended(Space.of(row.shell(), filing.of(row.id()), own, shapes));
     OpenSpace.Past past = new OpenSpace.Past(space, row.revision());
     steps
         .ofSpace(StepRow.first(row.no()), StepRow.first(row.no() + 1))
-        .forEach(s -> past.add(s.getId(), s.getRevision(), s.getKind(), s.getRequest()));
+        .forEach(
+            s -> past.add(s.getId(), s.getRevision(), s.getKind(), s.getRequest(), s.getDoneIn()));
     return past;
   }
 
-  /** What stands on something that is not there stands on nothing. */
+  /** What stands on something that is not there stands on nothing; so with layers and groups. */
   private static Space mended(Space space) {
-    List<Piece> lost =
-        space.pieces().stream()
-            .filter(p -> !Sound.there(space, p.on()))
-            .map(p -> p.withOn(On.NOTHING).withAttached(false))
-            .toList();
-    return space.with(lost);
+    List<Piece> mended = new ArrayList<>();
+    for (Piece p : space.pieces()) {
+      Piece q = Sound.there(space, p.on()) ? p : p.withOn(On.NOTHING).withAttached(false);
+      Keeping k = q.keeping().withLayer(space.layer(q).id());
+      q = q.withKeeping(space.filing().group(k.group()) == null ? k.withGroup(null) : k);
+      if (!q.equals(p)) {
+        mended.add(q);
+      }
+    }
+    return space.with(mended);
   }
 
   /** Lets go of spaces that nobody has looked at for a while. */
@@ -223,8 +266,53 @@ public class SpaceStore {
         head -> {
           Outcome out = apply(head.space(), request);
           return new OpenSpace.Step(
-              out.space(), out.change(), out.said(), out.offers(), text(out.part()), null);
+              out.space(),
+              out.change(),
+              out.said(),
+              out.offers(),
+              out.part(),
+              List.of(),
+              by(request.by()));
         });
+  }
+
+  /** Does what a sentence, or a text of them, says: all of it, or nothing. */
+  public SpaceWire.Said say(String id, SpaceWire.SayRequest r) {
+    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    List<String> about = r.pieces() == null ? List.of() : r.pieces();
+    Say.Done[] done = new Say.Done[1];
+    Changed changed =
+        write(
+            id,
+            r.id(),
+            null,
+            head -> {
+              done[0] =
+                  Say.make(
+                      head.space(),
+                      r.text(),
+                      about,
+                      unit,
+                      r.layer(),
+                      SpaceStore::newId,
+                      Effort.seconds(LONGEST));
+              Outcome out = done[0].outcome();
+              return new OpenSpace.Step(
+                  out.space(),
+                  out.change(),
+                  out.said(),
+                  out.offers(),
+                  out.part(),
+                  List.of(),
+                  by(r.by()));
+            });
+    return done[0] == null // it was done before
+        ? new SpaceWire.Said(changed, changed.made(), List.of())
+        : new SpaceWire.Said(changed, done[0].selected(), done[0].understood());
+  }
+
+  static String newId() {
+    return UUID.randomUUID().toString();
   }
 
   /** What edits would lead to; nothing is stored. */
@@ -238,38 +326,87 @@ public class SpaceStore {
     }
     LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
     return Edits.apply(
-        space, request.edits(), unit, () -> UUID.randomUUID().toString(), Effort.seconds(LONGEST));
+        space, request.edits(), unit, request.layer(), SpaceStore::newId, Effort.seconds(LONGEST));
   }
 
-  private static String text(PartName part) {
-    return part == null ? null : part.text();
+  /** Who asks, if it makes sense. */
+  private static @Nullable By by(@Nullable By by) {
+    if (by == null || by.window() == null || by.window().isBlank()) {
+      return null;
+    }
+    String who = by.who() == null ? "" : Text.clean(by.who()).strip();
+    if (by.window().length() > 64 || !Text.whole(by.window()) || who.length() > 100) {
+      throw new Refusal("A window has an id of 1 to 64 letters, and who works in it up to 100.");
+    }
+    return new By(by.window(), who);
   }
 
-  public Changed undo(String id, String request) {
-    return back(id, request, true);
+  /** Takes back what was done last, as it was asked for. */
+  public Changed undo(String id, @Nullable StepRequest request) {
+    return through(id, request, true);
   }
 
-  public Changed redo(String id, String request) {
-    return back(id, request, false);
+  /** Does again what was undone last. */
+  public Changed redo(String id, @Nullable StepRequest request) {
+    return through(id, request, false);
   }
 
-  private Changed back(String id, String request, boolean undo) {
+  private Changed through(String id, @Nullable StepRequest asked, boolean undo) {
+    StepRequest r = asked == null ? new StepRequest(null, null, null) : asked;
+    By by = by(r.by());
+    OpenSpace o = open(id);
+    return write(
+        id, r.id(), null, head -> new Way(head, this::change, by).step(undo, o.mine(by), r.how()));
+  }
+
+  /** To another point of the history. */
+  public Changed go(String id, GoRequest r) {
+    By by = by(r.by());
     return write(
         id,
-        request,
+        r.id(),
         null,
         head -> {
-          Long over = undo ? head.lastDone() : head.firstUndone();
-          if (over == null) {
-            throw new Refusal(undo ? "There is nothing to undo." : "There is nothing to redo.");
-          }
-          Change change = head.underWay(over);
-          if (change == null) {
-            change = steps.findById(over).orElseThrow().change();
-          }
-          Change way = undo ? change.reversed() : change;
-          return new OpenSpace.Step(way.apply(head.space()), way, List.of(), List.of(), null, over);
+          long no = open(id).no();
+          return new Way(head, this::change, by).to(StepRow.key(no, r.to()));
         });
+  }
+
+  private Change change(OpenSpace.Past head, long key) {
+    Change change = head.underWay(key);
+    return change != null ? change : steps.findById(key).orElseThrow().change();
+  }
+
+  /** So much of the history is read at once. */
+  private static final int PAGE = 100;
+
+  /**
+   * What was done, the latest first.
+   *
+   * @param before number of the first that was read before; 0 for none
+   */
+  public HistoryView history(String id, long before, LengthUnit unit) {
+    OpenSpace o = open(id);
+    OpenSpace.Seen now = o.seen();
+    long behind = before > 0 ? StepRow.key(o.no(), before) : StepRow.first(o.no() + 1);
+    List<Rows.Steps.Done> rows = steps.done(StepRow.first(o.no()), behind, Limit.of(PAGE + 1));
+    List<Deed> deeds = new ArrayList<>();
+    for (Rows.Steps.Done d : rows.subList(0, Math.min(PAGE, rows.size()))) {
+      // what was done before words were kept is read off what it changed
+      String words =
+          d.getWords() != null
+              ? d.getWords()
+              : InWords.of(steps.findById(d.getId()).orElseThrow().change(), now.space(), null);
+      deeds.add(
+          new Deed(
+              StepRow.n(d.getId()),
+              Said.in(words, unit),
+              d.getWho() == null ? "" : d.getWho(),
+              d.getDoneIn() == null ? "" : d.getDoneIn(),
+              d.getMadeAt().toString(),
+              d.getKind() == StepRow.Kind.DONE));
+    }
+    return new HistoryView(now.revision(), deeds, rows.size() > PAGE);
   }
 
   private Changed write(

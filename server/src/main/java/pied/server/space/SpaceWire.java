@@ -14,23 +14,32 @@ import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
+import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.Edit.Sight;
 import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
 import pied.core.measure.Handles;
+import pied.core.phrase.Phrase;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
+import pied.core.say.Begin;
+import pied.core.say.Understood;
 import pied.core.schedule.Schedule;
+import pied.core.select.Meant;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Rotation;
 import pied.core.solid.Vec;
 import pied.core.space.Back;
+import pied.core.space.Filing;
+import pied.core.space.Group;
+import pied.core.space.Layer;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
+import pied.core.space.Twin;
 import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
 
@@ -60,10 +69,11 @@ public final class SpaceWire {
       On on,
       boolean attached,
       Map<String, String> finishes,
-      @Nullable String layer,
+      String layer,
       @Nullable String group,
       boolean locked,
-      boolean hidden) {
+      boolean hidden,
+      @Nullable String twin) {
     public static PieceView of(Piece p) {
       Stance s = p.stance();
       Keeping k = p.keeping();
@@ -85,9 +95,45 @@ public final class SpaceWire {
           k.layer(),
           k.group(),
           k.locked(),
-          k.hidden());
+          k.hidden(),
+          k.twin() == null ? null : k.twin().piece());
     }
   }
+
+  /**
+   * How the pieces of a space are kept in order.
+   *
+   * @param layers in their order
+   * @param selections the names that selections were given
+   */
+  public record FilingView(
+      List<Layer> layers,
+      List<GroupView> groups,
+      List<SelectionName> selections,
+      List<Twin> twins) {
+    public static FilingView of(Filing f) {
+      return new FilingView(
+          f.layers(),
+          f.groups().stream().map(GroupView::of).toList(),
+          f.selections().stream().map(s -> new SelectionName(s.name(), s.pieces().size())).toList(),
+          f.twins());
+    }
+  }
+
+  /**
+   * A group.
+   *
+   * @param rule what it is kept by: a row, block, trail, ring or scatter; null for nothing
+   */
+  public record GroupView(String id, String name, @Nullable String in, @Nullable String rule) {
+    static GroupView of(Group g) {
+      return new GroupView(
+          g.id(), g.name(), g.in(), g.repeats() == null ? null : g.repeats().rule().called());
+    }
+  }
+
+  /** A named selection, with how many pieces were in it. */
+  public record SelectionName(String name, int pieces) {}
 
   /** The finish parts of all articles in a space, by article. */
   public record ArticleFinishes(long revision, Map<String, Map<String, Finish>> finishes) {}
@@ -167,6 +213,7 @@ public final class SpaceWire {
       List<Viewpoint> viewpoints,
       List<Elevation.Look> looks,
       Map<String, String> colours,
+      FilingView filing,
       Collection<Piece> pieces,
       boolean canUndo,
       boolean canRedo) {}
@@ -178,12 +225,67 @@ public final class SpaceWire {
    * @param revision the one the sender has seen; refused if it is no longer the newest. May be left
    *     out
    * @param unit what a bare number in a text means: m, cm, mm or ft-in; m if left out
+   * @param layer id of the layer on which new pieces come; the first if left out
+   * @param by who asks; if left out, it is anybody's
    */
   public record EditRequest(
-      @Nullable String id, @Nullable Long revision, @Nullable String unit, List<Edit> edits) {}
+      @Nullable String id,
+      @Nullable Long revision,
+      @Nullable String unit,
+      @Nullable String layer,
+      @Nullable By by,
+      List<Edit> edits) {
+    public EditRequest(String id, Long revision, String unit, List<Edit> edits) {
+      this(id, revision, unit, null, null, edits);
+    }
+  }
 
-  /** An undo or redo; sent twice with one id it is done once. */
-  public record StepRequest(@Nullable String id) {}
+  /**
+   * Who does something.
+   *
+   * @param window id of the window in which it is done
+   * @param who a name; may be empty
+   */
+  public record By(String window, @Nullable String who) {}
+
+  /**
+   * An undo or redo; sent twice with one id it is done once. It goes over what was done in the same
+   * window, or in one that is no longer there.
+   *
+   * @param by who asks; if left out, what was done last is meant, whoever did it
+   * @param how where others changed the same since; if left out, that is refused, with offers
+   */
+  public record StepRequest(@Nullable String id, @Nullable By by, @Nullable Offer.Step how) {
+    public StepRequest(String id) {
+      this(id, null, null);
+    }
+  }
+
+  /**
+   * A way to another point of the history.
+   *
+   * @param to number of the last thing that shall stand; 0 for none
+   */
+  public record GoRequest(@Nullable String id, @Nullable By by, long to) {}
+
+  /**
+   * Something that was done.
+   *
+   * @param n number
+   * @param words what
+   * @param who a name; empty if none was given
+   * @param window id of the window in which it was done; empty if that is not known
+   * @param at when, ISO 8601
+   * @param stands whether it is not undone
+   */
+  public record Deed(long n, String words, String who, String window, String at, boolean stands) {}
+
+  /**
+   * What was done in a space, the latest first.
+   *
+   * @param more whether there is more before the last of them
+   */
+  public record HistoryView(long revision, List<Deed> deeds, boolean more) {}
 
   /**
    * What became of a request, and what goes to everyone who looks.
@@ -194,7 +296,10 @@ public final class SpaceWire {
    * @param said remarks, in sentences
    * @param offers what one may want to do next
    * @param shell whether the shell is another one now
+   * @param filing layers, groups and named selections as they are now; null if they are as before
    * @param part id of the part of the shell that was built or altered
+   * @param window id of the window in which it was done; null if that is not known
+   * @param canUndo whether there is something to undo for the one who did this
    */
   public record Changed(
       long revision,
@@ -204,7 +309,9 @@ public final class SpaceWire {
       List<String> said,
       List<Offer> offers,
       boolean shell,
+      @Nullable FilingView filing,
       @Nullable String part,
+      @Nullable String window,
       boolean canUndo,
       boolean canRedo) {}
 
@@ -222,9 +329,79 @@ public final class SpaceWire {
       Collection<String> removed,
       List<String> said,
       List<ReachView> reach,
-      List<pied.core.caption.Phrase> caption,
+      List<Phrase> caption,
       @Nullable ShellPlan plan,
       @Nullable String part) {}
+
+  /**
+   * An edit that is proposed, or with what a verb begins.
+   *
+   * @param begin the verb, in place of an edit
+   * @param pieces it is for, the lead last
+   * @param on id of a piece, or name of a part of the shell, that was pointed at
+   * @param at the point that was pointed at
+   * @param near so near to it corners count, metres
+   */
+  public record ProposeRequest(
+      @Nullable String unit,
+      @Nullable String layer,
+      @Nullable Edit edit,
+      @Nullable Begin begin,
+      @Nullable List<String> pieces,
+      @Nullable String on,
+      @Nullable PlanPoint at,
+      @Nullable Double near) {}
+
+  /**
+   * A sentence, or a text of sentences.
+   *
+   * @param id of the request; sent twice it is done once
+   * @param unit of bare numbers in it; m if left out
+   * @param layer id of the layer on which new pieces come
+   * @param pieces it is about, the lead last
+   */
+  public record SayRequest(
+      @Nullable String id,
+      @Nullable String unit,
+      @Nullable String layer,
+      @Nullable By by,
+      String text,
+      @Nullable List<String> pieces) {}
+
+  /**
+   * What would be, before it is done.
+   *
+   * @param edits that would be made; none if a sentence cannot be read
+   * @param words what is proposed or was understood, to be read, typed into and chosen from
+   * @param changed pieces as they would be, put in or altered
+   * @param removed ids of pieces that would not be there
+   * @param selected ids of the pieces it is about
+   * @param next with what a sentence could go on
+   * @param at where it could be read up to
+   * @param wrong why it cannot be read on from there
+   * @param refused why it cannot be done
+   */
+  public record Proposal(
+      long revision,
+      List<Edit> edits,
+      List<Phrase> words,
+      Collection<Piece> changed,
+      Collection<String> removed,
+      List<String> said,
+      List<String> selected,
+      List<Understood.Next> next,
+      int at,
+      @Nullable String wrong,
+      @Nullable String refused,
+      List<Offer> offers) {}
+
+  /**
+   * What was said is done.
+   *
+   * @param selected ids of what it made, or was about
+   * @param understood each sentence in other words
+   */
+  public record Said(Changed changed, List<String> selected, List<String> understood) {}
 
   /**
    * What is pointed at.
@@ -266,6 +443,9 @@ public final class SpaceWire {
       String toName,
       Vec fromPoint,
       Vec toPoint) {}
+
+  /** Which pieces are asked for. */
+  public record SelectRequest(Meant meant) {}
 
   /** Pieces that were asked for, by their ids. */
   public record Found(long revision, List<String> pieces) {}
@@ -313,7 +493,7 @@ public final class SpaceWire {
       @Nullable Handling handling) {}
 
   /** The caption. */
-  public record CaptionView(long revision, List<pied.core.caption.Phrase> phrases) {}
+  public record CaptionView(long revision, List<Phrase> phrases) {}
 
   /** All pieces of a space. */
   public record ScheduleView(long revision, List<Schedule.Row> rows) {}

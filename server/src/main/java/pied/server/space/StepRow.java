@@ -9,6 +9,7 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import pied.core.edit.Change;
+import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 
 /**
@@ -48,14 +49,27 @@ public class StepRow {
   @Lob private byte[] longChange;
   @Lob private byte[] longAnswer;
   private Instant madeAt;
+  private String doneIn;
+  private String who;
+  private String words;
 
   protected StepRow() {}
 
   /**
    * @param request null if it has no id
    * @param change null for none
+   * @param by null for nobody in particular
+   * @param words what it did; of no use without a change
    */
-  StepRow(long id, long revision, Kind kind, String request, Change change, Changed answer) {
+  StepRow(
+      long id,
+      long revision,
+      Kind kind,
+      String request,
+      Change change,
+      Changed answer,
+      By by,
+      String words) {
     this.id = id;
     this.revision = revision;
     this.kind = kind;
@@ -70,6 +84,9 @@ public class StepRow {
     this.answer = large ? null : a;
     longAnswer = large ? a : null;
     madeAt = Instant.now();
+    doneIn = by == null ? null : by.window();
+    who = by == null || by.who() == null || by.who().isBlank() ? null : by.who();
+    this.words = change == null ? null : words;
   }
 
   /** The first possible key of a step of a space; that of the next space follows behind all. */

@@ -29,6 +29,7 @@ record StoredAnswer(
     List<String> said,
     List<JsonNode> offers,
     boolean shell,
+    boolean filed,
     String part,
     boolean canUndo,
     boolean canRedo) {
@@ -41,6 +42,7 @@ record StoredAnswer(
         c.said(),
         StoredShell.each(c.offers(), Json.MAPPER::valueToTree),
         c.shell(),
+        c.filing() != null,
         c.part(),
         c.canUndo(),
         c.canRedo());
@@ -62,8 +64,10 @@ record StoredAnswer(
         some(made),
         some(said),
         still,
-        shell,
+        shell || filed, // the space is looked at anew
+        null,
         part,
+        null,
         canUndo,
         canRedo);
   }

@@ -14,11 +14,17 @@ import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
+import pied.core.piece.Partner;
 import pied.core.piece.Piece;
+import pied.core.piece.Slot;
 import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.space.Difference;
+import pied.core.space.Group;
+import pied.core.space.Layer;
+import pied.core.space.NamedSelection;
 import pied.core.space.Ordered;
+import pied.core.space.Twin;
 import pied.server.space.StoredShell.Place;
 
 /**
@@ -30,12 +36,29 @@ record StoredChange(List<Thing> things) {
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of")
   @JsonSubTypes({
     @JsonSubTypes.Type(value = OfPiece.class, name = "piece"),
-    @JsonSubTypes.Type(value = OfShell.class, name = "shell")
+    @JsonSubTypes.Type(value = OfShell.class, name = "shell"),
+    @JsonSubTypes.Type(value = OfLayers.class, name = "layers"),
+    @JsonSubTypes.Type(value = OfGroup.class, name = "group"),
+    @JsonSubTypes.Type(value = OfSelection.class, name = "selection"),
+    @JsonSubTypes.Type(value = OfTwin.class, name = "twin")
   })
   sealed interface Thing {
     static Thing of(Difference d) {
       if (d instanceof Difference.OfPiece p) {
         return new OfPiece(Placed.of(p.before()), Placed.of(p.after()));
+      }
+      if (d instanceof Difference.OfLayers l) {
+        return new OfLayers(
+            StoredShell.each(l.before(), Sheet::of), StoredShell.each(l.after(), Sheet::of));
+      }
+      if (d instanceof Difference.OfGroup g) {
+        return new OfGroup(Bundle.of(g.before()), Bundle.of(g.after()));
+      }
+      if (d instanceof Difference.OfSelection n) {
+        return new OfSelection(Picked.of(n.before()), Picked.of(n.after()));
+      }
+      if (d instanceof Difference.OfTwin t) {
+        return new OfTwin(Mirror.of(t.before()), Mirror.of(t.after()));
       }
       Difference.OfShell s = (Difference.OfShell) d;
       return new OfShell(StoredShell.of(s.before()), StoredShell.of(s.after()));
@@ -60,6 +83,87 @@ record StoredChange(List<Thing> things) {
     }
   }
 
+  record OfLayers(List<Sheet> before, List<Sheet> after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfLayers(
+          StoredShell.each(before, Sheet::live), StoredShell.each(after, Sheet::live));
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record OfGroup(Bundle before, Bundle after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfGroup(
+          before == null ? null : before.live(), after == null ? null : after.live());
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record OfSelection(Picked before, Picked after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfSelection(
+          before == null ? null : before.live(), after == null ? null : after.live());
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record OfTwin(Mirror before, Mirror after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfTwin(
+          before == null ? null : before.live(), after == null ? null : after.live());
+    }
+  }
+
+  /** What pairs are twins by. */
+  record Mirror(String id, Place at, Place way, boolean turned) {
+    static Mirror of(Twin t) {
+      return t == null ? null : new Mirror(t.id(), Place.of(t.at()), Place.of(t.way()), t.turned());
+    }
+
+    Twin live() {
+      return new Twin(id, at.live(), way.live(), turned);
+    }
+  }
+
+  /** A layer. */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Sheet(String id, String name, String colour, boolean hidden, boolean locked) {
+    static Sheet of(Layer l) {
+      return new Sheet(l.id(), l.name(), l.colour(), l.hidden(), l.locked());
+    }
+
+    Layer live() {
+      return new Layer(id, name, colour, hidden, locked);
+    }
+  }
+
+  /** A group. */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Bundle(String id, String name, String in, StoredRule repeats) {
+    static Bundle of(Group g) {
+      return g == null ? null : new Bundle(g.id(), g.name(), g.in(), StoredRule.of(g.repeats()));
+    }
+
+    Group live() {
+      return new Group(id, name, in, repeats == null ? null : repeats.live());
+    }
+  }
+
+  /** A named selection. */
+  record Picked(String name, List<String> pieces) {
+    static Picked of(NamedSelection s) {
+      return s == null ? null : new Picked(s.name(), s.pieces());
+    }
+
+    NamedSelection live() {
+      return new NamedSelection(name, pieces);
+    }
+  }
+
   record Placed(Furnishing piece, Long place) {
     static Placed of(Ordered o) {
       return o == null ? null : new Placed(Furnishing.of(o.piece()), o.place());
@@ -75,6 +179,12 @@ record StoredChange(List<Thing> things) {
   record Out(double toward, double by) {}
 
   record Carrier(String kind, String id) {}
+
+  /** The place of a piece in a repetition. */
+  record Seat(long place, int part, boolean own) {}
+
+  /** The other one of a pair of twins. */
+  record Pair(String twin, String piece, boolean first) {}
 
   /** A piece; what is false or not there is left out. */
   @JsonIgnoreProperties(ignoreUnknown = true)
@@ -95,7 +205,10 @@ record StoredChange(List<Thing> things) {
       String layer,
       String group,
       boolean locked,
-      boolean hidden) {
+      boolean hidden,
+      String remark,
+      Seat slot,
+      Pair twin) {
     static Furnishing of(Piece p) {
       Keeping k = p.keeping();
       Lean lean = p.lean();
@@ -112,10 +225,13 @@ record StoredChange(List<Thing> things) {
           p.attached(),
           p.form().mirrored(),
           p.form().stretched(),
-          k.layer(),
+          k.layer().equals(Keeping.FIRST) ? null : k.layer(),
           k.group(),
           k.locked(),
-          k.hidden());
+          k.hidden(),
+          k.remark().isEmpty() ? null : k.remark(),
+          k.slot() == null ? null : new Seat(k.slot().place(), k.slot().part(), k.slot().own()),
+          k.twin() == null ? null : new Pair(k.twin().twin(), k.twin().piece(), k.twin().first()));
     }
 
     Piece live() {
@@ -127,7 +243,14 @@ record StoredChange(List<Thing> things) {
           new On(On.Kind.valueOf(on.kind), on.id),
           held,
           finishes == null ? Map.of() : finishes,
-          new Keeping(layer, group, locked, hidden));
+          new Keeping(
+              layer,
+              group,
+              locked,
+              hidden,
+              remark,
+              slot == null ? null : new Slot(slot.place, slot.part, slot.own),
+              twin == null ? null : new Partner(twin.twin, twin.piece, twin.first)));
     }
   }
 

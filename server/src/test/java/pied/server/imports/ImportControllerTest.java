@@ -20,6 +20,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
@@ -29,10 +30,17 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import pied.core.catalog.Catalog;
+import pied.core.edit.Edits;
 import pied.core.model.Arrival;
+import pied.core.model.Composed;
 import pied.core.model.Files;
 import pied.core.model.ModelReader;
+import pied.core.piece.Shapes;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+import pied.server.Given;
 import pied.server.http.Problems;
+import pied.server.space.SpaceStore;
 import pied.server.store.Missing;
 
 /** How a model comes in over HTTP, is corrected, taken and given up. */
@@ -45,8 +53,9 @@ class ImportControllerTest {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   private final ImportStore store = mock(ImportStore.class);
+  private final SpaceStore spaces = mock(SpaceStore.class);
   private final MockMvc http =
-      MockMvcBuilders.standaloneSetup(new ImportController(store))
+      MockMvcBuilders.standaloneSetup(new ImportController(store, spaces))
           .setControllerAdvice(new Problems())
           .build();
   private Arrival arrival;
@@ -150,5 +159,37 @@ class ImportControllerTest {
                 .getResponse()
                 .getContentAsByteArray())
         .startsWith('g', 'l', 'T', 'F');
+  }
+
+  @Test
+  void piecesThatStandTogetherAreKeptAsAnArticle() throws Exception {
+    Shapes shapes = new Shapes(Catalog.shipped());
+    Space bare = new Space(Given.shell(), List.of(), shapes);
+    Space room =
+        Edits.apply(
+                bare,
+                List.of(Given.put("s", "stool", 2, 2), Given.put("t", "cafe-table", 3, 2)),
+                LengthUnit.M,
+                () -> "x")
+            .space();
+    when(spaces.space("room")).thenReturn(room);
+    when(spaces.project("room")).thenReturn("project");
+    when(store.keep(eq("project"), eq("Corner"), any()))
+        .thenReturn(shapes.catalog().article("stool"));
+    http.perform(
+            post("/api/spaces/room/articles")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{\"pieces\":[\"s\",\"t\"],\"name\":\"Corner\"}"))
+        .andExpect(status().isCreated())
+        .andExpect(jsonPath("$.name").value("Stool"));
+    ArgumentCaptor<Composed> kept = ArgumentCaptor.forClass(Composed.class);
+    verify(store).keep(eq("project"), eq("Corner"), kept.capture());
+    assertThat(kept.getValue().mesh().box().size().x()).isEqualTo(1.53, within(1e-9));
+    http.perform(
+            post("/api/spaces/room/articles")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{\"pieces\":[\"nobody\"],\"name\":\"Corner\"}"))
+        .andExpect(status().isUnprocessableEntity())
+        .andExpect(jsonPath("$.detail", containsString("“nobody”")));
   }
 }

@@ -41,7 +41,7 @@ class MeasuringControllerTest {
     Space bare = new Space(Given.shell(), List.of(), new Shapes(Catalog.shipped()));
     Space space =
         Edits.apply(bare, List.of(Given.put("b", "block", 2, 2)), LengthUnit.M, () -> "x").space();
-    when(store.seen("room")).thenReturn(new OpenSpace.Seen("Room", space, 7, 1, true, false));
+    when(store.seen("room")).thenReturn(new OpenSpace.Seen("Room", space, 7, 1));
   }
 
   private ResultActions sent(String path, String body) throws Exception {

@@ -47,7 +47,7 @@ class ShellControllerTest {
         List.of(window, Given.put("s", "stool", 2, 2), Given.put("t", "stool", 4, 3));
     Space bare = new Space(Given.shell(), List.of(), SHAPES);
     Space space = Edits.apply(bare, edits, LengthUnit.M, () -> "x").space();
-    when(store.seen("room")).thenReturn(new OpenSpace.Seen("Room", space, 7, 3, true, false));
+    when(store.seen("room")).thenReturn(new OpenSpace.Seen("Room", space, 7, 3));
   }
 
   private ResultActions asked(String path) throws Exception {
@@ -97,16 +97,6 @@ class ShellControllerTest {
         .andExpect(status().isUnprocessableEntity())
         .andExpect(jsonPath("$.detail", containsString("from 0.00 to 6.00 across")));
     asked("/elevation?way=askew").andExpect(status().isBadRequest());
-  }
-
-  @Test
-  void aRectangleTakesWhatIsInIt() throws Exception {
-    asked("/within?x1=3&z1=4&x2=1&z2=1").andExpect(jsonPath("$.pieces[0]").value("s"));
-    asked("/within?x1=0&z1=0&x2=6&z2=4").andExpect(jsonPath("$.pieces.length()").value(2));
-    asked("/within?x1=0&z1=0&x2=1&z2=1")
-        .andExpect(jsonPath("$.pieces").isEmpty())
-        .andExpect(jsonPath("$.revision").value(7));
-    asked("/within?x1=0&z1=0&x2=1").andExpect(status().isBadRequest());
   }
 
   @Test

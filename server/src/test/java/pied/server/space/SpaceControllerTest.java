@@ -27,6 +27,7 @@ import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import pied.core.Refusal;
 import pied.core.catalog.Catalog;
 import pied.core.edit.Edits;
+import pied.core.edit.Offer;
 import pied.core.edit.place.MoveBy;
 import pied.core.piece.Shapes;
 import pied.core.space.Shell;
@@ -34,8 +35,11 @@ import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 import pied.server.Given;
 import pied.server.http.Problems;
+import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.GoRequest;
+import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Missing;
 
 /** How a space is spoken with over HTTP: what is understood, and how every refusal reads. */
@@ -61,7 +65,7 @@ class SpaceControllerTest {
                 LengthUnit.M,
                 () -> "x")
             .space();
-    when(store.seen("room")).thenReturn(new OpenSpace.Seen("Room", space, 7, 1, true, false));
+    when(store.seen("room")).thenReturn(new OpenSpace.Seen("Room", space, 7, 1));
     Missing none = missing();
     when(store.seen("none")).thenThrow(none);
   }
@@ -98,6 +102,8 @@ class SpaceControllerTest {
             List.of("Said."),
             List.of(),
             false,
+            null,
+            null,
             null,
             true,
             false);
@@ -180,7 +186,42 @@ class SpaceControllerTest {
     http.perform(post("/api/spaces/room/undo")).andExpect(status().isOk());
     verify(store).undo("room", null);
     http.perform(sent("/api/spaces/room/redo", "{'id':'r'}")).andExpect(status().isOk());
-    verify(store).redo("room", "r");
+    verify(store).redo("room", new StepRequest("r"));
+    http.perform(
+            sent(
+                "/api/spaces/room/undo", "{'by':{'window':'w','who':'Anne'},'how':'undoPossible'}"))
+        .andExpect(status().isOk());
+    verify(store).undo("room", new StepRequest(null, new By("w", "Anne"), Offer.Step.undoPossible));
+    http.perform(sent("/api/spaces/room/history/go", "{'to':3}")).andExpect(status().isOk());
+    verify(store).go("room", new GoRequest(null, null, 3));
+  }
+
+  // ---- what is meant
+
+  private ResultActions selected(String meant) throws Exception {
+    return http.perform(sent("/api/spaces/room/select", "{'meant':" + meant + "}"));
+  }
+
+  @Test
+  void whatIsMeantIsFound() throws Exception {
+    selected("{'by':'article','value':'stool'}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.revision").value(7))
+        .andExpect(jsonPath("$.pieces[0]").value("s"))
+        .andExpect(jsonPath("$.pieces.length()").value(1));
+    selected("{'by':'figure','figure':[{'x':1,'z':1},{'x':3,'z':3}]}")
+        .andExpect(jsonPath("$.pieces[0]").value("s"));
+    selected(
+            "{'by':'figure','figure':[{'x':0,'z':-3},{'x':6,'z':0.2}],'touched':true,"
+                + "'drawing':{'look':{'way':'wall','wall':'A','at':3},'view':null}}")
+        .andExpect(jsonPath("$.pieces.length()").value(2));
+    selected("{'by':'named','value':'Tea'}")
+        .andExpect(status().isUnprocessableEntity())
+        .andExpect(jsonPath("$.detail").value("There is no selection of the name “Tea”."));
+    selected("{'by':'chance'}").andExpect(status().isBadRequest());
+    selected("null")
+        .andExpect(status().isUnprocessableEntity())
+        .andExpect(jsonPath("$.detail").value("Say by what they are selected."));
   }
 
   // ---- questions

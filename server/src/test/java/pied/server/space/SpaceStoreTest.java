@@ -19,13 +19,31 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
+import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.Offer;
+import pied.core.edit.group.MakeGroup;
+import pied.core.edit.keep.Lock;
+import pied.core.edit.keep.NameSelection;
+import pied.core.edit.keep.Remark;
 import pied.core.edit.keep.Remove;
+import pied.core.edit.layer.NewLayer;
+import pied.core.edit.layer.ToLayer;
 import pied.core.edit.turn.Turn;
 import pied.core.piece.Piece;
+import pied.core.space.Filing;
+import pied.core.space.Layer;
+import pied.core.space.Sound;
+import pied.core.units.LengthUnit;
 import pied.server.Given;
+import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
+import pied.server.space.SpaceWire.Deed;
 import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.GoRequest;
+import pied.server.space.SpaceWire.HistoryView;
+import pied.server.space.SpaceWire.SelectionName;
+import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Missing;
 
 @SpringBootTest(
@@ -103,11 +121,253 @@ class SpaceStoreTest {
   }
 
   @Test
+  void howPiecesAreKeptInOrderIsKeptToldAndUndone() {
+    edit(null, put("a", 1, 1), put("b", 2, 1), put("c", 3, 1));
+    Filing before = store.space(room).filing();
+    Changed c =
+        edit(
+            null,
+            new ToLayer(List.of("a"), null, "Back"),
+            new MakeGroup(List.of("a", "b"), "g", "Pair"),
+            new NameSelection("Seats", List.of("c", "a")),
+            new Lock(List.of("b"), true, null),
+            new Remark(List.of("c"), "from the store"));
+    assertThat(c.filing().layers()).extracting(Layer::name).containsExactly("Main", "Back");
+    assertThat(c.filing().selections()).containsExactly(new SelectionName("Seats", 2));
+    assertThat(edit(null, put("d", 4, 1)).filing()).isNull();
+    Filing filed = store.space(room).filing();
+    List<Piece> pieces = pieces();
+    store.letGo(0);
+    assertThat(store.space(room).filing()).isEqualTo(filed);
+    assertThat(pieces()).isEqualTo(pieces);
+    store.undo(room, null);
+    assertThat(store.undo(room, null).filing().layers()).hasSize(1);
+    store.letGo(0);
+    assertThat(store.space(room).filing()).isEqualTo(before);
+    store.redo(room, null);
+    assertThat(store.space(room).filing()).isEqualTo(filed);
+    assertThat(store.view(room).filing().groups())
+        .containsExactly(new SpaceWire.GroupView("g", "Pair", null, null));
+  }
+
+  private SpaceWire.Said say(String id, String text, String... pieces) {
+    return store.say(room, new SpaceWire.SayRequest(id, null, null, null, text, List.of(pieces)));
+  }
+
+  @Test
+  void whatIsSaidIsDoneOnceAndKeptWithItsRulesAndTwins() {
+    SpaceWire.Said row = say("once", "3 stools in a row at 1, 1, 0.2 apart");
+    assertThat(row.selected()).hasSize(3);
+    assertThat(row.understood()).hasSize(1);
+    assertThat(say("once", "3 stools in a row at 1, 1, 0.2 apart").changed().revision())
+        .isEqualTo(row.changed().revision());
+    say(null, "twin about 3 across", row.selected().toArray(String[]::new));
+    assertThat(pieces()).hasSize(6);
+    Filing filed = store.space(room).filing();
+    List<Piece> pieces = pieces();
+    store.letGo(0);
+    assertThat(store.space(room).filing()).isEqualTo(filed);
+    assertThat(pieces()).isEqualTo(pieces);
+    assertThat(store.view(room).filing().groups())
+        .extracting(SpaceWire.GroupView::rule)
+        .containsExactly("row");
+    store.undo(room, null);
+    assertThat(pieces()).hasSize(3).allMatch(p -> p.keeping().twin() == null);
+    store.letGo(0);
+    store.undo(room, null);
+    assertThat(pieces()).isEmpty();
+    assertThat(store.space(room).filing()).isEqualTo(Filing.PLAIN);
+    store.redo(room, null);
+    store.redo(room, null);
+    assertThat(pieces()).isEqualTo(pieces);
+    assertThat(store.space(room).filing()).isEqualTo(filed);
+  }
+
+  @Test
+  void aTextOfWhichALineCannotBeReadDoesNothing() {
+    assertThatThrownBy(() -> say(null, "a stool at 1, 1\nfnord"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Line 2: ");
+    assertThat(pieces()).isEmpty();
+  }
+
+  @Test
+  void whatComesInIsOnTheLayerThatIsCurrentInTheWindow() {
+    edit(null, new NewLayer("l", "Lights", null));
+    store.edit(room, new EditRequest(null, null, "m", "l", null, List.of(put("a", 1, 1))));
+    edit(null, put("b", 2, 1));
+    assertThat(pieces()).extracting(p -> p.keeping().layer()).containsExactly("l", "first");
+  }
+
+  // ---- several windows
+
+  private static final By ANNE = new By("anne", "Anne");
+  private static final By BERT = new By("bert", null);
+
+  private Changed editBy(By by, Edit... edits) {
+    return store.edit(room, new EditRequest(null, null, "m", null, by, List.of(edits)));
+  }
+
+  private Changed undo(By by, Offer.Step how) {
+    return store.undo(room, new StepRequest(null, by, how));
+  }
+
+  private Changed redo(By by) {
+    return store.redo(room, new StepRequest(null, by, null));
+  }
+
+  private static Edit turn(String id, double by) {
+    return new Turn(List.of(id), null, Amount.of(by));
+  }
+
+  @Test
+  void eachWindowUndoesItsOwnWhileBothAreThere() {
+    store.present((space, window) -> true);
+    edit(null, put("a", 1, 1), put("b", 3, 1));
+    editBy(ANNE, turn("a", 10));
+    Changed bert = editBy(BERT, turn("b", 20));
+    assertThat(bert.window()).isEqualTo("bert");
+    editBy(ANNE, turn("a", 30));
+    undo(BERT, null);
+    assertThat(store.space(room).piece("b").turn()).isZero();
+    assertThat(store.space(room).piece("a").turn()).isEqualTo(40);
+    Changed back = undo(ANNE, null);
+    assertThat(store.space(room).piece("a").turn()).isEqualTo(10);
+    assertThat(back.canRedo()).isTrue();
+    redo(BERT);
+    assertThat(store.space(room).piece("b").turn()).isEqualTo(20);
+    // what one does ends one's own redo, not that of the other
+    editBy(BERT, turn("b", 1));
+    redo(ANNE);
+    assertThat(store.space(room).piece("a").turn()).isEqualTo(40);
+    store.present((space, window) -> false);
+  }
+
+  @Test
+  void whatIsOfAWindowThatIsGoneCanBeUndone() {
+    store.present((space, window) -> false);
+    editBy(ANNE, put("a", 1, 1));
+    assertThat(store.view(room, BERT).canUndo()).isTrue();
+    undo(BERT, null);
+    assertThat(pieces()).isEmpty();
+    store.present((space, window) -> true);
+    assertThat(store.view(room, BERT).canRedo()).isFalse();
+    store.present((space, window) -> false);
+    assertThat(store.view(room, BERT).canRedo()).isTrue();
+  }
+
+  @Test
+  void whatAnotherWindowChangedSinceIsSaidAndWhatIsPossibleOffered() {
+    store.present((space, window) -> true);
+    edit(null, put("a", 1, 1), put("b", 3, 1));
+    editBy(ANNE, turn("a", 10), turn("b", 10));
+    editBy(BERT, turn("a", 5));
+    assertThatThrownBy(() -> undo(ANNE, null))
+        .hasMessage(
+            "“Turned 2 × Stool by 10°” cannot be undone as it is: somebody has changed Stool"
+                + " since, in another window.")
+        .isInstanceOfSatisfying(
+            Declined.class,
+            d ->
+                assertThat(d.offers())
+                    .extracting(Offer::step)
+                    .containsExactly(Offer.Step.undoPossible, Offer.Step.undoTogether));
+    undo(ANNE, Offer.Step.undoPossible);
+    assertThat(store.space(room).piece("a").turn()).isEqualTo(15);
+    assertThat(store.space(room).piece("b").turn()).isZero();
+    editBy(ANNE, turn("b", 90));
+    editBy(BERT, turn("b", 1));
+    undo(ANNE, Offer.Step.undoTogether);
+    assertThat(store.space(room).piece("b").turn()).isZero();
+    // another aspect of it is no matter
+    editBy(ANNE, turn("b", 30));
+    editBy(BERT, new Lock(List.of("b"), true, null));
+    undo(ANNE, null);
+    assertThat(store.space(room).piece("b").turn()).isZero();
+    assertThat(store.space(room).piece("b").keeping().locked()).isTrue();
+    store.present((space, window) -> false);
+  }
+
+  @Test
+  void whateverTwoWindowsDoAndUndoTheSpaceStaysSound() {
+    store.present((space, window) -> true);
+    Random r = new Random(11);
+    edit(null, put("a", 1, 1), put("b", 3, 1), put("c", 5, 1));
+    List<Piece> first = pieces();
+    Filing filing = store.space(room).filing();
+    for (int i = 0; i < 150; i++) {
+      By by = r.nextBoolean() ? ANNE : BERT;
+      List<String> ids = pieces().stream().map(Piece::id).toList();
+      if (ids.size() < 3) {
+        editBy(by, put("p" + i, 1 + 4 * r.nextDouble(), 1 + 2 * r.nextDouble()));
+        continue;
+      }
+      try {
+        switch (r.nextInt(8)) {
+          case 0, 1 -> undo(by, r.nextInt(4) == 0 ? Offer.Step.undoPossible : null);
+          case 2 -> redo(by);
+          case 3 -> editBy(by, put("n" + i, 0.5 + 5 * r.nextDouble(), 0.5 + 3 * r.nextDouble()));
+          case 4 -> editBy(by, new Remove(List.of(ids.get(r.nextInt(ids.size())))));
+          case 5 -> editBy(by, new ToLayer(ids.subList(0, 1), null, "L" + r.nextInt(3)));
+          case 6 -> editBy(by, new MakeGroup(ids.subList(0, Math.min(3, ids.size())), null, null));
+          default -> editBy(by, turn(ids.get(r.nextInt(ids.size())), 1 + r.nextInt(90)));
+        }
+      } catch (Refusal e) {
+        continue;
+      }
+    }
+    List<Piece> last = pieces();
+    Filing lastFiling = store.space(room).filing();
+    Sound.pieces(store.space(room), last);
+    store.letGo(0);
+    assertThat(pieces()).isEqualTo(last);
+    assertThat(store.space(room).filing()).isEqualTo(lastFiling);
+    store.present((space, window) -> false);
+    assertThat(first).hasSize(3);
+    assertThat(filing.layers()).hasSize(1);
+  }
+
+  // ---- the history
+
+  @Test
+  void theHistoryIsInWordsAndLeadsToAnyPoint() {
+    store.present((space, window) -> true);
+    editBy(ANNE, put("a", 1, 1));
+    List<Piece> one = pieces();
+    editBy(BERT, turn("a", 30));
+    editBy(ANNE, new ToLayer(List.of("a"), null, "Seats"));
+    Filing seats = store.space(room).filing();
+    List<Piece> three = pieces();
+    HistoryView h = store.history(room, 0, LengthUnit.M);
+    assertThat(h.deeds())
+        .extracting(Deed::words)
+        .containsExactly("Put Stool on the layer Seats", "Turned Stool by 30°", "Put in Stool");
+    assertThat(h.deeds()).extracting(Deed::who).containsExactly("Anne", "", "Anne");
+    assertThat(h.deeds()).extracting(Deed::window).containsExactly("anne", "bert", "anne");
+    long first = h.deeds().get(2).n();
+    store.go(room, new GoRequest("g1", BERT, first));
+    assertThat(pieces()).isEqualTo(one);
+    assertThat(store.space(room).filing().layers()).hasSize(1);
+    assertThat(store.history(room, 0, LengthUnit.M).deeds())
+        .extracting(Deed::stands)
+        .containsExactly(false, false, true);
+    assertThatThrownBy(() -> store.go(room, new GoRequest(null, BERT, first)))
+        .hasMessage("The space is as it was then.");
+    store.letGo(0); // as after a restart
+    store.go(room, new GoRequest(null, ANNE, h.deeds().get(0).n()));
+    assertThat(pieces()).isEqualTo(three);
+    assertThat(store.space(room).filing()).isEqualTo(seats);
+    store.go(room, new GoRequest(null, ANNE, 0));
+    assertThat(pieces()).isEmpty();
+    store.present((space, window) -> false);
+  }
+
+  @Test
   void undoSentTwiceIsDoneOnce() {
     edit(null, put("a", 1, 1));
     edit(null, put("b", 2, 2));
-    Changed once = store.undo(room, "u");
-    assertThat(store.undo(room, "u")).isEqualTo(once);
+    Changed once = store.undo(room, new StepRequest("u"));
+    assertThat(store.undo(room, new StepRequest("u"))).isEqualTo(once);
     assertThat(pieces()).hasSize(1);
   }
 

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 import java.util.zip.InflaterInputStream;
 import org.junit.jupiter.api.Test;
 import pied.core.edit.Change;
@@ -16,24 +17,36 @@ import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
+import pied.core.piece.Partner;
 import pied.core.piece.Piece;
+import pied.core.piece.Slot;
 import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.Column;
+import pied.core.space.Difference;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Difference.OfShell;
+import pied.core.space.Filing;
 import pied.core.space.Flight;
+import pied.core.space.Group;
+import pied.core.space.Layer;
+import pied.core.space.NamedSelection;
 import pied.core.space.Opening;
 import pied.core.space.Ordered;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
+import pied.core.space.Repetition;
+import pied.core.space.Rule;
+import pied.core.space.Sample;
 import pied.core.space.Shell;
 import pied.core.space.Skirting;
 import pied.core.space.Spot;
 import pied.core.space.Stage;
+import pied.core.space.Twin;
 import pied.server.space.SpaceWire.Changed;
+import pied.server.space.SpaceWire.FilingView;
 import pied.server.store.Json;
 
 /** The form in which things are stored: whoever changes it must raise its number and read both. */
@@ -81,7 +94,67 @@ class StoredTest {
         On.piece("t"),
         true,
         Map.of("seat", "#102030"),
-        new Keeping("back", "set", false, true));
+        new Keeping("back", "set", false, true, "for the second act"));
+  }
+
+  private static final Rule ROW =
+      new Rule.Row(
+          new Vec(1, 0.1, 2),
+          33.3,
+          new Vec(1, 0, 0),
+          8,
+          new Rule.Apart(0.2, false),
+          4.5,
+          true,
+          2,
+          new Rule.Apart(0.9, true),
+          1,
+          new Rule.Apart(0, false),
+          true);
+
+  private static final Rule TRAIL =
+      new Rule.Trail(
+          List.of(new Spot(0, 0), new Spot(1 / 3.0, 2)),
+          false,
+          "wall A",
+          24,
+          null,
+          0.1,
+          Rule.Facing.inward,
+          0,
+          0.2);
+
+  private static final Rule RING =
+      new Rule.Ring(
+          new Spot(1, 2),
+          "t",
+          List.of(new Spot(0, 0), new Spot(1, 0), new Spot(1, 1)),
+          6,
+          0.1,
+          null,
+          Rule.Facing.outward,
+          10,
+          270,
+          5,
+          0);
+
+  private static final Rule SCATTER =
+      new Rule.Scatter(
+          List.of("a"), List.of(), new Spot(3, 1), 1.5, 40, 2.5, 0.02, 10, 180, 0.2, 0.1, 7);
+
+  private static Group repeated(String id, Rule rule) {
+    Sample sample = new Sample(List.of(piece("0", 0)), 2);
+    return new Group(
+        id,
+        "Many",
+        null,
+        new Repetition(rule, List.of(sample), new TreeSet<>(List.of(3L, 65536L))));
+  }
+
+  /** One that fills a place, and has a twin. */
+  private static Piece ofMany(Piece p) {
+    return p.withKeeping(
+        p.keeping().withSlot(new Slot(4L, 1, true)).withTwin(new Partner("m", "e", false)));
   }
 
   private static JsonNode text(byte[] packed) throws Exception {
@@ -97,6 +170,19 @@ class StoredTest {
         new Change(
             List.of(
                 new OfShell(bare, SHELL),
+                new Difference.OfLayers(
+                    List.of(Layer.FIRST),
+                    List.of(new Layer("back", "Back", "#2F6690", true, true), Layer.FIRST)),
+                new Difference.OfGroup(null, new Group("set", "Set", "all")),
+                new Difference.OfGroup(new Group("old", "Old", null), null),
+                new Difference.OfSelection(null, new NamedSelection("Tea", List.of("a", "b"))),
+                new Difference.OfSelection(new NamedSelection("Tea", List.of("a")), null),
+                new Difference.OfGroup(null, repeated("row", ROW)),
+                new Difference.OfGroup(repeated("trail", TRAIL), repeated("trail", RING)),
+                new Difference.OfGroup(null, repeated("scatter", SCATTER)),
+                new Difference.OfTwin(
+                    null, new Twin("m", new Vec(1, 0, 2), new Vec(0.6, 0, 0.8), false)),
+                new OfPiece(null, new Ordered(ofMany(piece("d", 0.9)), 9L)),
                 new OfPiece(null, new Ordered(piece("a", 0.1), 7L)),
                 new OfPiece(new Ordered(piece("b", 0.2), 4L), new Ordered(piece("b", 1 / 3.0), 4L)),
                 new OfPiece(new Ordered(piece("c", 0.3), 2L), null)));
@@ -113,7 +199,8 @@ class StoredTest {
               "size":{"width":0.36,"depth":0.36,"height":0.46},"at":{"x":0.5,"y":0.0,"z":1.1},
               "turn":33.3,"lean":{"toward":10.0,"by":2.5},"on":{"kind":"piece","id":"t"},
               "finishes":{"seat":"#102030"},"held":true,"mirrored":true,"stretched":true,
-              "layer":"back","group":"set","hidden":true},"place":7}}]}
+              "layer":"back","group":"set","hidden":true,
+              "remark":"for the second act"},"place":7}}]}
             """);
     assertThat(text(Stored.write(change)).toString()).isEqualTo(then.toString());
     assertThat(text(Stored.write(SHELL)).fieldNames())
@@ -201,10 +288,28 @@ class StoredTest {
             List.of("It is said."),
             List.of(new Offer("take it out", List.of(new Remove(List.of("c"))))),
             true,
+            null,
             "wall:A",
+            null,
             true,
             false);
     assertThat(Stored.answer(3, Stored.write(answer))).isEqualTo(answer);
+    // how pieces are kept in order is read anew with the space
+    Changed filed =
+        new Changed(
+            7,
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            false,
+            FilingView.of(Filing.PLAIN),
+            null,
+            null,
+            true,
+            false);
+    assertThat(Stored.answer(3, Stored.write(filed)).shell()).isTrue();
     byte[] two =
         packed(
             """

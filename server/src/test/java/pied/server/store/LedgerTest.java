@@ -39,6 +39,7 @@ import pied.server.space.Rows;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.StepRequest;
 
 /** What is acknowledged is on the disk, and costs little there. */
 @SpringBootTest(
@@ -227,7 +228,7 @@ class LedgerTest {
   @Test
   void whatCannotBeAskedForAnyMoreIsLetGoOf() throws IOException {
     turn("old");
-    store.undo(room, "old-undo");
+    store.undo(room, new StepRequest("old-undo"));
     turn("new"); // the old one can no longer be redone
     int before = rows();
     past.forget(java.time.Instant.now().plusSeconds(60));

@@ -11,7 +11,9 @@ import pied.core.edit.Edit;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
+import pied.core.place.Footprint;
 import pied.core.place.Resting;
+import pied.core.solid.Mesh;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
@@ -110,15 +112,8 @@ public record Beside(
 
   /** Half of what a piece measures in a direction. */
   private static double half(Space space, Piece p, Vec way) {
-    double lo = 1e300;
-    double hi = -1e300;
-    double[] xyz = space.shapes().mesh(p).xyz();
-    Vec own = p.pose().undirect(way);
-    for (int i = 0; i + 2 < xyz.length; i += 3) {
-      double d = xyz[i] * own.x() + xyz[i + 1] * own.y() + xyz[i + 2] * own.z();
-      lo = Math.min(lo, d);
-      hi = Math.max(hi, d);
-    }
-    return (hi - lo) / 2;
+    Mesh mesh = space.shapes().mesh(p);
+    return (Footprint.reach(mesh, p.pose(), way) + Footprint.reach(mesh, p.pose(), way.times(-1)))
+        / 2;
   }
 }

@@ -2,7 +2,6 @@ package pied.core.edit.keep;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
-import java.util.Set;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 
@@ -12,14 +11,8 @@ public record Remove(List<String> pieces) implements Edit {
   @Override
   public void make(Bench bench) {
     List<String> ids = bench.chosen(pieces);
-    Set<String> gone = Set.copyOf(ids);
-    List<String> bereft =
-        bench.space().carriedBy(ids).stream()
-            .filter(id -> gone.contains(bench.piece(id).on().id()))
-            .toList();
     bench.say(gone(bench, ids));
-    bench.remove(ids);
-    bench.settle(bereft, true);
+    bench.takeOut(ids);
   }
 
   private static String gone(Bench bench, List<String> ids) {

@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.operation.distance.DistanceOp;
+import pied.core.Nullable;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.piece.Piece;
@@ -12,15 +13,41 @@ import pied.core.place.Resting;
 import pied.core.place.Target;
 import pied.core.space.Spot;
 
-/** Brings pieces that lie outside to the nearest free place inside. */
+/**
+ * Brings pieces here, wherever they are.
+ *
+ * @param at point of the plan; null for the nearest free place inside to where each is
+ */
 @RecordBuilder
-public record BringIn(List<String> pieces) implements Edit {
-  @Override
-  public void make(Bench bench) {
-    bench.chosen(pieces).forEach(id -> one(bench, bench.piece(id)));
+public record BringIn(List<String> pieces, @Nullable PlanPoint at) implements Edit {
+  /** To the nearest free place inside. */
+  public BringIn(List<String> pieces) {
+    this(pieces, null);
   }
 
-  private static void one(Bench bench, Piece p) {
+  @Override
+  public void make(Bench bench) {
+    bench.tops(bench.chosen(pieces)).forEach(id -> one(bench, bench.piece(id)));
+  }
+
+  private void one(Bench bench, Piece p) {
+    Target target = new Target.OnPlan(at == null ? inside(bench, p) : point(bench));
+    Rest rest = Resting.of(bench.space(), p).at(target, p.turn());
+    List<String> own = List.of(p.id());
+    bench.shift(own, rest.at().minus(p.at()));
+    bench.set(bench.piece(p.id()).withTurn(rest.turn()).withOn(rest.on()));
+    bench.say(p.name() + " stands on " + bench.space().nameOf(rest.on()) + " again.");
+    bench.sayOverlaps(own);
+  }
+
+  private Spot point(Bench bench) {
+    return new Spot(
+        Bench.need(at.x(), "at.x").length(bench.unit(), 0),
+        Bench.need(at.z(), "at.z").length(bench.unit(), 0));
+  }
+
+  /** The nearest place at which all of it is inside. */
+  private static Spot inside(Bench bench, Piece p) {
     double round = Math.hypot(p.size().width(), p.size().depth()) / 2;
     Coordinate near = null;
     for (double margin = round + 0.01; near == null; margin = margin > 0.02 ? margin / 2 : 0) {
@@ -30,12 +57,6 @@ public record BringIn(List<String> pieces) implements Edit {
         near = DistanceOp.nearestPoints(free, here)[0];
       }
     }
-    Target target = new Target.OnPlan(new Spot(near.x, near.y));
-    Rest rest = Resting.of(bench.space(), p).at(target, p.turn());
-    List<String> own = List.of(p.id());
-    bench.shift(own, rest.at().minus(p.at()));
-    bench.set(bench.piece(p.id()).withTurn(rest.turn()).withOn(rest.on()));
-    bench.say(p.name() + " stands on " + bench.space().nameOf(rest.on()) + " again.");
-    bench.sayOverlaps(own);
+    return new Spot(near.x, near.y);
   }
 }

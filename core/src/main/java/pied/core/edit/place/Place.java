@@ -76,7 +76,9 @@ public record Place(
                 new Form(kind.id(), measures),
                 new Stance(rest.at(), rest.turn()),
                 rest.on(),
-                own)));
+                false,
+                own,
+                bench.fresh())));
     if (rest.aside() > SAID) {
       String aside = bench.unit().fine(rest.aside());
       bench.say(called + " was set " + aside + " aside, where it is free.");

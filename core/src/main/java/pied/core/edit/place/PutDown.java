@@ -3,10 +3,9 @@ package pied.core.edit.place;
 import static pied.core.edit.Bench.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
-import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.Refusal;
@@ -14,6 +13,7 @@ import pied.core.carry.Answer;
 import pied.core.carry.Carrying;
 import pied.core.carry.Question;
 import pied.core.edit.Bench;
+import pied.core.edit.Copies;
 import pied.core.edit.Edit;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -35,14 +35,7 @@ public record PutDown(Question carry, @Nullable String piece) implements Edit {
     if (!a.refused().isEmpty()) {
       throw new Refusal(a.refused());
     }
-    boolean anew = q.copy() || q.article() != null;
-    List<Piece> put = anew ? named(bench, a, q.article() != null ? piece : null) : a.pieces();
-    if (anew) {
-      bench.put(put);
-    } else {
-      put.forEach(bench::set);
-    }
-    List<String> ids = put.stream().map(Piece::id).toList();
+    List<String> ids = q.copy() || q.article() != null ? anew(bench, q, a) : moved(bench, a);
     List<String> tops = bench.tops(ids);
     String lead = ids.get(ids.size() - 1);
     tops.remove(lead);
@@ -50,19 +43,31 @@ public record PutDown(Question carry, @Nullable String piece) implements Edit {
     bench.sayOverlaps(tops.isEmpty() ? List.of(lead) : ids);
   }
 
-  /** What is carried as new pieces, with ids and names of their own. */
-  private static List<Piece> named(Bench bench, Answer a, String lead) {
-    Map<String, String> ids = new HashMap<>();
-    a.pieces().forEach(p -> ids.put(p.id(), bench.newId()));
-    if (lead != null) {
-      ids.put(a.lead(), lead);
+  private static List<String> moved(Bench bench, Answer a) {
+    a.pieces().forEach(bench::set);
+    return a.pieces().stream().map(Piece::id).toList();
+  }
+
+  /** Puts in what is carried as new pieces, with ids and names of their own. */
+  private List<String> anew(Bench bench, Question q, Answer a) {
+    if (q.article() != null) {
+      Piece p = a.pieces().get(0);
+      String id = piece == null ? bench.newId() : piece;
+      bench.put(
+          List.of(
+              p.withId(id)
+                  .withName(bench.freeName(Names.bare(p.name())))
+                  .withKeeping(bench.fresh())));
+      return List.of(id);
     }
-    List<Piece> put = new ArrayList<>();
-    for (Piece p : a.pieces()) {
-      boolean along = p.on().kind() == On.Kind.piece && ids.containsKey(p.on().id());
-      On on = along ? On.piece(ids.get(p.on().id())) : p.on();
-      put.add(p.withId(ids.get(p.id())).withOn(on).withName(bench.freeName(Names.bare(p.name()))));
-    }
-    return put;
+    List<Piece> placed = a.pieces().stream().map(Carrying::original).toList();
+    Copies copies = new Copies(bench, placed.stream().map(Piece::id).toList());
+    // what is not in hand itself is carried by something that is there
+    Set<String> onFirst = new HashSet<>();
+    a.pieces().stream()
+        .filter(p -> p.on().kind() == On.Kind.piece && bench.space().has(p.on().id()))
+        .forEach(p -> onFirst.add(Carrying.original(p).id()));
+    copies.put(placed, onFirst);
+    return placed.stream().map(p -> copies.of(p.id())).toList();
   }
 }

@@ -19,8 +19,8 @@ import pied.core.size.Size;
 import pied.core.units.LengthUnit;
 
 /**
- * Gives pieces a size, each the same. One of the measures may be typed as all three: "0.42 x 0.42 x
- * 0.66".
+ * Gives pieces a size, each the same; to a whole group among them as one, by what it measures
+ * across, deep and high. One of the measures may be typed as all three: "0.42 x 0.42 x 0.66".
  *
  * @param hold the mark or side that stays where it is, see {@link Hold#read}; what it does not say:
  *     a side that touches something stays, else the middle; and the underside (of what hangs, the
@@ -51,10 +51,14 @@ public record Resize(
     need(size, "size");
     List<String> ids = bench.chosen(pieces);
     Hold stays = Hold.read(hold);
-    for (String id : ids) {
-      Piece p = bench.piece(id);
-      Form next = Fitting.form(bench, p, wanted(bench, p), beyond, this::withBeyond);
-      Fitting.give(bench, p, next, stays);
+    for (List<String> whole : bench.wholes(ids)) {
+      if (whole.size() > 1) {
+        new SizeAsOne(whole, size, hold, together, beyond).make(bench);
+      } else {
+        Piece p = bench.piece(whole.get(0));
+        Form next = Fitting.form(bench, p, wanted(bench, p), beyond, this::withBeyond);
+        Fitting.give(bench, p, next, stays);
+      }
     }
     bench.sayOverlaps(ids);
   }

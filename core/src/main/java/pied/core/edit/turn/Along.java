@@ -10,6 +10,7 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.Walls;
 import pied.core.measure.Hold;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
@@ -17,7 +18,6 @@ import pied.core.solid.Vec;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 import pied.core.space.Wall;
 
 /**
@@ -75,20 +75,8 @@ public record Along(List<String> pieces, String to, @Nullable Side side, @Nullab
 
   /** Toward the edge of a platform that is nearest. */
   private static double edge(Shell shell, String id, Vec from) {
-    List<Spot> outline =
-        shell.platforms().stream()
-            .filter(f -> f.id().equals(id))
-            .findFirst()
-            .orElseThrow(() -> new Refusal("There is no " + id + " here."))
-            .outline();
-    LineSegment best = null;
     Coordinate here = new Coordinate(from.x(), from.z());
-    for (int i = 0; i < outline.size(); i++) {
-      Spot a = outline.get(i);
-      Spot b = outline.get((i + 1) % outline.size());
-      LineSegment edge = new LineSegment(a.x(), a.z(), b.x(), b.z());
-      best = best == null || edge.distance(here) < best.distance(here) ? edge : best;
-    }
+    LineSegment best = Walls.edge(shell, id, from);
     Vec way = new Vec(best.p1.y - best.p0.y, 0, best.p0.x - best.p1.x);
     double side = way.x() * (best.p0.x - here.x) + way.z() * (best.p0.y - here.y);
     return Swing.bearing(side < 0 ? way.times(-1) : way);

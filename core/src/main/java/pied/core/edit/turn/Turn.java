@@ -2,6 +2,7 @@ package pied.core.edit.turn;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
@@ -14,7 +15,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Sound;
 
 /**
- * Turns pieces, to an angle or by one.
+ * Turns pieces, to an angle or by one; a whole group among them as one.
  *
  * @param about the mark that stays, see {@link Hold#read}; what it does not say is the middle; null
  *     for the middle of the foot
@@ -41,7 +42,8 @@ public record Turn(
 
   @Override
   public void make(Bench bench) {
-    List<String> ids = bench.tops(bench.chosen(pieces));
+    List<String> chosen = bench.chosen(pieces);
+    List<String> ids = bench.tops(chosen);
     if ((to == null) == (by == null)) {
       throw new Refusal("Say what to turn to, or what by.");
     }
@@ -49,16 +51,30 @@ public record Turn(
       over(bench, ids);
       return;
     }
-    boolean one = Boolean.TRUE.equals(together) || at != null;
-    Vec common = one ? common(bench, ids) : null;
-    Piece lead = bench.piece(ids.get(ids.size() - 1));
-    double all = one ? more(lead) : 0;
-    for (String id : ids) {
-      Piece p = bench.piece(id);
-      Vec stays = one ? common : Swing.mark(p, Hold.pivot(about));
-      Swing.upright(bench, p, stays, one ? all : more(p));
+    if (Boolean.TRUE.equals(together) || at != null) {
+      asOne(bench, ids);
+    } else {
+      Set<String> tops = Set.copyOf(ids);
+      for (List<String> whole : bench.wholes(chosen)) {
+        List<String> own = whole.stream().filter(tops::contains).toList();
+        if (whole.size() > 1) {
+          asOne(bench, own);
+        } else if (!own.isEmpty()) {
+          Piece p = bench.piece(own.get(0));
+          Swing.upright(bench, p, Swing.mark(p, Hold.pivot(about)), more(p));
+        }
+      }
     }
     Swing.rest(bench, ids);
+  }
+
+  private void asOne(Bench bench, List<String> ids) {
+    if (ids.isEmpty()) {
+      return; // all of them stand on others that are turned
+    }
+    Vec common = common(bench, ids);
+    double all = more(bench.piece(ids.get(ids.size() - 1)));
+    ids.forEach(id -> Swing.upright(bench, bench.piece(id), common, all));
   }
 
   private double more(Piece p) {

@@ -1,0 +1,155 @@
+package pied.core.caption;
+
+import java.util.List;
+import java.util.Set;
+import pied.core.Nullable;
+import pied.core.edit.Edit;
+import pied.core.edit.group.Dissolve;
+import pied.core.edit.group.RenameGroup;
+import pied.core.edit.keep.HideBuilder;
+import pied.core.edit.keep.LockBuilder;
+import pied.core.edit.layer.SetLayerBuilder;
+import pied.core.edit.layer.ToLayerBuilder;
+import pied.core.edit.repeat.MoveTwinsBuilder;
+import pied.core.edit.repeat.PartTwins;
+import pied.core.phrase.Phrase;
+import pied.core.phrase.Writer;
+import pied.core.piece.Partner;
+import pied.core.piece.Piece;
+import pied.core.say.Adjust;
+import pied.core.say.Sentences;
+import pied.core.solid.Vec;
+import pied.core.space.Filing;
+import pied.core.space.Group;
+import pied.core.space.Layer;
+import pied.core.space.Space;
+import pied.core.space.Twin;
+
+/** Writes of how pieces are kept: their group and layer, and whether they are locked or hidden. */
+final class KeepingCaption {
+  private final Writer writer;
+  private final Space space;
+  private final Filing filing;
+
+  KeepingCaption(Writer writer) {
+    this.writer = writer;
+    space = writer.space;
+    filing = space.filing();
+  }
+
+  /** The innermost group that is made of just these pieces; null for none. */
+  @Nullable
+  Group whole(List<Piece> pieces) {
+    Set<String> ids = Set.copyOf(pieces.stream().map(Piece::id).toList());
+    for (String g : filing.about(pieces.get(0).keeping().group())) {
+      Set<String> all = space.members(g);
+      if (all.size() >= ids.size()) {
+        return all.equals(ids) ? filing.group(g) : null;
+      }
+    }
+    return null;
+  }
+
+  /** The name of a group, to be typed, and how many are in it. */
+  void group(Group g, int pieces) {
+    writer
+        .field(g.name(), "Name of the group", "name", new RenameGroup(g.id(), g.name()))
+        .text(", a group of " + pieces + " pieces");
+  }
+
+  /** That something is locked or hidden, and what undoes that. */
+  void shown(List<Piece> pieces) {
+    List<Piece> locked = pieces.stream().filter(space::locked).toList();
+    if (!locked.isEmpty()) {
+      writer.text(", ").word(many(locked, pieces) + "locked", null).text(" ");
+      List<String> own = ids(locked.stream().filter(p -> p.keeping().locked()).toList());
+      if (own.isEmpty()) {
+        Layer l = space.layer(locked.get(0));
+        writer.action(
+            "unlock the layer " + l.name(),
+            SetLayerBuilder.builder().layer(l.id()).locked(false).build());
+      } else {
+        writer.action("unlock", LockBuilder.builder().pieces(own).locked(false).build());
+      }
+    }
+    List<Piece> hidden = pieces.stream().filter(space::hidden).toList();
+    if (!hidden.isEmpty()) {
+      writer.text(", ").word(many(hidden, pieces) + "hidden", null).text(" ");
+      List<String> own = ids(hidden.stream().filter(p -> p.keeping().hidden()).toList());
+      if (own.isEmpty()) {
+        Layer l = space.layer(hidden.get(0));
+        writer.action(
+            "show the layer " + l.name(),
+            SetLayerBuilder.builder().layer(l.id()).hidden(false).build());
+      } else {
+        writer.action("show", HideBuilder.builder().pieces(own).hidden(false).build());
+      }
+    }
+  }
+
+  /** The rule by which a group is kept, with all of it to be adjusted; nothing if there is none. */
+  void repeated(Group g) {
+    if (g.repeats() == null) {
+      return;
+    }
+    writer.out.addAll(Sentences.write(space, Adjust.of(g), writer.unit));
+    Edit refilled = Adjust.refilled(g);
+    if (refilled != null) {
+      int n = g.repeats().out().size();
+      writer.action("fill " + (n == 1 ? "the place" : n + " places") + " taken out", refilled);
+    }
+    writer.action("keep by no rule", new Dissolve(g.id()));
+  }
+
+  /** Whose twin a piece is, and the line they are twins by. */
+  void twin(Piece p) {
+    Partner pair = p.keeping().twin();
+    Twin line = pair == null ? null : filing.twin(pair.twin());
+    if (line == null || !space.has(pair.piece())) {
+      return;
+    }
+    writer.text(", twin of ").word(space.piece(pair.piece()).name(), pair.piece());
+    Edit move = MoveTwinsBuilder.builder().twin(line.id()).build();
+    Vec from = line.at().minus(space.shell().datum());
+    if (line.turned()) {
+      writer.text(" about the point ");
+      writer.length(from.x(), "Point of the twins, across", "off", move).text(", ");
+      writer.length(from.z(), "Point of the twins, deep", "deep", move);
+    } else {
+      boolean across = Math.abs(line.reading().x()) > Math.abs(line.reading().z());
+      writer.text(" about a line ");
+      writer
+          .length(from.dot(line.reading()), "Line of the twins", "off", move)
+          .text(across ? " across" : " deep");
+    }
+    writer.text(" ").action("part them", new PartTwins(List.of(p.id())));
+  }
+
+  private static String many(List<Piece> some, List<Piece> of) {
+    return some.size() == of.size() ? "" : some.size() + " ";
+  }
+
+  /** The layer they are on, with the others to choose from; nothing while there is only one. */
+  void layer(List<Piece> pieces) {
+    if (filing.layers().size() < 2) {
+      return;
+    }
+    Layer first = space.layer(pieces.get(0));
+    boolean same = pieces.stream().allMatch(p -> space.layer(p).equals(first));
+    List<String> ids = ids(pieces);
+    writer.text(same ? ", on the layer " : ", on ");
+    writer.choice(
+        same ? first.name() : "various layers",
+        "Layer",
+        filing.layers().stream()
+            .map(
+                l ->
+                    new Phrase.Option(
+                        l.name(), ToLayerBuilder.builder().pieces(ids).layer(l.id()).build()))
+            .toArray(Phrase.Option[]::new));
+  }
+
+  private static List<String> ids(List<Piece> pieces) {
+    return pieces.stream().map(Piece::id).toList();
+  }
+}

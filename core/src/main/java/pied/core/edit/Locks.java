@@ -1,0 +1,50 @@
+package pied.core.edit;
+
+import java.util.ArrayList;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.keep.Lock;
+import pied.core.edit.layer.SetLayerBuilder;
+import pied.core.piece.Piece;
+import pied.core.space.Layer;
+import pied.core.space.Locked;
+import pied.core.space.Space;
+
+/** What is offered to somebody who would do something to locked pieces. */
+public final class Locks {
+  private Locks() {}
+
+  /**
+   * The refusal, with offers.
+   *
+   * @param edit what would be done to them; null if it is not known yet
+   */
+  public static Declined declined(Space space, Locked why, @Nullable Edit edit) {
+    List<Edit> unlock = new ArrayList<>();
+    List<String> own =
+        why.pieces().stream().filter(p -> p.keeping().locked()).map(Piece::id).toList();
+    if (!own.isEmpty()) {
+      unlock.add(new Lock(own, false, null));
+    }
+    List<Layer> layers =
+        why.pieces().stream().map(space::layer).filter(Layer::locked).distinct().toList();
+    for (Layer l : layers) {
+      unlock.add(SetLayerBuilder.builder().layer(l.id()).locked(false).build());
+    }
+    List<Offer> offers = new ArrayList<>();
+    offers.add(new Offer(words(why.pieces().size(), layers), unlock));
+    if (edit != null) {
+      List<Edit> all = new ArrayList<>(unlock);
+      all.add(edit);
+      offers.add(new Offer("Unlock and do it", all));
+    }
+    return new Declined(why, offers);
+  }
+
+  private static String words(int pieces, List<Layer> layers) {
+    if (layers.isEmpty()) {
+      return pieces == 1 ? "Unlock it" : "Unlock them";
+    }
+    return layers.size() == 1 ? "Unlock the layer " + layers.get(0).name() : "Unlock the layers";
+  }
+}

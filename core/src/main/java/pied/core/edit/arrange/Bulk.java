@@ -1,0 +1,129 @@
+package pied.core.edit.arrange;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import pied.core.edit.Bench;
+import pied.core.piece.Piece;
+import pied.core.place.Footprint;
+import pied.core.solid.Travel;
+import pied.core.solid.Vec;
+import pied.core.space.Space;
+
+/**
+ * What is arranged as one: a piece, or a group of which all is chosen. Its sides are those of its
+ * true meshes, whatever way it is turned.
+ */
+final class Bulk {
+  private final Space space;
+  private final List<Piece> pieces;
+
+  private Bulk(Space space, List<Piece> pieces) {
+    this.space = space;
+    this.pieces = pieces;
+  }
+
+  /** The pieces of an edit, the lead's last; what stands on another of them goes along with it. */
+  static List<Bulk> of(Bench bench, List<String> chosen) {
+    List<String> tops = bench.tops(chosen);
+    List<Bulk> all = new ArrayList<>();
+    for (List<String> ids : bench.wholes(chosen)) {
+      List<Piece> own = ids.stream().filter(tops::contains).map(bench::piece).toList();
+      if (!own.isEmpty()) {
+        all.add(new Bulk(bench.space(), own));
+      }
+    }
+    return all;
+  }
+
+  /** A piece that is not arranged itself. */
+  static Bulk single(Space space, Piece piece) {
+    return new Bulk(space, List.of(piece));
+  }
+
+  /** Moves each by a vector of its own, with all they carry; they come to rest where they do. */
+  static void move(Bench bench, Map<Bulk, Vec> ways, boolean rest) {
+    Map<String, Vec> by = new HashMap<>();
+    List<String> moved = new ArrayList<>();
+    ways.forEach(
+        (bulk, way) -> {
+          if (way.length() > 0) {
+            for (Piece p : bulk.pieces) {
+              moved.add(p.id());
+              bench.space().withCarried(List.of(p.id())).forEach(id -> by.put(id, way));
+            }
+          }
+        });
+    bench.alter(by.keySet(), p -> p.moved(by.get(p.id())));
+    if (rest) {
+      bench.settle(moved, false);
+    } else {
+      bench.carriers(moved);
+    }
+    bench.sayOverlaps(moved);
+  }
+
+  /** The lead of it. */
+  Piece lead() {
+    return pieces.get(pieces.size() - 1);
+  }
+
+  /** How far it reaches in a direction, of length 1, from the zero of the space, metres. */
+  double high(Vec way) {
+    return pieces.stream().mapToDouble(p -> farthest(p, way)).max().orElseThrow();
+  }
+
+  /** How far it reaches the other way, in the same measure. */
+  double low(Vec way) {
+    return -high(way.times(-1));
+  }
+
+  double middle(Vec way) {
+    return (low(way) + high(way)) / 2;
+  }
+
+  private double farthest(Piece p, Vec way) {
+    return Footprint.reach(space.shapes().mesh(p), p.pose(), way) + p.at().dot(way);
+  }
+
+  /** All of them together: how far they reach. */
+  static double high(Collection<Bulk> all, Vec way) {
+    return all.stream().mapToDouble(b -> b.high(way)).max().orElseThrow();
+  }
+
+  /**
+   * How far this is to go along a direction, of length 1, until it touches another that is before
+   * it; less than zero if there is a gap. By true sides; where they would pass each other there are
+   * none that meet.
+   *
+   * @return metres; NaN if they would pass each other
+   */
+  double touching(Bulk before, Vec way) {
+    double ahead = before.high(way) - low(way) + 1;
+    double most = Double.NaN;
+    for (Piece p : pieces) {
+      for (Piece q : before.pieces) {
+        Travel.Stop stop =
+            Travel.of(
+                space.shapes().mesh(p),
+                p.pose().moved(way.times(ahead)),
+                space.shapes().mesh(q),
+                q.pose(),
+                way.times(-1),
+                1e4);
+        if (stop.meets()) {
+          double by = ahead - stop.distance();
+          most = Double.isNaN(most) ? by : Math.max(most, by);
+        }
+      }
+    }
+    return most;
+  }
+
+  /** The same by the boxes about them, in this direction. */
+  double touchingBoxes(Bulk before, Vec way) {
+    return before.high(way) - low(way);
+  }
+}

@@ -1,0 +1,43 @@
+package pied.core.edit.group;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.Text;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.space.Group;
+import pied.core.space.Sound;
+
+/**
+ * Makes a group of pieces. Whole groups among them stay groups within it; it is itself within the
+ * group that they were all in.
+ *
+ * @param id null to have one made
+ * @param name null for the next free "Group"
+ */
+@RecordBuilder
+public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable String name)
+    implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    String common = Groups.common(bench, ids);
+    if (common != null && bench.space().members(common).size() == ids.size()) {
+      throw new Refusal("These are the group " + bench.filing().group(common).name() + " already.");
+    }
+    Groups.Parts parts = Groups.parts(bench, ids, common);
+    if (parts.groups().size() + parts.pieces().size() < 2) {
+      throw new Refusal("A group is made of two pieces at least; select more of them.");
+    }
+    String own = id == null ? bench.newId() : Sound.id(id);
+    if (bench.filing().group(own) != null || bench.space().has(own)) {
+      throw new Refusal("There is something with the id “" + own + "” already.");
+    }
+    String called = name == null ? Groups.freeName(bench, "Group") : Text.name("A group", name);
+    bench.file(bench.filing().with(new Group(own, called, common)));
+    Groups.put(bench, parts, own);
+    Groups.checkDepth(bench);
+  }
+}

@@ -1,0 +1,30 @@
+package pied.core.edit.keep;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+
+/**
+ * Hides pieces from all drawings, or shows them. They are still there: nothing goes through them.
+ *
+ * @param which null for those named
+ * @param layers whether layers that are hidden are shown too, where everything is shown
+ */
+@RecordBuilder
+public record Hide(
+    @Nullable List<String> pieces, boolean hidden, @Nullable Which which, @Nullable Boolean layers)
+    implements Edit {
+  @Override
+  public void make(Bench bench) {
+    bench.alter(
+        Which.chosen(bench, pieces, which), p -> p.withKeeping(p.keeping().withHidden(hidden)));
+    if (Boolean.TRUE.equals(layers) && !hidden) {
+      bench.file(
+          bench
+              .filing()
+              .withLayers(bench.filing().layers().stream().map(l -> l.withHidden(false)).toList()));
+    }
+  }
+}

@@ -1,0 +1,22 @@
+package pied.core.edit.keep;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+
+/**
+ * Locks pieces, so that nothing is done to them, or unlocks them.
+ *
+ * @param which null for those named
+ */
+@RecordBuilder
+public record Lock(@Nullable List<String> pieces, boolean locked, @Nullable Which which)
+    implements Edit {
+  @Override
+  public void make(Bench bench) {
+    bench.alter(
+        Which.chosen(bench, pieces, which), p -> p.withKeeping(p.keeping().withLocked(locked)));
+  }
+}

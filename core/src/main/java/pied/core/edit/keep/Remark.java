@@ -1,0 +1,29 @@
+package pied.core.edit.keep;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Refusal;
+import pied.core.Text;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+
+/**
+ * Writes a remark beside pieces in the schedule.
+ *
+ * @param remark empty to take it away
+ */
+@RecordBuilder
+public record Remark(List<String> pieces, String remark) implements Edit {
+  /** Longest remark, letters. */
+  public static final int LONGEST = 500;
+
+  @Override
+  public void make(Bench bench) {
+    String clean = Text.clean(Bench.need(remark, "remark")).strip();
+    if (clean.length() > LONGEST) {
+      throw new Refusal(
+          "A remark may have up to " + LONGEST + " letters; this one has " + clean.length() + ".");
+    }
+    bench.alter(bench.chosen(pieces), p -> p.withKeeping(p.keeping().withRemark(clean)));
+  }
+}

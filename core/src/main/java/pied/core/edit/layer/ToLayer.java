@@ -1,0 +1,42 @@
+package pied.core.edit.layer;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.space.Layer;
+
+/**
+ * Moves pieces to a layer, or to one that is made on the way.
+ *
+ * @param layer its id,
+ * @param named or its name; a layer of this name is made if there is none
+ */
+@RecordBuilder
+public record ToLayer(List<String> pieces, @Nullable String layer, @Nullable String named)
+    implements Edit {
+  @Override
+  public void make(Bench bench) {
+    List<String> ids = bench.chosen(pieces);
+    Layer to = to(bench);
+    bench.alter(ids, p -> p.withKeeping(p.keeping().withLayer(to.id())));
+    if (to.hidden()) {
+      bench.say("The layer " + to.name() + " is hidden, and what is on it.");
+    }
+  }
+
+  private Layer to(Bench bench) {
+    if (layer != null) {
+      return Layers.named(bench, layer);
+    }
+    if (named == null) {
+      throw new Refusal("Say which layer.");
+    }
+    return bench.filing().layers().stream()
+        .filter(l -> l.name().equalsIgnoreCase(named.strip()))
+        .findFirst()
+        .orElseGet(() -> Layers.add(bench, named, null, null));
+  }
+}

@@ -1,0 +1,31 @@
+package pied.core.edit.repeat;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.edit.Paired;
+import pied.core.piece.Partner;
+
+/** Parts twins: both stay, and neither follows the other any more. */
+@RecordBuilder
+public record PartTwins(List<String> pieces) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    Set<String> all = new LinkedHashSet<>();
+    for (String id : bench.chosen(pieces)) {
+      Partner p = bench.piece(id).keeping().twin();
+      if (p != null) {
+        all.add(id);
+        all.add(p.piece());
+      }
+    }
+    if (all.isEmpty()) {
+      throw new Refusal("None of these has a twin.");
+    }
+    Paired.part(bench, all);
+  }
+}

@@ -1,0 +1,84 @@
+package pied.core.edit.repeat;
+
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Amount;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit.PlanPoint;
+import pied.core.edit.Walls;
+import pied.core.solid.Vec;
+import pied.core.space.Shell;
+import pied.core.space.Spot;
+import pied.core.space.Twin;
+import pied.core.space.Wall;
+
+/**
+ * What twins are twins by.
+ *
+ * @param by the sort of line
+ * @param wall of {@link By#wall}: the line is at a right angle to it, through its middle
+ * @param at a point of the line, or the point they are turned about; of {@link By#across} only x
+ *     counts and of {@link By#deep} only z
+ * @param to another point of a line that was drawn
+ */
+public record TwinLine(
+    By by, @Nullable String wall, @Nullable PlanPoint at, @Nullable PlanPoint to) {
+
+  /** Sorts of lines. */
+  public enum By {
+    /** The centre line of a stage; of a room the one through its middle, from back to front. */
+    centre,
+    /** Through the middle of a wall. */
+    wall,
+    /** From back to front, so far across from the datum. */
+    across,
+    /** From side to side, so far deep from the datum. */
+    deep,
+    /** Through two points. */
+    drawn,
+    /** Turned half round a point. */
+    point
+  }
+
+  Twin line(Bench bench, String id) {
+    Shell shell = bench.space().shell();
+    Vec down = new Vec(0, 0, 1);
+    return switch (Bench.need(by, "by")) {
+      case centre -> {
+        var e = Shell.envelope(shell.outline());
+        double x = shell.stage() != null ? 0 : (e.getMinX() + e.getMaxX()) / 2;
+        yield new Twin(id, new Vec(x, 0, 0), down, false);
+      }
+      case wall -> {
+        Wall w = Walls.named(shell, wall);
+        Spot mid = w.spot(w.length() / 2, 0);
+        yield new Twin(id, mid.at(0), w.inward(), false);
+      }
+      case across -> new Twin(id, new Vec(shell.datum().x() + x(bench), 0, 0), down, false);
+      case deep ->
+          new Twin(id, new Vec(0, 0, shell.datum().z() + z(bench)), new Vec(1, 0, 0), false);
+      case drawn -> {
+        Vec a = point(bench, at);
+        Vec b = point(bench, to);
+        if (a.distance(b) < 1e-3) {
+          throw new Refusal("The line leads nowhere; click two points that are apart.");
+        }
+        yield new Twin(id, a, b.minus(a).unit(), false);
+      }
+      case point -> new Twin(id, point(bench, at), down, true);
+    };
+  }
+
+  private double x(Bench bench) {
+    return bench.length(Bench.need(at, "at").x(), 0);
+  }
+
+  private double z(Bench bench) {
+    return bench.length(Bench.need(at, "at").z(), 0);
+  }
+
+  private static Vec point(Bench bench, @Nullable PlanPoint p) {
+    Amount x = Bench.need(p, "at").x();
+    return new Vec(bench.length(x, 0), 0, bench.length(p.z(), 0));
+  }
+}

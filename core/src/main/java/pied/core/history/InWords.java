@@ -1,0 +1,367 @@
+package pied.core.history;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
+import pied.core.Names;
+import pied.core.Nullable;
+import pied.core.edit.Change;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.size.Size;
+import pied.core.solid.Vec;
+import pied.core.space.Difference;
+import pied.core.space.Difference.OfPiece;
+import pied.core.space.Group;
+import pied.core.space.Layer;
+import pied.core.space.PartName;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+import pied.core.units.Angle;
+import pied.core.units.Said;
+
+/**
+ * Says what a change did, in one sentence in the past tense without a full stop; lengths in it by
+ * {@link Said}. It is read off the change itself, so that it is true of any edit there is.
+ */
+public final class InWords {
+  private static final double SAME = 1e-6;
+
+  private final Space after;
+  private final List<OfPiece> pieces;
+  private final Change change;
+
+  private InWords(Change change, Space after) {
+    this.change = change;
+    this.after = after;
+    pieces = change.pieces().toList();
+  }
+
+  /**
+   * @param part of the shell that was built or altered, if that is known
+   * @param after the space as it was then
+   */
+  public static String of(Change change, Space after, @Nullable PartName part) {
+    return new InWords(change, after).sentence(part);
+  }
+
+  private String sentence(PartName part) {
+    List<Piece> put = pieces.stream().filter(d -> d.before() == null).map(OfPiece::piece).toList();
+    List<Piece> gone =
+        pieces.stream().filter(d -> d.after() == null).map(d -> d.before().piece()).toList();
+    if (change.shell()) {
+      return shell(part);
+    }
+    if (!put.isEmpty()) {
+      return "Put in " + what(leading(put));
+    }
+    if (!gone.isEmpty()) {
+      return "Took out " + what(leading(gone));
+    }
+    return pieces.isEmpty() ? filing() : altered();
+  }
+
+  // ---- the shell
+
+  private String shell(PartName part) {
+    Difference.OfShell d =
+        change.all().stream()
+            .filter(Difference.OfShell.class::isInstance)
+            .map(Difference.OfShell.class::cast)
+            .findFirst()
+            .orElseThrow();
+    Set<PartName> were = new HashSet<>(d.before().partNames());
+    Set<PartName> are = new HashSet<>(d.after().partNames());
+    List<PartName> built = d.after().partNames().stream().filter(p -> !were.contains(p)).toList();
+    List<PartName> gone = d.before().partNames().stream().filter(p -> !are.contains(p)).toList();
+    if (!built.isEmpty() && gone.isEmpty()) {
+      return "Built " + after.nameOf(built.get(0));
+    }
+    if (!gone.isEmpty() && built.isEmpty()) {
+      String name = named(d.before(), gone.get(0));
+      return "Removed " + name + (gone.size() > 1 ? " and " + (gone.size() - 1) + " more" : "");
+    }
+    if (!d.before().datum().equals(d.after().datum())) {
+      return "Moved the datum";
+    }
+    if (!d.before().finishes().equals(d.after().finishes())) {
+      return "Painted the room";
+    }
+    return "Altered " + (part == null ? "the room" : after.nameOf(part));
+  }
+
+  private String named(Shell before, PartName part) {
+    return new Space(before, List.of(), after.shapes()).nameOf(part);
+  }
+
+  // ---- layers, groups and named selections
+
+  private String filing() {
+    for (Difference d : change.all()) {
+      if (d instanceof Difference.OfLayers l) {
+        return layers(l.before(), l.after());
+      }
+      if (d instanceof Difference.OfGroup g) {
+        if (g.before() == null) {
+          return "Made the group " + g.after().name();
+        }
+        if (g.after() != null && !Objects.equals(g.before().repeats(), g.after().repeats())) {
+          return (g.after().repeats() == null ? "Dissolved " : "Adjusted ") + g.before().name();
+        }
+        return g.after() == null
+            ? "Dissolved the group " + g.before().name()
+            : "Named the group " + g.before().name() + " " + g.after().name();
+      }
+      if (d instanceof Difference.OfTwin t) {
+        return t.after() == null ? "Parted twins" : "Moved the line of twins";
+      }
+      if (d instanceof Difference.OfSelection s) {
+        return s.after() == null
+            ? "Forgot the selection " + s.before().name()
+            : "Named the selection " + s.after().name();
+      }
+    }
+    return "Changed nothing";
+  }
+
+  private static String layers(List<Layer> before, List<Layer> now) {
+    for (Layer l : now) {
+      Layer old = layer(before, l.id());
+      if (old == null) {
+        return "Made the layer " + l.name();
+      }
+      if (!old.name().equals(l.name())) {
+        return "Named the layer " + old.name() + " " + l.name();
+      }
+      if (old.hidden() != l.hidden()) {
+        return (l.hidden() ? "Hid" : "Showed") + " the layer " + l.name();
+      }
+      if (old.locked() != l.locked()) {
+        return (l.locked() ? "Locked" : "Unlocked") + " the layer " + l.name();
+      }
+      if (!Objects.equals(old.colour(), l.colour())) {
+        return "Coloured the layer " + l.name();
+      }
+    }
+    for (Layer l : before) {
+      if (layer(now, l.id()) == null) {
+        return "Removed the layer " + l.name();
+      }
+    }
+    return "Put the layers in another order";
+  }
+
+  private static Layer layer(List<Layer> all, String id) {
+    return all.stream().filter(l -> l.id().equals(id)).findFirst().orElse(null);
+  }
+
+  // ---- pieces
+
+  /** Without what came along on others of them. */
+  private static List<Piece> leading(List<Piece> all) {
+    Set<String> ids = new HashSet<>();
+    all.forEach(p -> ids.add(p.id()));
+    return all.stream()
+        .filter(p -> p.on().kind() != On.Kind.piece || !ids.contains(p.on().id()))
+        .toList();
+  }
+
+  private static String what(List<Piece> some) {
+    String first = some.get(0).name();
+    if (some.size() == 1) {
+      return first;
+    }
+    String bare = Names.bare(first);
+    boolean alike = some.stream().allMatch(p -> Names.bare(p.name()).equals(bare));
+    return alike ? some.size() + " × " + bare : some.size() + " pieces";
+  }
+
+  private String altered() {
+    for (Kind kind : KINDS) {
+      List<OfPiece> so = pieces.stream().filter(d -> kind.is.test(was(d), is(d))).toList();
+      if (!so.isEmpty()) {
+        return kind.says.apply(this, kind.carries ? withoutCarried(so) : so);
+      }
+    }
+    return "Changed " + what(pieces.stream().map(OfPiece::piece).toList());
+  }
+
+  private List<OfPiece> withoutCarried(List<OfPiece> all) {
+    Set<String> lead = new HashSet<>();
+    leading(all.stream().map(this::was).toList()).forEach(p -> lead.add(p.id()));
+    List<OfPiece> own = all.stream().filter(d -> lead.contains(d.id())).toList();
+    return own.isEmpty() ? all : own;
+  }
+
+  private Piece was(OfPiece d) {
+    return d.before().piece();
+  }
+
+  private Piece is(OfPiece d) {
+    return d.after().piece();
+  }
+
+  private <T> @Nullable T common(List<OfPiece> all, Function<OfPiece, T> of) {
+    T first = of.apply(all.get(0));
+    return all.stream().allMatch(d -> Objects.equals(of.apply(d), first)) ? first : null;
+  }
+
+  private String whatOf(List<OfPiece> all) {
+    return what(all.stream().map(this::is).toList());
+  }
+
+  /**
+   * Something of a piece that may have become another.
+   *
+   * @param carries whether what stands on it went along with that
+   * @param is whether it has, between a piece as it was and as it is
+   */
+  private record Kind(
+      boolean carries,
+      BiPredicate<Piece, Piece> is,
+      BiFunction<InWords, List<OfPiece>, String> says) {}
+
+  /** What says most first. */
+  private static final List<Kind> KINDS =
+      List.of(
+          new Kind(true, (a, b) -> !a.size().sameAs(b.size()), InWords::sized),
+          new Kind(
+              true,
+              (a, b) -> a.form().mirrored() != b.form().mirrored(),
+              (w, all) -> "Mirrored " + w.whatOf(all)),
+          new Kind(true, (a, b) -> !a.lean().equals(b.lean()), InWords::leaned),
+          new Kind(true, (a, b) -> Math.abs(a.turn() - b.turn()) > SAME, InWords::turned),
+          new Kind(true, (a, b) -> a.at().minus(b.at()).length() > SAME, InWords::moved),
+          new Kind(
+              false,
+              (a, b) -> !a.name().equals(b.name()),
+              (w, all) -> "Named " + w.was(all.get(0)).name() + " " + w.is(all.get(0)).name()),
+          new Kind(
+              false,
+              (a, b) -> !a.finishes().equals(b.finishes()),
+              (w, all) -> "Coloured " + w.whatOf(all)),
+          new Kind(
+              false, (a, b) -> !a.keeping().layer().equals(b.keeping().layer()), InWords::layered),
+          new Kind(
+              false,
+              (a, b) -> !Objects.equals(a.keeping().group(), b.keeping().group()),
+              InWords::grouped),
+          new Kind(
+              false,
+              (a, b) -> a.keeping().locked() != b.keeping().locked(),
+              (w, all) ->
+                  (w.is(all.get(0)).keeping().locked() ? "Locked " : "Unlocked ") + w.whatOf(all)),
+          new Kind(
+              false,
+              (a, b) -> a.keeping().hidden() != b.keeping().hidden(),
+              (w, all) ->
+                  (w.is(all.get(0)).keeping().hidden() ? "Hid " : "Showed ") + w.whatOf(all)),
+          new Kind(
+              false,
+              (a, b) -> !a.keeping().remark().equals(b.keeping().remark()),
+              InWords::remarked),
+          new Kind(
+              false,
+              (a, b) -> a.attached() != b.attached() || !a.on().equals(b.on()),
+              InWords::attached));
+
+  private String sized(List<OfPiece> all) {
+    Size s = common(all, d -> is(d).size());
+    String to =
+        s == null
+            ? ""
+            : " to "
+                + Said.bare(s.width())
+                + " × "
+                + Said.bare(s.depth())
+                + " × "
+                + Said.length(s.height());
+    return "Sized " + whatOf(all) + to;
+  }
+
+  private String leaned(List<OfPiece> all) {
+    boolean up = all.stream().allMatch(d -> is(d).lean().by() == 0);
+    return (up ? "Set upright " : "Leaned ") + whatOf(all);
+  }
+
+  private String turned(List<OfPiece> all) {
+    String by = common(all, d -> angle(is(d).turn() - was(d).turn()));
+    String to = common(all, d -> Angle.text(is(d).turn()));
+    return "Turned " + whatOf(all) + (by != null ? " by " + by : to != null ? " to " + to : "");
+  }
+
+  private String moved(List<OfPiece> all) {
+    Vec by = is(all.get(0)).at().minus(was(all.get(0)).at());
+    boolean one =
+        all.stream().allMatch(d -> is(d).at().minus(was(d).at()).minus(by).length() < 1e-4);
+    return "Moved " + whatOf(all) + (one ? way(by) : "");
+  }
+
+  private String layered(List<OfPiece> all) {
+    String id = common(all, d -> is(d).keeping().layer());
+    Layer l = id == null ? null : after.filing().layer(id);
+    return "Put " + whatOf(all) + " on " + (l == null ? "other layers" : "the layer " + l.name());
+  }
+
+  private String grouped(List<OfPiece> all) {
+    Group g = after.filing().group(common(all, d -> is(d).keeping().group()));
+    return "Put "
+        + whatOf(all)
+        + (g == null ? " into other groups, or out of them" : " into the group " + g.name());
+  }
+
+  private String remarked(List<OfPiece> all) {
+    String remark = is(all.get(0)).keeping().remark();
+    return "Remarked on " + whatOf(all) + (remark.isEmpty() ? "" : ": " + remark);
+  }
+
+  private String attached(List<OfPiece> all) {
+    Piece p = is(all.get(0));
+    return p.attached()
+        ? "Attached " + whatOf(all) + " to " + after.nameOf(p.on())
+        : "Took off " + whatOf(all);
+  }
+
+  private static String angle(double degrees) {
+    double d = degrees % 360;
+    d = d > 180 ? d - 360 : d <= -180 ? d + 360 : d;
+    return Angle.text(d);
+  }
+
+  /** A way in the words of the space, of up to two directions: the longest first. */
+  private String way(Vec by) {
+    boolean stage = after.shell().stage() != null;
+    record Leg(double length, String words) {}
+    List<Leg> legs =
+        List.of(
+                new Leg(
+                    by.x(),
+                    by.x() > 0
+                        ? stage ? "to stage left" : "to the right"
+                        : stage ? "to stage right" : "to the left"),
+                new Leg(
+                    by.z(),
+                    by.z() > 0
+                        ? stage ? "downstage" : "to the front"
+                        : stage ? "upstage" : "to the back"),
+                new Leg(by.y(), by.y() > 0 ? "up" : "down"))
+            .stream()
+            .filter(l -> Math.abs(l.length) >= 5e-4)
+            .sorted((a, b) -> Double.compare(Math.abs(b.length), Math.abs(a.length)))
+            .limit(2)
+            .toList();
+    StringBuilder words = new StringBuilder();
+    for (Leg l : legs) {
+      words
+          .append(words.isEmpty() ? " " : ", ")
+          .append(Said.length(Math.abs(l.length)))
+          .append(" ")
+          .append(l.words);
+    }
+    return words.toString();
+  }
+}

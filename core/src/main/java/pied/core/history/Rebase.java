@@ -1,0 +1,205 @@
+package pied.core.history;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import pied.core.Refusal;
+import pied.core.edit.Change;
+import pied.core.piece.Piece;
+import pied.core.space.Difference;
+import pied.core.space.Difference.OfPiece;
+import pied.core.space.Ordered;
+import pied.core.space.Sound;
+import pied.core.space.Space;
+
+/**
+ * A change made on another space than the one it was made for, since others went on meanwhile. Of a
+ * piece each of its aspects stands for itself: its name, form, stance with what carries it,
+ * finishes, layer, group, whether it is locked and hidden, and remark. What is as it was before the
+ * change becomes as it was after it; what is otherwise by now is left, and said.
+ *
+ * @param possible what can be made
+ * @param left what cannot, in words: "Oak chair"
+ */
+public record Rebase(Change possible, List<String> left) {
+  private static final String THE_ROOM = "the room itself";
+  private static final String ORDER = "layers and groups";
+
+  /** One aspect of a piece. */
+  private record Aspect<T>(Function<Piece, T> of, BiFunction<Piece, Piece, Piece> take) {
+    boolean changes(Piece a, Piece b) {
+      return !Objects.equals(of.apply(a), of.apply(b));
+    }
+  }
+
+  private static final List<Aspect<?>> ASPECTS =
+      List.of(
+          new Aspect<>(Piece::name, (p, q) -> p.withName(q.name())),
+          new Aspect<>(Piece::form, (p, q) -> p.withForm(q.form())),
+          new Aspect<>(
+              p -> List.of(p.stance(), p.on(), p.attached()),
+              (p, q) -> p.withStance(q.stance()).withOn(q.on()).withAttached(q.attached())),
+          new Aspect<>(Piece::finishes, (p, q) -> p.withFinishes(q.finishes())),
+          new Aspect<>(
+              p -> p.keeping().layer(),
+              (p, q) -> p.withKeeping(p.keeping().withLayer(q.keeping().layer()))),
+          new Aspect<>(
+              p -> Arrays.asList(p.keeping().group(), p.keeping().slot()),
+              (p, q) ->
+                  p.withKeeping(
+                      p.keeping().withGroup(q.keeping().group()).withSlot(q.keeping().slot()))),
+          new Aspect<>(
+              p -> p.keeping().twin(),
+              (p, q) -> p.withKeeping(p.keeping().withTwin(q.keeping().twin()))),
+          new Aspect<>(
+              p -> p.keeping().locked(),
+              (p, q) -> p.withKeeping(p.keeping().withLocked(q.keeping().locked()))),
+          new Aspect<>(
+              p -> p.keeping().hidden(),
+              (p, q) -> p.withKeeping(p.keeping().withHidden(q.keeping().hidden()))),
+          new Aspect<>(
+              p -> p.keeping().remark(),
+              (p, q) -> p.withKeeping(p.keeping().withRemark(q.keeping().remark()))));
+
+  /**
+   * @param now the space as it is
+   * @param wanted the change, as it was for another
+   */
+  public static Rebase of(Space now, Change wanted) {
+    List<Difference> possible = new ArrayList<>();
+    Set<String> left = new LinkedHashSet<>();
+    for (Difference d : wanted.all()) {
+      if (d instanceof OfPiece p) {
+        piece(now, p, possible, left);
+      } else if (stands(now, d)) {
+        possible.add(d);
+      } else {
+        left.add(d instanceof Difference.OfShell ? THE_ROOM : ORDER);
+      }
+    }
+    if (left.contains(THE_ROOM)) {
+      return new Rebase(new Change(List.of()), List.copyOf(left)); // what follows it stays too
+    }
+    return sound(now, possible, left);
+  }
+
+  /** Whether what is no piece is as it was before the change. */
+  private static boolean stands(Space now, Difference d) {
+    if (d instanceof Difference.OfShell s) {
+      return now.shell().equals(s.before());
+    }
+    if (d instanceof Difference.OfLayers l) {
+      return now.filing().layers().equals(l.before());
+    }
+    if (d instanceof Difference.OfGroup g) {
+      String id = (g.before() == null ? g.after() : g.before()).id();
+      return Objects.equals(now.filing().group(id), g.before());
+    }
+    if (d instanceof Difference.OfTwin t) {
+      String id = (t.before() == null ? t.after() : t.before()).id();
+      return Objects.equals(now.filing().twin(id), t.before());
+    }
+    Difference.OfSelection s = (Difference.OfSelection) d;
+    String name = (s.before() == null ? s.after() : s.before()).name();
+    return Objects.equals(now.filing().selection(name), s.before());
+  }
+
+  private static void piece(Space now, OfPiece d, List<Difference> possible, Set<String> left) {
+    Ordered is = now.ordered(d.id());
+    if (!d.altered()) {
+      Piece before = d.before() == null ? null : d.before().piece();
+      if (Objects.equals(before, is == null ? null : is.piece())) {
+        possible.add(is == null ? d : new OfPiece(is, null));
+      } else {
+        left.add(is == null ? before.name() : is.piece().name());
+      }
+      return;
+    }
+    if (is == null) {
+      left.add(d.before().piece().name());
+      return;
+    }
+    Piece was = d.before().piece();
+    Piece then = d.after().piece();
+    Piece next = is.piece();
+    for (Aspect<?> a : ASPECTS) {
+      if (a.changes(was, then)) {
+        if (a.changes(is.piece(), was)) {
+          left.add(is.piece().name());
+        } else {
+          next = a.take.apply(next, then);
+        }
+      }
+    }
+    if (!next.equals(is.piece())) {
+      possible.add(new OfPiece(is, new Ordered(next, is.place())));
+    }
+  }
+
+  /** Leaves out what would not make sense in the space as it is, such as a carrier that is gone. */
+  private static Rebase sound(Space now, List<Difference> possible, Set<String> left) {
+    while (true) {
+      Space then = now.apply(possible);
+      if (possible.removeIf(d -> !(d instanceof OfPiece) && orphans(then, d))) {
+        left.add(ORDER);
+        continue;
+      }
+      Set<String> bad = new LinkedHashSet<>();
+      for (Piece p : new Change(possible).changed()) {
+        if (!sound(then, p)) {
+          bad.add(p.id());
+        }
+      }
+      // what stands on something that would go
+      for (Difference d : possible) {
+        if (d instanceof OfPiece p && p.after() == null) {
+          for (String c : now.carriedBy(p.id())) {
+            if (then.has(c) && !sound(then, then.piece(c))) {
+              bad.add(p.id());
+            }
+          }
+        }
+      }
+      if (bad.isEmpty()) {
+        return new Rebase(new Change(possible), List.copyOf(left));
+      }
+      for (String id : bad) {
+        Ordered o = now.ordered(id);
+        left.add(o == null ? then.piece(id).name() : o.piece().name());
+      }
+      possible.removeIf(d -> d instanceof OfPiece p && bad.contains(p.id()));
+    }
+  }
+
+  /** Whether pieces would be on a layer, in a group or on a part of the shell that is gone. */
+  private static boolean orphans(Space then, Difference d) {
+    if (d instanceof Difference.OfGroup g) {
+      return g.after() == null && !then.empty(g.before().id());
+    }
+    if (d instanceof Difference.OfTwin t) {
+      return t.after() == null
+          && then.pieces().stream()
+              .map(p -> p.keeping().twin())
+              .anyMatch(p -> p != null && p.twin().equals(t.before().id()));
+    }
+    if (d instanceof Difference.OfLayers) {
+      return then.pieces().stream().anyMatch(p -> then.filing().layer(p.keeping().layer()) == null);
+    }
+    return d instanceof Difference.OfShell
+        && then.pieces().stream().anyMatch(p -> !Sound.there(then, p.on()));
+  }
+
+  private static boolean sound(Space space, Piece p) {
+    try {
+      Sound.pieces(space, List.of(p));
+      return true;
+    } catch (Refusal e) {
+      return false;
+    }
+  }
+}

@@ -1,0 +1,123 @@
+package pied.core.phrase;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Blank;
+import pied.core.edit.Edit;
+
+/** A part of a caption: what is read there, and what one can do with it. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({
+  @JsonSubTypes.Type(value = Phrase.Text.class, name = "text"),
+  @JsonSubTypes.Type(value = Phrase.Field.class, name = "field"),
+  @JsonSubTypes.Type(value = Phrase.Word.class, name = "word"),
+  @JsonSubTypes.Type(value = Phrase.Choice.class, name = "choice"),
+  @JsonSubTypes.Type(value = Phrase.More.class, name = "more"),
+  @JsonSubTypes.Type(value = Phrase.Setting.class, name = "setting"),
+  @JsonSubTypes.Type(value = Phrase.Action.class, name = "action"),
+  @JsonSubTypes.Type(value = Phrase.Swatch.class, name = "swatch"),
+})
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public sealed interface Phrase {
+  /** What is read. */
+  String text();
+
+  /** Words to be read only. */
+  record Text(String text) implements Phrase {}
+
+  /**
+   * A value that can be typed anew.
+   *
+   * @param label what it is, for a tooltip and for those who listen
+   * @param hint what may be typed, to be read as one begins to type; null where any number may
+   * @param fixed whether it is as it is, and the hint says why
+   */
+  record Field(String text, String label, Blank blank, @Nullable String hint, boolean fixed)
+      implements Phrase {}
+
+  /**
+   * A name.
+   *
+   * @param piece that it names, so that a click can select it; or null
+   * @param part of the shell that it names, likewise
+   */
+  record Word(String text, @Nullable String piece, @Nullable String part) implements Phrase {}
+
+  /**
+   * What it is of several things.
+   *
+   * @param options all that it can be
+   */
+  record Choice(String text, String label, List<Option> options) implements Phrase {}
+
+  /**
+   * What else can be said of it; it is no part of the sentence.
+   *
+   * @param options all that can be
+   */
+  record More(String text, String label, List<Option> options) implements Phrase {}
+
+  /** The sentence that is read, without what can only be pressed. */
+  static String said(List<Phrase> phrases) {
+    StringBuilder all = new StringBuilder();
+    for (Phrase p : phrases) {
+      if (!(p instanceof More) && !(p instanceof Action)) {
+        all.append(p.text());
+      }
+    }
+    return all.toString().strip();
+  }
+
+  /** One of several, and the edit that makes it so. */
+  record Option(String text, Edit edit) {}
+
+  /**
+   * How one goes about with it: it changes nothing by itself.
+   *
+   * @param name of what is set, as a handling has it
+   * @param values what it can be set to; none: a mark of the box
+   */
+  record Setting(String text, String label, String name, List<Value> values) implements Phrase {}
+
+  /** One of several things it can be set to. */
+  record Value(String text, String value) {}
+
+  /** Something to do. */
+  record Action(String text, Edit edit) implements Phrase {}
+
+  /** A colour, #RRGGBB, that can be chosen anew. */
+  record Swatch(String text, String colour, Blank blank) implements Phrase {}
+
+  // ---- made in fewer words
+
+  static Phrase text(String text) {
+    return new Text(text);
+  }
+
+  static Phrase field(String text, String label, String slot, Edit edit) {
+    return field(text, label, slot, edit, null);
+  }
+
+  static Phrase field(String text, String label, String slot, Edit edit, @Nullable String hint) {
+    return new Field(text, label, new Blank(edit, slot), hint, false);
+  }
+
+  static Phrase fixed(String text, String label, String slot, Edit edit, String why) {
+    return new Field(text, label, new Blank(edit, slot), why, true);
+  }
+
+  static Phrase word(String text, String piece) {
+    return new Word(text, piece, null);
+  }
+
+  static Phrase part(String text, String part) {
+    return new Word(text, null, part);
+  }
+
+  static Phrase swatch(String part, String colour, Edit edit) {
+    return new Swatch(part, colour, new Blank(edit, "colour"));
+  }
+}

@@ -1,0 +1,329 @@
+package pied.core.say;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.catalog.Article;
+import pied.core.edit.repeat.Kind;
+import pied.core.piece.Piece;
+import pied.core.space.Platform;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+
+/** Reads what is named: pieces, articles, walls. Names need not be whole, nor without slips. */
+final class Nouns {
+  /** Names have so many words at most. */
+  private static final int LONGEST = 8;
+
+  /** Words that go on with a sentence and begin no name. */
+  private static final Set<String> GO_ON =
+      Set.of(
+          "in", "on", "onto", "along", "around", "at", "with", "over", "within", "apart", "facing",
+          "and", "by", "from", "to", "seed", "against", "of", "off", "about", "called", "turned");
+
+  private final Ask ask;
+  private final Space space;
+  private final Reading r;
+  private final Map<String, List<Article>> searched = new HashMap<>();
+
+  Nouns(Ask ask, Reading r) {
+    this.ask = ask;
+    space = ask.space();
+    this.r = r;
+  }
+
+  List<String> selected() {
+    return ask.selected();
+  }
+
+  Space space() {
+    return space;
+  }
+
+  String newId() {
+    return ask.newId().get();
+  }
+
+  @Nullable
+  String lead() {
+    return ask.selected().isEmpty() ? null : ask.selected().get(ask.selected().size() - 1);
+  }
+
+  // ---- pieces
+
+  /** The id of one piece; null if none is named here. */
+  @Nullable
+  String piece() {
+    if (r.is("the lead|it")) {
+      if (lead() == null) {
+        throw new Refusal("Nothing is selected; name a piece.");
+      }
+      return lead();
+    }
+    List<String> found = named(true);
+    if (found == null) {
+      r.expect(Reading.Sort.piece, "the name of a piece");
+      return null;
+    }
+    return found.get(0);
+  }
+
+  /** Ids of several; null if none are named here. */
+  @Nullable
+  List<String> pieces() {
+    boolean these = r.is("these|those|them");
+    if (these) {
+      if (ask.selected().isEmpty()) {
+        throw new Refusal("Nothing is selected; name the pieces.");
+      }
+      List<String> found = r.maybe(() -> among(ask.selected()));
+      return found == null ? ask.selected() : found;
+    }
+    if (r.is("all|every")) {
+      List<String> found = named(false);
+      return found;
+    }
+    List<String> all = new ArrayList<>();
+    do {
+      List<String> found = named(false);
+      if (found == null) {
+        r.expect(Reading.Sort.piece, "the name of a piece");
+        return null;
+      }
+      all.addAll(found);
+    } while (r.quietly("and"));
+    return List.copyOf(new LinkedHashSet<>(all));
+  }
+
+  /** Of the selected ones those that go by the next words. */
+  private @Nullable List<String> among(List<String> ids) {
+    for (Reading.Span s : r.spans(LONGEST)) {
+      Set<String> articles = articles(s.text());
+      List<String> found =
+          ids.stream().filter(id -> articles.contains(space.piece(id).article())).toList();
+      if (!found.isEmpty()) {
+        r.take(s);
+        return found;
+      }
+    }
+    return null;
+  }
+
+  /**
+   * Pieces by their names, or by what they are.
+   *
+   * @param one whether it has to be clear which
+   */
+  private @Nullable List<String> named(boolean one) {
+    String quoted = r.quoted();
+    if (quoted != null) {
+      List<String> ids = names().get(plain(quoted));
+      if (ids == null) {
+        throw new Refusal("There is no piece of the name “" + Say.shown(quoted) + "” here.");
+      }
+      return ids;
+    }
+    r.quietly("the|a|an");
+    for (Reading.Span s : r.spans(LONGEST)) {
+      List<String> ids = names().get(plain(s.text()));
+      if (ids != null) {
+        r.take(s);
+        return one || !plural(s.text()) ? ids : alike(ids, s.text());
+      }
+    }
+    for (Reading.Span s : r.spans(LONGEST)) {
+      if (GO_ON.contains(first(s.text()))) {
+        continue;
+      }
+      List<String> ids = ofArticle(s.text());
+      if (!ids.isEmpty()) {
+        r.takePart(s, Reading.Sort.piece);
+        return one && ids.size() > 1 ? List.of(which(ids, s.text())) : ids;
+      }
+    }
+    return null;
+  }
+
+  private static boolean plural(String s) {
+    return s.endsWith("s");
+  }
+
+  private List<String> alike(List<String> ids, String text) {
+    List<String> all = ofArticle(text);
+    return all.isEmpty() ? ids : all;
+  }
+
+  /** One of several: the one that is selected, or else it has to be said. */
+  private String which(List<String> ids, String text) {
+    List<String> chosen = ids.stream().filter(ask.selected()::contains).toList();
+    if (chosen.size() == 1) {
+      return chosen.get(0);
+    }
+    List<String> some = ids.stream().limit(4).map(id -> space.piece(id).name()).toList();
+    throw new Refusal(
+        "There are "
+            + ids.size()
+            + " that “"
+            + Say.shown(text)
+            + "” could mean; say which: "
+            + String.join(", ", some)
+            + (ids.size() > 4 ? " …" : "")
+            + ".");
+  }
+
+  private List<String> ofArticle(String text) {
+    Set<String> articles = articles(text);
+    return articles.isEmpty()
+        ? List.of()
+        : space.pieces().stream()
+            .filter(p -> articles.contains(p.article()) && !space.hidden(p))
+            .map(Piece::id)
+            .toList();
+  }
+
+  private Set<String> articles(String text) {
+    Set<String> all = new HashSet<>();
+    for (Article a : search(text)) {
+      all.add(a.id());
+    }
+    return all;
+  }
+
+  private List<Article> search(String text) {
+    return searched.computeIfAbsent(text, t -> space.shapes().catalog().search(t, null));
+  }
+
+  private Map<String, List<String>> names() {
+    return space.kept(
+        "names said",
+        () -> {
+          Map<String, List<String>> all = new LinkedHashMap<>();
+          for (Piece p : space.pieces()) {
+            all.computeIfAbsent(plain(p.name()), k -> new ArrayList<>()).add(p.id());
+          }
+          return all;
+        });
+  }
+
+  static String plain(String name) {
+    return name.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+  }
+
+  private static String first(String text) {
+    return plain(text).split(" ")[0];
+  }
+
+  // ---- articles
+
+  /** One article; null if none is named here. */
+  @Nullable
+  Article article() {
+    for (Reading.Span s : r.spans(LONGEST)) {
+      if (GO_ON.contains(first(s.text()))) {
+        continue;
+      }
+      String plain = plain(s.text());
+      Article exact = null;
+      List<Article> found = search(s.text());
+      for (Article a : found) {
+        boolean same = plain(a.name()).equals(plain) || (plain(a.name()) + "s").equals(plain);
+        exact = exact == null && same ? a : exact;
+      }
+      if (!found.isEmpty() && enough(s.text())) {
+        r.takePart(s, Reading.Sort.article);
+        return exact == null ? found.get(0) : exact;
+      }
+    }
+    r.expect(Reading.Sort.article, "an article of the catalog");
+    return null;
+  }
+
+  /** A letter or two name nothing. */
+  private static boolean enough(String text) {
+    return text.replaceAll("[^\\p{L}]", "").length() > 2;
+  }
+
+  /** Articles with "and" between them, as a mix; null if none is named here. */
+  @Nullable
+  List<Kind> kinds() {
+    List<Kind> all = new ArrayList<>();
+    do {
+      Article a = article();
+      if (a == null) {
+        return null;
+      }
+      all.add(new Kind(a.id(), null));
+    } while (r.quietly("and"));
+    return all;
+  }
+
+  // ---- the shell
+
+  /** The letter or the name of a wall; null if none is named here. */
+  @Nullable
+  String wall() {
+    int before = r.at();
+    if (!r.is("wall|the wall")) {
+      return null;
+    }
+    String name = letter();
+    if (name == null) {
+      r.back(before);
+    }
+    return name;
+  }
+
+  /** A letter of a wall, where that much is clear. */
+  @Nullable
+  String letter() {
+    for (Reading.Span s : r.spans(3)) {
+      for (String name : walls(space.shell())) {
+        if (name.equalsIgnoreCase(s.text())) {
+          r.take(s);
+          return name;
+        }
+      }
+    }
+    r.expect(Reading.Sort.wall, "the letter of a wall");
+    return null;
+  }
+
+  static List<String> walls(Shell shell) {
+    return shell.faces().stream().map(w -> w.name()).distinct().toList();
+  }
+
+  /** The name of a platform; null if none is named here. */
+  @Nullable
+  String platform() {
+    for (Reading.Span s : r.spans(4)) {
+      for (Platform p : space.shell().platforms()) {
+        if (p.id().equalsIgnoreCase(s.text()) || ("the " + p.id()).equalsIgnoreCase(s.text())) {
+          r.take(s);
+          return p.id();
+        }
+      }
+    }
+    if (!space.shell().platforms().isEmpty()) {
+      r.expect(Reading.Sort.words, space.shell().platforms().get(0).id());
+    }
+    return null;
+  }
+
+  /** How a piece is named so that it is found again. */
+  static String name(Space space, String id) {
+    if (!space.has(id)) {
+      return "a piece that is gone";
+    }
+    String name = space.piece(id).name();
+    boolean plain = name.matches("[\\p{L}\\p{N} .'-]+") && !GO_ON.contains(first(name));
+    return plain ? name : "“" + name.replace("”", "") + "”";
+  }
+}

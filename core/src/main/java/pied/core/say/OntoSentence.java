@@ -1,0 +1,41 @@
+package pied.core.say;
+
+import java.util.List;
+import pied.core.edit.Edit;
+import pied.core.edit.arrange.SettleOnto;
+import pied.core.phrase.Writer;
+
+/** Such as "onto the counter", "onto the floor". */
+final class OntoSentence implements Sentence<SettleOnto> {
+  @Override
+  public Class<SettleOnto> of() {
+    return SettleOnto.class;
+  }
+
+  @Override
+  public List<Edit> read(Reading r, Nouns n) {
+    if (!r.is("onto")) {
+      return null;
+    }
+    if (r.is("the floor")) {
+      return List.of(Clause.all(r, n, new SettleOnto(n.selected(), null), List.of()));
+    }
+    String on = n.piece();
+    if (on == null) {
+      throw r.unread();
+    }
+    List<String> others = n.selected().stream().filter(id -> !id.equals(on)).toList();
+    return List.of(Clause.all(r, n, new SettleOnto(others, on), List.of()));
+  }
+
+  @Override
+  public void write(Writer w, SettleOnto e) {
+    w.text("Onto ");
+    if (e.onto() == null) {
+      w.text("the floor");
+    } else {
+      w.word(Nouns.name(w.space, e.onto()), e.onto());
+    }
+    w.text(". ");
+  }
+}

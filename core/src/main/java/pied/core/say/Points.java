@@ -1,0 +1,74 @@
+package pied.core.say;
+
+import pied.core.Nullable;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit.PlanPoint;
+import pied.core.phrase.Writer;
+import pied.core.solid.Vec;
+import pied.core.units.Angle;
+import pied.core.units.LengthUnit;
+
+/** Reads and writes points, and amounts as they stand in sentences. */
+final class Points {
+  private Points() {}
+
+  /** So far across and deep in the directions of the space, as in "2.10, 1.40". */
+  static PlanPoint two(Reading r) {
+    Amount x = r.length("so far across, so far deep");
+    if (x == null) {
+      throw r.unread();
+    }
+    r.quietly("across");
+    r.comma();
+    Amount z = r.length("so far deep");
+    if (z == null) {
+      throw r.unread();
+    }
+    r.quietly("deep");
+    return new PlanPoint(x, z);
+  }
+
+  static Vec three(Reading r) {
+    PlanPoint p = two(r);
+    int before = r.at();
+    double y = 0;
+    if (r.comma() && r.length()) {
+      y = r.length("so high").number();
+      r.quietly("high");
+    } else {
+      r.back(before);
+    }
+    return new Vec(p.x().number(), y, p.z().number());
+  }
+
+  static String three(Writer w, @Nullable Vec p) {
+    return p == null
+        ? "?"
+        : w.unit.exact(p.x()) + ", " + w.unit.exact(p.z()) + ", " + w.unit.exact(p.y()) + " high";
+  }
+
+  static String two(Writer w, PlanPoint p) {
+    return length(w, p.x()) + ", " + length(w, p.z());
+  }
+
+  /** A length as it is read: what was typed, or the number in the unit. */
+  static String length(Writer w, Amount a) {
+    return length(w.unit, a);
+  }
+
+  static String length(LengthUnit unit, Amount a) {
+    return a.text() != null ? a.text() : unit.exact(a.number());
+  }
+
+  static String number(Amount a) {
+    if (a.text() != null) {
+      return a.text();
+    }
+    long whole = Math.round(a.number());
+    return whole == a.number() ? String.valueOf(whole) : String.valueOf(a.number());
+  }
+
+  static String angle(Amount a) {
+    return a.text() != null ? a.text() : Angle.text(a.number());
+  }
+}

@@ -1,0 +1,42 @@
+package pied.core.space;
+
+import java.util.List;
+import pied.core.Refusal;
+import pied.core.piece.Piece;
+
+/** Something would be done to pieces that are locked. */
+public final class Locked extends Refusal {
+  private static final long serialVersionUID = 1;
+
+  private final transient List<Piece> pieces;
+
+  /**
+   * @param pieces those that are locked, at least one
+   */
+  public Locked(Space space, List<Piece> pieces) {
+    super(words(space, pieces));
+    this.pieces = List.copyOf(pieces);
+  }
+
+  /** Those that are locked. */
+  public List<Piece> pieces() {
+    return pieces;
+  }
+
+  private static String words(Space space, List<Piece> locked) {
+    Piece first = locked.get(0);
+    if (locked.size() > 1) {
+      return locked.size()
+          + " of these pieces are locked, "
+          + first.name()
+          + " among them, so nothing is done to them.";
+    }
+    Layer layer = space.layer(first);
+    return first.keeping().locked() || !layer.locked()
+        ? first.name() + " is locked, so nothing is done to it."
+        : first.name()
+            + " is on the layer "
+            + layer.name()
+            + ", which is locked, so nothing is done to it.";
+  }
+}

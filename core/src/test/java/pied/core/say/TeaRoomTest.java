@@ -1,0 +1,68 @@
+package pied.core.say;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import pied.core.Effort;
+import pied.core.Rooms;
+import pied.core.check.Snag;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.space.Opening;
+import pied.core.space.Outlines;
+import pied.core.space.Shell;
+import pied.core.units.LengthUnit;
+
+/** The text that furnishes the tea room, as it stands in the documents. */
+class TeaRoomTest {
+  private static final Path TEXT = Path.of("..", "docs", "tea-room.txt");
+
+  private static Rooms bare() {
+    return Rooms.of(
+        new Shell(
+            Outlines.rectangle(9.2, 6.4),
+            2.9,
+            0.24,
+            List.of(
+                new Opening("window 1", Opening.Kind.window, "A", 3.2, 1.6, 0.85, 1.5),
+                new Opening("window 2", Opening.Kind.window, "A", 6.3, 1.6, 0.85, 1.5),
+                new Opening("door 1", Opening.Kind.door, "D", 4.6, 0.95, 0, 2.1)),
+            Map.of()));
+  }
+
+  @Test
+  void theTeaRoomIsFurnishedByAShortText() throws Exception {
+    String text = Files.readString(TEXT);
+    assertThat(text.lines().count()).isLessThan(80);
+    Rooms room = bare();
+    AtomicInteger n = new AtomicInteger();
+    Say.Done done =
+        Say.make(
+            room.space,
+            text,
+            List.of(),
+            LengthUnit.M,
+            null,
+            () -> "p" + n.incrementAndGet(),
+            Effort.ANY);
+    room.space = done.outcome().space();
+    assertThat(room.space.pieces()).hasSizeGreaterThan(70);
+    assertThat(Snag.of(room.space)).as("nothing hovers, overlaps, tips or pokes out").isEmpty();
+    Map<String, Long> on =
+        room.space.pieces().stream()
+            .filter(p -> p.on().kind() == On.Kind.piece)
+            .collect(
+                Collectors.groupingBy(p -> room.piece(p.on().id()).name(), Collectors.counting()));
+    assertThat(on)
+        .containsEntry("Counter", 8L)
+        .containsEntry("Long table", 6L)
+        .containsEntry("Bookcase", 12L);
+    assertThat(room.space.pieces()).extracting(Piece::on).doesNotContain(On.NOTHING);
+  }
+}

@@ -1,0 +1,77 @@
+package pied.server.space;
+
+import java.util.List;
+import org.hibernate.StatelessSession;
+import org.springframework.stereotype.Component;
+import pied.core.edit.Change;
+import pied.core.space.Difference;
+import pied.core.space.Filing;
+import pied.core.space.Layer;
+
+/** Reads and writes how the pieces of a space are kept in order. */
+@Component
+class FilingRows {
+  private final Rows.Layers layers;
+  private final Rows.Groups groups;
+  private final Rows.Selections selections;
+  private final Rows.Twins twins;
+
+  FilingRows(Rows.Layers layers, Rows.Groups groups, Rows.Selections selections, Rows.Twins twins) {
+    this.layers = layers;
+    this.groups = groups;
+    this.selections = selections;
+    this.twins = twins;
+  }
+
+  Filing of(String space) {
+    return Filing.of(
+        layers.ofSpace(space).stream().map(LayerRow::live).toList(),
+        groups.ofSpace(space).stream().map(GroupRow::live).toList(),
+        selections.ofSpace(space).stream().map(SelectionRow::live).toList(),
+        twins.ofSpace(space).stream().map(TwinRow::live).toList());
+  }
+
+  /** What a change altered of it. */
+  static void write(StatelessSession s, String space, Change change) {
+    for (Difference d : change.all()) {
+      if (d instanceof Difference.OfLayers l) {
+        layers(s, space, l.after());
+      } else if (d instanceof Difference.OfGroup g) {
+        put(
+            s,
+            g.before() == null ? null : new GroupRow(space, g.before()),
+            g.after() == null ? null : new GroupRow(space, g.after()));
+      } else if (d instanceof Difference.OfSelection n) {
+        put(
+            s,
+            n.before() == null ? null : new SelectionRow(space, n.before()),
+            n.after() == null ? null : new SelectionRow(space, n.after()));
+      } else if (d instanceof Difference.OfTwin t) {
+        put(
+            s,
+            t.before() == null ? null : new TwinRow(space, t.before()),
+            t.after() == null ? null : new TwinRow(space, t.after()));
+      }
+    }
+  }
+
+  /** There are few of them, and their places all change together. */
+  private static void layers(StatelessSession s, String space, List<Layer> now) {
+    s.createMutationQuery("delete from LayerRow where key.space = :space")
+        .setParameter("space", space)
+        .executeUpdate();
+    for (int i = 0; i < now.size(); i++) {
+      s.insert(new LayerRow(space, i, now.get(i)));
+    }
+  }
+
+  private static void put(StatelessSession s, Object before, Object after) {
+    if (after == null) {
+      s.delete(before);
+    } else if (before == null) {
+      s.insert(after);
+    } else {
+      s.update(after);
+    }
+  }
+}

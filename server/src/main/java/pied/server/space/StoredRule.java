@@ -1,0 +1,259 @@
+package pied.server.space;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
+import java.util.TreeSet;
+import pied.core.Nullable;
+import pied.core.space.Repetition;
+import pied.core.space.Rule;
+import pied.core.space.Rule.Facing;
+import pied.core.space.Sample;
+import pied.core.space.Spot;
+import pied.server.space.StoredChange.Furnishing;
+import pied.server.space.StoredShell.Place;
+
+/**
+ * How the pieces of a group go on being kept by a rule, as it is stored. The names here are those
+ * in people's files and stay.
+ */
+@JsonIgnoreProperties(ignoreUnknown = true)
+@JsonInclude(JsonInclude.Include.NON_NULL)
+record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
+  static @Nullable StoredRule of(@Nullable Repetition r) {
+    return r == null
+        ? null
+        : new StoredRule(
+            Law.of(r.rule()), StoredShell.each(r.mix(), Kind::of), List.copyOf(r.out()));
+  }
+
+  Repetition live() {
+    return new Repetition(rule.live(), StoredShell.each(mix, Kind::live), new TreeSet<>(out));
+  }
+
+  record Kind(List<Furnishing> parts, double share) {
+    static Kind of(Sample s) {
+      return new Kind(StoredShell.each(s.parts(), Furnishing::of), s.share());
+    }
+
+    Sample live() {
+      return new Sample(StoredShell.each(parts, Furnishing::live), share);
+    }
+  }
+
+  record Point(double x, double z) {
+    static @Nullable Point of(@Nullable Spot s) {
+      return s == null ? null : new Point(s.x(), s.z());
+    }
+
+    Spot live() {
+      return new Spot(x, z);
+    }
+  }
+
+  record Gap(double by, boolean middles) {
+    static @Nullable Gap of(Rule.Apart a) {
+      return a == null ? null : new Gap(a.by(), a.middles());
+    }
+
+    static Rule.Apart live(Gap g) {
+      return g == null ? null : new Rule.Apart(g.by, g.middles);
+    }
+  }
+
+  /** Where the places are. */
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "as")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Row.class, name = "row"),
+    @JsonSubTypes.Type(value = Trail.class, name = "trail"),
+    @JsonSubTypes.Type(value = Ring.class, name = "ring"),
+    @JsonSubTypes.Type(value = Scatter.class, name = "scatter")
+  })
+  sealed interface Law {
+    static Law of(Rule rule) {
+      if (rule instanceof Rule.Row r) {
+        return new Row(
+            Place.of(r.at()),
+            r.turn(),
+            Place.of(r.way()),
+            r.count(),
+            Gap.of(r.apart()),
+            r.length(),
+            r.evened(),
+            r.rows(),
+            Gap.of(r.rowsApart()),
+            r.tiers(),
+            Gap.of(r.tiersApart()),
+            r.staggered());
+      }
+      if (rule instanceof Rule.Trail t) {
+        return new Trail(
+            StoredShell.each(t.path(), Point::of),
+            t.closed(),
+            t.along(),
+            t.count(),
+            Gap.of(t.apart()),
+            t.offset(),
+            t.facing().name(),
+            t.turn(),
+            t.high());
+      }
+      if (rule instanceof Rule.Ring r) {
+        return new Ring(
+            Point.of(r.at()),
+            r.around(),
+            StoredShell.each(r.outline(), Point::of),
+            r.count(),
+            r.gap(),
+            r.radius(),
+            r.facing().name(),
+            r.from(),
+            r.arc(),
+            r.turn(),
+            r.high());
+      }
+      Rule.Scatter s = (Rule.Scatter) rule;
+      return new Scatter(
+          s.onto(),
+          StoredShell.each(s.outline(), Point::of),
+          Point.of(s.about()),
+          s.radius(),
+          s.count(),
+          s.density(),
+          s.least(),
+          s.turn(),
+          s.turning(),
+          s.sizing(),
+          s.off(),
+          s.seed());
+    }
+
+    Rule live();
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Row(
+      Place at,
+      double turn,
+      Place way,
+      int count,
+      Gap apart,
+      Double length,
+      boolean evened,
+      int rows,
+      Gap rowsApart,
+      int tiers,
+      Gap tiersApart,
+      boolean staggered)
+      implements Law {
+    @Override
+    public Rule live() {
+      return new Rule.Row(
+          at.live(),
+          turn,
+          way.live(),
+          count,
+          Gap.live(apart),
+          length,
+          evened,
+          rows,
+          Gap.live(rowsApart),
+          tiers,
+          Gap.live(tiersApart),
+          staggered);
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Trail(
+      List<Point> path,
+      boolean closed,
+      String along,
+      Integer count,
+      Gap apart,
+      Double offset,
+      String facing,
+      double turn,
+      double high)
+      implements Law {
+    @Override
+    public Rule live() {
+      return new Rule.Trail(
+          StoredShell.each(path, Point::live),
+          closed,
+          along,
+          count,
+          Gap.live(apart),
+          offset,
+          Facing.valueOf(facing),
+          turn,
+          high);
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Ring(
+      Point at,
+      String around,
+      List<Point> outline,
+      int count,
+      double gap,
+      Double radius,
+      String facing,
+      double from,
+      double arc,
+      double turn,
+      double high)
+      implements Law {
+    @Override
+    public Rule live() {
+      return new Rule.Ring(
+          at.live(),
+          around,
+          StoredShell.each(outline, Point::live),
+          count,
+          gap,
+          radius,
+          Facing.valueOf(facing),
+          from,
+          arc,
+          turn,
+          high);
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Scatter(
+      List<String> onto,
+      List<Point> outline,
+      Point about,
+      double radius,
+      int count,
+      Double density,
+      double least,
+      double turn,
+      double turning,
+      double sizing,
+      double off,
+      long seed)
+      implements Law {
+    @Override
+    public Rule live() {
+      return new Rule.Scatter(
+          onto,
+          StoredShell.each(outline, Point::live),
+          about == null ? null : about.live(),
+          radius,
+          count,
+          density,
+          least,
+          turn,
+          turning,
+          sizing,
+          off,
+          seed);
+    }
+  }
+}

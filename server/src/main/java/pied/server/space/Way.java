@@ -1,0 +1,133 @@
+package pied.server.space;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Predicate;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.edit.Change;
+import pied.core.edit.Declined;
+import pied.core.edit.Offer;
+import pied.core.history.InWords;
+import pied.core.history.Rebase;
+import pied.core.space.Difference.OfPiece;
+import pied.core.space.Space;
+import pied.server.space.SpaceWire.By;
+
+/** A way through the history of a space: what it goes over, and what comes of it. */
+final class Way {
+  private final OpenSpace.Past head;
+  private final BiFunction<OpenSpace.Past, Long, Change> changes;
+  private final @Nullable By by;
+  private final List<Long> over = new ArrayList<>();
+  private final Set<String> touched = new LinkedHashSet<>();
+  private Space space;
+
+  /**
+   * @param changes what was changed, by its key
+   * @param by who goes it
+   */
+  Way(OpenSpace.Past head, BiFunction<OpenSpace.Past, Long, Change> changes, @Nullable By by) {
+    this.head = head;
+    this.changes = changes;
+    this.by = by;
+    space = head.space();
+  }
+
+  /**
+   * Over the last change, or the first that is undone.
+   *
+   * @param mine the windows whose changes are meant
+   * @param how where others changed the same since; null to refuse that
+   */
+  OpenSpace.Step step(boolean undo, Predicate<String> mine, @Nullable Offer.Step how) {
+    Long key = undo ? head.lastDone(mine) : head.firstUndone(mine);
+    if (key == null) {
+      throw new Refusal(undo ? "There is nothing to undo." : "There is nothing to redo.");
+    }
+    if (undo && how == Offer.Step.undoTogether) {
+      back(key - 1);
+      return taken();
+    }
+    Change change = changes.apply(head, key);
+    Rebase r = Rebase.of(space, undo ? change.reversed() : change);
+    if (!r.left().isEmpty() && how == null) {
+      throw declined(undo, change, r);
+    }
+    go(key, r);
+    return taken();
+  }
+
+  private Declined declined(boolean undo, Change change, Rebase r) {
+    int n = r.left().size();
+    String what = n == 1 ? r.left().get(0) : r.left().get(0) + " and " + (n - 1) + " more";
+    List<Offer> offers = new ArrayList<>();
+    if (!r.possible().none()) {
+      Offer.Step possible = undo ? Offer.Step.undoPossible : Offer.Step.redoPossible;
+      offers.add(new Offer((undo ? "Undo" : "Redo") + " the rest of it", possible));
+    }
+    if (undo) {
+      offers.add(new Offer("Undo all that came since, too", Offer.Step.undoTogether));
+    }
+    return new Declined(
+        "“"
+            + InWords.of(change, space, null)
+            + "” cannot be "
+            + (undo ? "undone" : "redone")
+            + " as it is: somebody has changed "
+            + what
+            + " since, in another window.",
+        offers);
+  }
+
+  /**
+   * To where all up to a change stand, and none after it.
+   *
+   * @throws Refusal if it leads over what others changed since
+   */
+  OpenSpace.Step to(long key) {
+    back(key);
+    for (Long k : List.copyOf(head.undone())) {
+      if (k <= key) {
+        forced(k, changes.apply(head, k));
+      }
+    }
+    if (over.isEmpty()) {
+      throw new Refusal("The space is as it was then.");
+    }
+    return taken();
+  }
+
+  private void back(long key) {
+    for (Long k : List.copyOf(head.done())) {
+      if (k > key) {
+        forced(k, changes.apply(head, k).reversed());
+      }
+    }
+  }
+
+  private void forced(long key, Change change) {
+    Rebase r = Rebase.of(space, change);
+    if (!r.left().isEmpty()) {
+      throw new Refusal(
+          "One cannot go there: "
+              + r.left().get(0)
+              + " was changed in another window in an order that cannot be undone.");
+    }
+    go(key, r);
+  }
+
+  private void go(long key, Rebase r) {
+    space = r.possible().apply(space);
+    r.possible().pieces().map(OfPiece::id).forEach(touched::add);
+    over.add(key);
+  }
+
+  private OpenSpace.Step taken() {
+    Change change = Change.between(head.space(), space, touched);
+    return new OpenSpace.Step(space, change, List.of(), List.of(), null, over, by);
+  }
+}
