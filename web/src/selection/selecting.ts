@@ -16,13 +16,18 @@ let asked = 0;
 
 /** Selects what is meant, which core finds. */
 export async function selectMeant(meant: Meant, how: How = "instead") {
-  const { space, inGroup: open, say } = useSheet.getState();
+  const { space, inGroup: open, selection: before, say } = useSheet.getState();
   if (!space) return;
   const own = ++asked;
   try {
     const found = await api.select(space.id, { open: open ?? undefined, ...meant });
-    if (own !== asked || useSheet.getState().space?.id !== space.id) return;
-    combine(found, how);
+    const now = useSheet.getState();
+    // what was chosen since, by whatever way, is meant
+    if (own !== asked || now.space?.id !== space.id || now.selection !== before) return;
+    combine(
+      found.filter((id) => now.pieces.has(id)),
+      how,
+    );
     if (found.length === 0 && meant.by !== "piece" && meant.by !== "figure")
       say("There is nothing like that to be seen here.");
   } catch (e) {

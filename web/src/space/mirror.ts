@@ -141,7 +141,10 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
           // what another window did is not for this one to undo
           ...(ours(changed) ? { canUndo: changed.canUndo, canRedo: changed.canRedo } : {}),
         },
-        selection: selection.filter((id) => next.has(id)),
+        // it stays itself unless something of it is gone
+        ...(selection.every((id) => next.has(id))
+          ? {}
+          : { selection: selection.filter((id) => next.has(id)) }),
       });
       // walls may have other names now, and there may be fewer of them
       if (changed.shell) void refresh();

@@ -89,6 +89,7 @@ class ManyTest extends Counting {
 
   /** What was made is gone again, on the sheet too. */
   private void gone() {
+    assertThat(sheet.caption()).containsText("a group of");
     again();
     assertThat(sheet.caption()).not().containsText("a group of");
   }

@@ -103,7 +103,7 @@ class OrderedTest extends Counting {
       clickPlan(2 + 2 * i, 3);
       int wanted = i + 1;
       becomes(() -> pied.space(room).get("pieces").size() == wanted);
-      assertThat(sheet.caption()).containsText(" wide × ");
+      assertThat(sheet.caption()).containsText(Pattern.compile("(?i)on the layer " + names[i]));
     }
     List<String> ids = new ArrayList<>();
     List<String> layers = new ArrayList<>();
