@@ -15,11 +15,19 @@ import { useSheet } from "../space/sheet";
 /** How often one looks how far fetching has come, ms. */
 const LOOK = 300;
 
+/** How often a supplier that does not answer is asked again, ms. */
+const AWAY = 5000;
+
 const isOver = (f: FetchView) => f.state === "done" || f.state === "failed" || f.state === "stopped";
 
 /** An outside supplier's library: sign in, look, fetch; from then on it is in the catalog. */
 export function Supplier({ onClose }: { onClose: () => void }) {
-  const supplier = useQuery({ queryKey: ["supplier"], queryFn: api.supplier, gcTime: 0 });
+  const supplier = useQuery({
+    queryKey: ["supplier"],
+    queryFn: api.supplier,
+    gcTime: 0,
+    refetchInterval: (q) => (q.state.data?.answers === false ? AWAY : false),
+  });
   const view = supplier.data;
   return (
     <Dialog open onClose={onClose} maxWidth={false} aria-label="Supplier">

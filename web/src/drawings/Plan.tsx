@@ -17,6 +17,7 @@ import { isIn, layerOf } from "../space/kept";
 import { shown } from "../space/mirror";
 import { giveUp, tryOut } from "../space/trial";
 import { openDrawing } from "./views";
+import { DrawnLines } from "./DrawnLines";
 import { DraftLayer } from "../shell/DraftLayer";
 import { Inks, PartMark } from "./Inks";
 import { HoveredLines, PieceLines } from "./PieceLines";
@@ -268,6 +269,7 @@ export function Plan() {
             })}
           <DatumMark eye={eye} />
           <TwinLines scale={eye.scale} toPlan={toPlan} />
+          <DrawnLines scale={eye.scale} />
         </>
       )}
     </Frame>

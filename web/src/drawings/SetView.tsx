@@ -14,7 +14,8 @@ import {
 } from "three";
 import type { Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
-import { aimAt, aimOver, type Pointed } from "../handling/aims";
+import { aimAt, aimOver, clicked, type Pointed } from "../handling/aims";
+import { clickFor, takesClicks } from "../proposal/proposal";
 import { useHandling } from "../handling/handling";
 import { SetHandles } from "../handling/SetHandles";
 import { pick } from "../selection/selecting";
@@ -184,6 +185,7 @@ export function SetView({ small = false }: { small?: boolean }) {
     }
     const met = under(e);
     if (useSheet.getState().aiming) void aimAt(met, pointed(e, met.point));
+    else if (takesClicks()) clickFor(clicked(met, pointed(e, met.point)));
     else if (met.part) useSheet.getState().selectPart(met.part);
     else pick(met.piece, e);
   };

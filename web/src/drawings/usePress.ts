@@ -1,13 +1,13 @@
 import { useEffect, useRef, type PointerEvent } from "react";
 import type { EditUnion as Edit, MeantIn, Vec } from "../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry, type Pointer } from "../carry/carry";
-import { aimAt, aimOver, type Pointed } from "../handling/aims";
+import { aimAt, aimOver, clicked, type Pointed } from "../handling/aims";
 import { useHandling } from "../handling/handling";
 import { pick } from "../selection/selecting";
 import { lookAtIt } from "../verbs/verbs";
 import { draw, dropBand, takeBand, useBand } from "./band";
 import { twice } from "../selection/twice";
-import { isProposing } from "../proposal/proposal";
+import { clickFor, isProposing, pullOf, takesClicks } from "../proposal/proposal";
 import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
 import { look as lookUnder, NOTHING_UNDER, took, type Target, type Under } from "./picking";
@@ -22,9 +22,10 @@ interface Down {
   x: number;
   y: number;
   under: Under;
-  what: "click" | "pan" | "carry" | "shift" | "band";
+  what: "click" | "pan" | "carry" | "shift" | "band" | "pull";
   eye: Eye;
   edit?: Edit;
+  pull?: { from: Vec; to: (by: Vec, free: boolean) => void };
 }
 
 /**
@@ -97,9 +98,13 @@ export function usePress(
       if (p.what === "click" && Math.hypot(dx, dy) > CARRY) {
         const { part } = useSheet.getState();
         const { on, holds } = p.under;
-        if (holds) {
+        const pulled = on.piece ? pullOf(on.piece) : null;
+        const from = { ...e, clientX: p.x, clientY: p.y, target: e.target } as PointerEvent;
+        if (pulled) {
+          p.what = "pull";
+          p.pull = { from: space(on.piece!, from), to: pulled };
+        } else if (holds) {
           p.what = "carry";
-          const from = { ...e, clientX: p.x, clientY: p.y, target: e.target } as PointerEvent;
           pickUp(space(holds, from));
         } else if (!carried() && !bare.current && (e.shiftKey || useBand.getState().armed)) p.what = "band";
         else p.what = on.part !== null && on.part === part ? "shift" : "pan";
@@ -110,6 +115,10 @@ export function usePress(
         setEye({ ...p.eye, x: p.eye.x - dx / p.eye.scale, y: p.eye.y - dy / p.eye.scale });
       } else if (p.what === "carry") {
         point(e);
+      } else if (p.what === "pull") {
+        const { from, to } = p.pull!;
+        const at = space(p.under.on.piece!, e);
+        to({ x: at.x - from.x, y: at.y - from.y, z: at.z - from.z }, e.altKey);
       } else if (p.what === "shift") {
         p.edit = shift(p.under.on.part!, { x: dx / eye.scale, y: dy / eye.scale }, e);
         tryOut([p.edit]);
@@ -119,7 +128,7 @@ export function usePress(
     up(e: PointerEvent) {
       const p = press.current;
       press.current = null;
-      if (p?.what === "pan" || paper.pinching()) return;
+      if (p?.what === "pan" || p?.what === "pull" || paper.pinching()) return;
       if (p?.what === "shift") {
         if (p.edit) void useSheet.getState().edit([p.edit]).then(giveUp);
       } else if (p?.what === "band") {
@@ -127,6 +136,11 @@ export function usePress(
         takeBand(more, ([clientX, clientY]) => paper.toPaper({ clientX, clientY }), drawing.in());
       } else if (p && useSheet.getState().aiming) {
         void aimAt(p.under.on, sightOf(pointer(e)));
+      } else if (p?.what === "click" && takesClicks() && !bare.current) {
+        const sight = sightOf(pointer(e));
+        const { piece, part } = p.under.on;
+        if (piece ?? part ?? sight.ray.along.y) clickFor(clicked(p.under.on, sight));
+        else useSheet.getState().say("Click points of the floor on the plan or in the set view.");
       } else if (p?.what === "click" && twice(e) && (carried() || p.under.on.piece)) {
         lookAtIt();
       } else if (carried()) {

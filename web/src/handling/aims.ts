@@ -57,6 +57,14 @@ function over({ ray: { from, along } }: Pointed): { x: number; z: number } {
   return { x: from.x + along.x * far, z: from.z + along.z * far };
 }
 
+/** A click for what is proposed. */
+export const clicked = (on: On, at: Pointed) => ({
+  at: over(at),
+  piece: on.piece ?? undefined,
+  part: on.part ?? undefined,
+  near: 3 * at.near,
+});
+
 const others = (on: On) => useSheet.getState().selection.filter((id) => id !== on.piece);
 
 const AIMS: Record<string, (pieces: string[]) => Aim> = {
@@ -112,17 +120,12 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
   }),
   ring: () => ({
     prompt: () => "click the piece or the point it shall go around",
-    begins: (on, at) => begin("ring", on.piece ? { on: on.piece } : { at: over(at) }),
+    begins: (on, at) => begin("ring", clicked(on, at)),
   }),
   trail: () => ({
-    prompt: () => "click a wall, a corner of two walls, a platform or a piece it shall go along",
-    begins: (on, at) =>
-      begin(
-        "trail",
-        on.piece || on.part?.startsWith("platform:")
-          ? { on: on.piece ?? on.part! }
-          : { at: over(at), near: 3 * at.near },
-      ),
+    prompt: () =>
+      "click a wall, a corner of two walls, a platform or a piece it shall go along, or open floor where a path begins",
+    begins: (on, at) => begin("trail", clicked(on, at)),
   }),
   points: (pieces) => ({
     prompt: (n) =>

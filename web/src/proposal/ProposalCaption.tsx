@@ -6,7 +6,7 @@ import { Doing } from "../caption/doing";
 import { Phrases } from "../caption/PhraseParts";
 import { reach } from "../caption/reach";
 import { SayField } from "./SayField";
-import { drop, propose, take, takeOffer, useProposal } from "./proposal";
+import { drop, propose, take, takeBack, takeOffer, useProposal } from "./proposal";
 
 /** What is proposed, in words that can be typed and chosen; it is done when one says so. */
 export function ProposalCaption() {
@@ -57,7 +57,12 @@ export function ProposalCaption() {
           {answer.said.join(" ")}{" "}
         </Box>
       )}
-      {wrong && (
+      {wrong && answer?.wanting && (
+        <Box component="span" data-testid="wanting" sx={{ color: "secondary.main", fontWeight: 600 }}>
+          {wrong}{" "}
+        </Box>
+      )}
+      {wrong && !answer?.wanting && (
         <Box
           component="span"
           role={goesOn ? undefined : "alert"}
@@ -70,9 +75,11 @@ export function ProposalCaption() {
         <Press key={o.words} words={o.words} does={() => takeOffer(o)} />
       ))}
       {ready && <Press words="Do it" does={() => void take()} />}
+      {answer?.pointing?.back && <Press words="Take back the point" does={takeBack} />}
       <Press words="Give up" does={drop} />
       <Box component="span" sx={{ color: "text.secondary" }}>
-        <b>Enter</b> does it, <b>Esc</b> gives up.
+        <b>Enter</b> does it, <b>Esc</b> gives up.{" "}
+        {text === null && !answer?.wanting && answer?.pointing?.hint}
       </Box>
     </Typography>
   );

@@ -1,6 +1,14 @@
 import { create } from "zustand";
 import { api } from "../api/client";
-import type { Begin, EditUnion as Edit, Offer, Proposal } from "../api/types.gen";
+import type {
+  Begin,
+  EditUnion as Edit,
+  Offer,
+  Pointed,
+  Proposal,
+  ProposeRequest,
+  Vec,
+} from "../api/types.gen";
 import { me } from "../api/who";
 import { useHandling } from "../handling/handling";
 import { selectMeant } from "../selection/selecting";
@@ -69,6 +77,7 @@ const NOTHING: Proposal = {
   next: [],
   at: 0,
   offers: [],
+  wanting: false,
 };
 
 function show(answer: Proposal) {
@@ -84,21 +93,56 @@ function show(answer: Proposal) {
 }
 
 /** Proposes what a verb begins with, for what is selected. */
-export function begin(verb: Begin, on?: { on?: string; at?: { x: number; z: number }; near?: number }) {
-  const { space, unit, selection: pieces, layer } = useSheet.getState();
+export function begin(verb: Begin, point?: Pointed) {
+  const { space, selection: pieces } = useSheet.getState();
   if (!space || pieces.length === 0) return;
   drop();
   useHandling.setState({ at: null });
   useProposal.setState((s) => ({ begun: s.begun + 1 }));
-  ask(() => api.propose(space.id, { unit, layer: layer ?? undefined, begin: verb, pieces, ...on }));
+  askFor({ begin: verb, pieces, point });
 }
 
 /** Proposes another edit in place of the one that is. */
 export function propose(edit: Edit) {
-  const { space, unit, layer } = useSheet.getState();
-  if (!space) return;
   useProposal.setState({ edits: [edit] });
-  ask(() => api.propose(space.id, { unit, layer: layer ?? undefined, edit }));
+  askFor({ edit });
+}
+
+function askFor(what: ProposeRequest) {
+  const { space, unit, layer } = useSheet.getState();
+  if (space) ask(() => api.propose(space.id, { unit, layer: layer ?? undefined, ...what }));
+}
+
+/** What is proposed, where clicks or pulls alter it. A sentence that was typed is an edit from then on. */
+function pointedTo(): Edit | null {
+  const { answer, edits } = useProposal.getState();
+  if (!answer?.pointing || edits.length !== 1) return null;
+  useProposal.setState({ text: null });
+  return edits[0];
+}
+
+/** Whether clicks say something about what is proposed. */
+export const takesClicks = () => {
+  const { answer } = useProposal.getState();
+  return answer?.pointing !== undefined && !answer.pointing.pulls;
+};
+
+/** Something is clicked for what is proposed. */
+export function clickFor(point: Pointed) {
+  const edit = pointedTo();
+  if (edit) askFor({ edit, point });
+}
+
+/** The last point that was clicked is taken back. */
+export function takeBack() {
+  const edit = pointedTo();
+  if (edit) askFor({ edit, back: true });
+}
+
+/** Begins to pull a piece of what is proposed; null where that does nothing. */
+export function pullOf(piece: string): ((by: Vec, free: boolean) => void) | null {
+  const edit = useProposal.getState().answer?.pointing?.pulls ? pointedTo() : null;
+  return edit && ((by, free) => askFor({ edit, pull: { piece, by, free } }));
 }
 
 /** Goes on with what is typed. */

@@ -1,5 +1,5 @@
 import { aim } from "../handling/aims";
-import { begin, beginToSay, drop, propose, take, useProposal } from "../proposal/proposal";
+import { begin, beginToSay, drop, propose, take, takeBack, useProposal } from "../proposal/proposal";
 import { pieces, several } from "./selected";
 import type { Verb } from "./verb";
 
@@ -96,6 +96,15 @@ export const PROPOSAL_VERBS: Verb[] = [
     help: "Strew them in another way.",
     applies: () => useProposal.getState().edits[0]?.do === "scatter",
     does: another,
+    seen: true,
+  },
+  {
+    word: "Take back the point",
+    mode: "propose",
+    keys: ["Backspace"],
+    help: "The last point that was clicked is taken back.",
+    applies: () => useProposal.getState().answer?.pointing?.back === true,
+    does: takeBack,
     seen: true,
   },
   {

@@ -8,46 +8,15 @@ import com.microsoft.playwright.Keyboard;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
 
 /** Many by rule, in no more actions than these, and by one sentence; numbers are from the API. */
 class ManyTest extends Counting {
-  private void becomes(BooleanSupplier so) {
-    sheet.page.waitForCondition(so);
-  }
-
-  private void open(String... pieces) {
-    sheet = Sheet.planOf(room);
-    for (String id : pieces) {
-      sheet.page.waitForSelector("[data-testid=plan] [data-piece='" + id + "'] path");
-    }
-  }
-
-  private List<JsonNode> all(String article) {
-    List<JsonNode> all = new ArrayList<>();
-    for (JsonNode p : pied.space(room).get("pieces")) {
-      if (p.get("article").asText().equals(article)) {
-        all.add(p);
-      }
-    }
-    return all;
-  }
-
-  private static double x(JsonNode p) {
-    return p.at("/at/x").asDouble();
-  }
-
   private void shiftClick(double x, double z) {
     Keyboard keys = sheet.page.keyboard();
     keys.down("Shift");
     clickPlan(x, z);
     keys.up("Shift");
-  }
-
-  /** What is proposed is shown, and nothing of it is asked for any more. */
-  private void proposed() {
-    sheet.page.waitForSelector("[data-testid=proposal][data-ready][data-fresh]");
   }
 
   /** A number typed into the first field of what is proposed, and Enter, which does it. */
@@ -60,15 +29,6 @@ class ManyTest extends Counting {
     sheet.page.keyboard().press("Enter");
     actions++;
     done();
-  }
-
-  private void enter() {
-    key("Enter");
-    done();
-  }
-
-  private void done() {
-    assertThat(sheet.page.getByTestId("proposal")).hasCount(0);
   }
 
   /** Says one sentence. */

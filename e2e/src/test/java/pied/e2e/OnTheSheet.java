@@ -2,11 +2,13 @@ package pied.e2e;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.extension.ExtendWith;
 import pied.e2e.Sheet.Studio;
 
 /**
  * What tests on one sheet share: the server, the space that is open, and ways to point and to look.
  */
+@ExtendWith(Seen.class)
 abstract class OnTheSheet {
   final PiedProcess pied = Studio.PIED;
   Sheet sheet;

@@ -10,15 +10,12 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Keeping order, in no more actions than these; the numbers are read from the API. */
 class OrderedTest extends Counting {
-  private void becomes(java.util.function.BooleanSupplier so) {
-    sheet.page.waitForCondition(so);
-  }
-
   private void selected(int n) {
     assertThat(sheet.caption()).containsText(Pattern.compile(n + " pieces(, the lead|, | — )"));
   }
@@ -50,13 +47,6 @@ class OrderedTest extends Counting {
     keys.down(key);
     clickPlan(x, z);
     keys.up(key);
-  }
-
-  private void open(String... pieces) {
-    sheet = Sheet.planOf(room);
-    for (String id : pieces) {
-      sheet.page.waitForSelector("[data-testid=plan] [data-piece='" + id + "'] path");
-    }
   }
 
   @Test
@@ -92,9 +82,9 @@ class OrderedTest extends Counting {
       {{0, 0, 0, 0.8, 0.5, 0.7}, {0.2, 0.5, 0.2, 0.6, 0.6, 0.5}},
       {{0, 0, 0, 0.5, 0.7, 0.4}, {0.1, 0.7, 0.1, 0.4, 0.8, 0.3}},
     };
-    String[] names = {"bell", "anchor", "locker"};
+    String[] names = {"Bell", "Anchor", "Locker"};
     for (int i = 0; i < 3; i++) {
-      sheet.bringIn(names[i] + ".obj", Boxes.obj(boxes[i]));
+      sheet.bringIn(names[i].toLowerCase(Locale.ROOT) + ".obj", Boxes.obj(boxes[i]));
       Locator arrived = sheet.page.getByTestId("arrived");
       assertThat(arrived).isVisible();
       arrived.getByLabel("On a layer of its own, by its name").setChecked(true);
@@ -103,7 +93,7 @@ class OrderedTest extends Counting {
       clickPlan(2 + 2 * i, 3);
       int wanted = i + 1;
       becomes(() -> pied.space(room).get("pieces").size() == wanted);
-      assertThat(sheet.caption()).containsText(Pattern.compile("(?i)on the layer " + names[i]));
+      sheet.reads("Name", names[i]);
     }
     List<String> ids = new ArrayList<>();
     List<String> layers = new ArrayList<>();

@@ -1,6 +1,7 @@
 package pied.core.edit;
 
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import pied.core.Effort;
 import pied.core.Nullable;
@@ -17,6 +18,11 @@ public final class Edits {
   public static final int MOST = 5_000;
 
   private Edits() {}
+
+  /** Looks at a space as an edit would; nothing is altered. */
+  public static <T> T look(Space space, LengthUnit unit, Function<Bench, T> asked) {
+    return asked.apply(new Bench(space, unit, null, () -> "none", Effort.ANY));
+  }
 
   /**
    * Makes several edits as one.

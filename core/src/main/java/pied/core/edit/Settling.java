@@ -3,8 +3,11 @@ package pied.core.edit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
+import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.On;
@@ -13,7 +16,9 @@ import pied.core.place.Hung;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
+import pied.core.solid.Bodies;
 import pied.core.solid.Body;
+import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Spot;
 
@@ -115,28 +120,44 @@ final class Settling {
   void sayOverlaps(Collection<String> ids) {
     int more = 0;
     int said = 0;
+    Set<String> met = new HashSet<>();
     for (String id : ids) {
       bench.effort().goOn();
+      boolean named = said < MOST_SAID;
+      if (!named && met.contains(id)) {
+        more++; // what overlaps it was found already
+        continue;
+      }
       Piece p = bench.piece(id);
-      Set<String> own = bench.space().withCarried(List.of(id));
-      Body met =
-          bench
-              .space()
-              .bodies()
-              .overlapped(
-                  bench.space().shapes().mesh(p),
-                  p.pose(),
-                  Resting.CONTACT,
-                  b -> !own.contains(b.id()));
-      if (met != null && said < MOST_SAID) {
+      Body other = overlapped(p, named);
+      if (other == null) {
+        continue;
+      }
+      met.add(other.id());
+      if (named) {
         said++;
-        bench.say(p.name() + " overlaps " + bench.space().nameOf(met.id()) + ".");
-      } else if (met != null) {
+        bench.say(p.name() + " overlaps " + bench.space().nameOf(other.id()) + ".");
+      } else {
         more++;
       }
     }
     if (more > 0) {
       bench.say(more == 1 ? "One more overlaps something." : more + " more overlap something.");
     }
+  }
+
+  /**
+   * What a piece overlaps, or null.
+   *
+   * @param first whether it is to be the first by its id
+   */
+  private @Nullable Body overlapped(Piece p, boolean first) {
+    Set<String> own = bench.space().withCarried(List.of(p.id()));
+    Bodies bodies = bench.space().bodies();
+    Mesh mesh = bench.space().shapes().mesh(p);
+    Predicate<Body> others = b -> !own.contains(b.id());
+    return first
+        ? bodies.overlapped(mesh, p.pose(), Resting.CONTACT, others)
+        : bodies.anyOverlapped(mesh, p.pose(), Resting.CONTACT, others);
   }
 }

@@ -23,9 +23,10 @@ import pied.core.solid.Vec;
  *
  * @param up faces that look up
  * @param down faces that look down
+ * @param feet its lowest corners, where it has no level face there: legs that splay stand on a rim
  * @param middle of the mass, taken as uniform
  */
-record Flats(List<Flat> up, List<Flat> down, Vec middle) {
+record Flats(List<Flat> up, List<Flat> down, List<Vec> feet, Vec middle) {
   /** Faces count as level whose normals rise by more than this: the cosine. */
   private static final double LEVEL = 0.999;
 
@@ -69,8 +70,26 @@ record Flats(List<Flat> up, List<Flat> down, Vec middle) {
   }
 
   private static Flats of(Mesh mesh, UnaryOperator<Vec> where) {
+    List<Flat> down = faces(mesh, where, -1);
     return new Flats(
-        faces(mesh, where, 1), faces(mesh, where, -1), where.apply(Support.middle(mesh)));
+        faces(mesh, where, 1), down, feet(mesh, where, down), where.apply(Support.middle(mesh)));
+  }
+
+  private static List<Vec> feet(Mesh m, UnaryOperator<Vec> where, List<Flat> down) {
+    List<Vec> all = new ArrayList<>();
+    double low = Double.POSITIVE_INFINITY;
+    for (int v = 0; 3 * v < m.xyz().length; v++) {
+      Vec p = where.apply(m.vertex(v));
+      if (p.y() < low - SAME) {
+        all.clear();
+      }
+      low = Math.min(low, p.y());
+      if (p.y() <= low + SAME) {
+        all.add(p);
+      }
+    }
+    boolean level = !down.isEmpty() && down.get(0).y() <= low + SAME;
+    return level ? List.of() : List.copyOf(all);
   }
 
   /** What takes figures of the plan from the directions of one upright pose to those of another. */

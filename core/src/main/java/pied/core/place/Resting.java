@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import org.locationtech.jts.geom.Coordinate;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
@@ -397,6 +398,22 @@ public final class Resting {
             && gap >= -Travel.TOUCH
             && top.ready().intersects(Flats.from(pose, body.pose()).transform(under.core()))) {
           return true;
+        }
+      }
+    }
+    return onFeet(pose, body, up);
+  }
+
+  /** Whether one of its lowest corners is on a level top of a body. */
+  private boolean onFeet(Pose pose, Body body, double up) {
+    for (Vec foot : Flats.of(mesh).feet()) {
+      for (Flats.Flat top : Flats.of(body.mesh()).up()) {
+        double gap = foot.y() + up - top.y();
+        if (gap <= CONTACT && gap >= -Travel.TOUCH) {
+          Vec at = body.pose().unapply(pose.apply(foot));
+          if (top.ready().contains(Flats.PLANE.createPoint(new Coordinate(at.x(), at.z())))) {
+            return true;
+          }
         }
       }
     }

@@ -2,12 +2,12 @@ package pied.core.say;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.Edits;
 import pied.core.edit.arrange.LineUp;
 import pied.core.edit.arrange.LineUp.Meeting;
@@ -21,14 +21,16 @@ import pied.core.edit.repeat.MakeTwins;
 import pied.core.edit.repeat.RingBuilder;
 import pied.core.edit.repeat.RowBuilder;
 import pied.core.edit.repeat.ScatterBuilder;
-import pied.core.edit.repeat.Trail;
 import pied.core.edit.repeat.TrailBuilder;
 import pied.core.edit.repeat.TwinLine;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.point.Pointed;
+import pied.core.point.Pointing;
 import pied.core.solid.Vec;
+import pied.core.space.Group;
+import pied.core.space.Rule;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
 
@@ -48,17 +50,10 @@ public enum Begin {
    * The edit that is proposed.
    *
    * @param pieces the lead last
-   * @param on id of a piece that was pointed at; null for none
-   * @param at the point that was pointed at; null for none
-   * @param near so near to it corners count, metres
+   * @param at what was pointed at; null for nothing
    * @throws Refusal if it takes more, in words
    */
-  public Edit edit(
-      Space space,
-      List<String> pieces,
-      @Nullable String on,
-      @Nullable PlanPoint at,
-      @Nullable Double near) {
+  public Edit edit(Space space, LengthUnit unit, List<String> pieces, @Nullable Pointed at) {
     if (pieces == null || pieces.isEmpty()) {
       throw new Refusal("Select what it is for first.");
     }
@@ -68,9 +63,9 @@ public enum Begin {
       case spaceOut -> spaceOut(space, pieces);
       case row ->
           RowBuilder.builder().pieces(pieces).count(Amount.of(4)).gap(Amount.of(0.1)).build();
-      case trail -> trail(space, pieces, on, at, near);
-      case ring -> ring(space, pieces, on, at);
-      case scatter -> scatter(space, pieces, on);
+      case trail -> trail(space, unit, pieces, at);
+      case ring -> ring(space, unit, pieces, at);
+      case scatter -> scatter(space, unit, pieces, at);
       case twin -> new MakeTwins(pieces, new TwinLine(TwinLine.By.centre, null, null, null));
     };
   }
@@ -132,41 +127,38 @@ public enum Begin {
   }
 
   private static Edit trail(
-      Space space,
-      List<String> pieces,
-      @Nullable String on,
-      @Nullable PlanPoint at,
-      @Nullable Double near) {
-    TrailBuilder e = TrailBuilder.builder().pieces(pieces).count(Amount.of(5));
-    if (on != null) {
-      return e.along(List.of(on)).build();
+      Space space, LengthUnit unit, List<String> pieces, @Nullable Pointed at) {
+    Edit e = repeated(space, pieces, Rule.Trail.class);
+    if (e == null) {
+      e = TrailBuilder.builder().pieces(pieces).count(Amount.of(5)).build();
     }
     if (at == null) {
-      throw new Refusal("Click a wall, a corner of two walls, a platform or a piece.");
+      throw new Refusal("Click a wall, a corner of two walls, a platform, a piece or the floor.");
     }
-    Spot spot = new Spot(at.x().number(), at.z().number());
-    return e.along(Trail.meant(space.shell(), spot, near == null ? 0 : near)).build();
+    return Pointing.at(space, unit, e, at);
   }
 
   private static Edit ring(
-      Space space, List<String> pieces, @Nullable String on, @Nullable PlanPoint at) {
+      Space space, LengthUnit unit, List<String> pieces, @Nullable Pointed at) {
     RingBuilder e = RingBuilder.builder().count(Amount.of(6)).gap(Amount.of(0.1));
-    if (on != null || at == null && pieces.size() > 1) {
-      String around = on != null ? on : pieces.get(pieces.size() - 1);
-      space.piece(around);
+    if (at == null && pieces.size() > 1) {
+      String around = pieces.get(pieces.size() - 1);
       return e.around(around).pieces(without(pieces, List.of(around))).build();
     }
     if (at == null) {
       throw new Refusal("Click what it goes around.");
     }
-    return e.at(at).pieces(pieces).build();
+    return Pointing.at(space, unit, e.pieces(pieces).build(), at);
   }
 
   /** Of what is selected those that carry are what the others lie on. */
-  private static Edit scatter(Space space, List<String> pieces, @Nullable String on) {
+  private static Edit scatter(
+      Space space, LengthUnit unit, List<String> pieces, @Nullable Pointed at) {
+    Edit old = repeated(space, pieces, Rule.Scatter.class);
     ScatterBuilder e = ScatterBuilder.builder().count(Amount.of(12)).seed(Amount.of(1));
-    if (on != null) {
-      return e.onto(List.of(on)).pieces(without(pieces, List.of(on))).build();
+    if (old != null || at != null) {
+      Edit now = old == null ? e.pieces(pieces).build() : old;
+      return at == null ? now : Pointing.at(space, unit, now, at);
     }
     List<String> carry = new ArrayList<>();
     for (String id : pieces) {
@@ -177,6 +169,19 @@ public enum Begin {
     }
     boolean some = !carry.isEmpty() && carry.size() < pieces.size();
     return some ? e.onto(carry).pieces(without(pieces, carry)).build() : e.pieces(pieces).build();
+  }
+
+  /** The edit that adjusts a repetition of such a rule, where just that is selected; else null. */
+  private static @Nullable Edit repeated(
+      Space space, List<String> pieces, Class<? extends Rule> rule) {
+    String id = space.piece(pieces.get(0)).keeping().group();
+    Group g = id == null ? null : space.filing().group(id);
+    boolean own =
+        g != null
+            && g.repeats() != null
+            && rule.isInstance(g.repeats().rule())
+            && Set.copyOf(space.members(id)).equals(Set.copyOf(pieces));
+    return own ? Adjust.of(g) : null;
   }
 
   private static List<String> without(List<String> pieces, List<String> some) {

@@ -191,6 +191,9 @@ final class LineUpSentence implements Sentence<LineUp> {
     if (r.is("the point")) {
       return to.withTo(To.point).withAt(Points.three(r));
     }
+    if (r.is("a point")) {
+      return to.withTo(To.point);
+    }
     if (r.is("the edge of")) {
       String p = n.platform();
       return p == null ? null : to.withTo(To.edge).withWhat("platform:" + p);
@@ -330,7 +333,7 @@ final class LineUpSentence implements Sentence<LineUp> {
       case centre -> "the centre line";
       case datum -> "the datum";
       case floor -> "the floor";
-      case point -> "the point " + Points.three(w, e.at());
+      case point -> e.at() == null ? "a point" : "the point " + Points.three(w, e.at());
       case edge -> "the edge of " + PartName.read(e.what()).id();
       case wall -> "wall " + PartName.read(e.what()).id();
       case piece -> Nouns.name(w.space, e.what());
@@ -350,6 +353,9 @@ final class LineUpSentence implements Sentence<LineUp> {
     all.add(new Phrase.Option("all of them", sides.withTo(To.all)));
     all.add(new Phrase.Option("the centre line", sides.withTo(To.centre)));
     all.add(new Phrase.Option("the datum", sides.withTo(To.datum)));
+    if (e.to() != To.point) {
+      all.add(new Phrase.Option("a point", sides.withTo(To.point)));
+    }
     LineUp toward =
         e.withAcross(null)
             .withDeep(null)

@@ -1,5 +1,7 @@
 package pied.core.say;
 
+import java.util.ArrayList;
+import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit.PlanPoint;
@@ -26,6 +28,21 @@ final class Points {
     }
     r.quietly("deep");
     return new PlanPoint(x, z);
+  }
+
+  /** Such as "1, 1 to 4, 1"; none if there is none yet. */
+  static List<PlanPoint> several(Reading r) {
+    List<PlanPoint> points = new ArrayList<>();
+    if (r.length()) {
+      do {
+        points.add(two(r));
+      } while (r.is("to"));
+    }
+    return points;
+  }
+
+  static String several(Writer w, List<PlanPoint> points) {
+    return String.join(" to ", points.stream().map(p -> two(w, p)).toList());
   }
 
   static Vec three(Reading r) {

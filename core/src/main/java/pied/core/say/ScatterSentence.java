@@ -2,6 +2,7 @@ package pied.core.say;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
 import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
@@ -10,6 +11,7 @@ import pied.core.edit.repeat.Scatter;
 import pied.core.edit.repeat.ScatterBuilder;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
+import pied.core.space.Shell;
 
 /**
  * Such as "40 books and cups on these shelves, seed 7", "scatter 12 over the floor, 0.4 between
@@ -49,12 +51,8 @@ final class ScatterSentence implements Sentence<Scatter> {
     if (r.is("over the floor|on the floor")) {
       return e;
     }
-    if (r.is("over the outline|in the outline")) {
-      List<PlanPoint> points = new ArrayList<>();
-      do {
-        points.add(Points.two(r));
-      } while (r.is("to"));
-      return e.withOutline(points);
+    if (r.is("over the outline|in the outline|over an outline|in an outline")) {
+      return e.withOutline(Points.several(r));
     }
     if (r.is("within")) {
       Amount radius = r.length("a length");
@@ -178,19 +176,26 @@ final class ScatterSentence implements Sentence<Scatter> {
   }
 
   private static void where(Writer w, Scatter e) {
+    Scatter floor = e.withOnto(null).withOutline(null).withAbout(null).withRadius(null);
+    List<Phrase.Option> all = new ArrayList<>();
+    all.add(new Phrase.Option("over the floor", floor));
+    all.add(new Phrase.Option("over an outline that is drawn", floor.withOutline(List.of())));
+    Coordinate middle = Shell.envelope(w.shell.outline()).centre();
+    PlanPoint about = new PlanPoint(Amount.of(middle.x), Amount.of(middle.y));
+    all.add(new Phrase.Option("about a point", floor.withAbout(about).withRadius(Amount.of(1))));
+    String now = "over the floor";
     if (e.onto() != null && !e.onto().isEmpty()) {
       List<String> names = e.onto().stream().map(id -> Nouns.name(w.space, id)).toList();
-      w.text("on " + String.join(" and ", names));
+      now = "on " + String.join(" and ", names);
     } else if (e.outline() != null) {
-      List<String> points = new ArrayList<>();
-      e.outline().forEach(p -> points.add(Points.two(w, p)));
-      w.text("over the outline " + String.join(" to ", points));
+      boolean none = e.outline().isEmpty();
+      now = none ? "over an outline" : "over the outline " + Points.several(w, e.outline());
     } else if (e.about() != null) {
       Amount radius = e.radius() == null ? Amount.of(1) : e.radius();
       w.text("within ").field(Points.length(w, radius), "How far they reach", "radius", e);
-      w.text(" of the point " + Points.two(w, e.about()));
-    } else {
-      w.text("over the floor");
+      w.text(" ");
+      now = "of the point " + Points.two(w, e.about());
     }
+    w.choice(now, "Where", all.toArray(Phrase.Option[]::new));
   }
 }

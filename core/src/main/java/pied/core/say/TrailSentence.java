@@ -7,7 +7,6 @@ import java.util.Map;
 import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.repeat.Trail;
 import pied.core.edit.repeat.TrailBuilder;
 import pied.core.measure.Side;
@@ -71,11 +70,7 @@ final class TrailSentence implements Sentence<Trail> {
       return e.withAlong(List.of("wall:" + wall));
     }
     if (r.is("the path|a path")) {
-      List<PlanPoint> points = new ArrayList<>();
-      do {
-        points.add(Points.two(r));
-      } while (r.is("to"));
-      return e.withPath(points);
+      return e.withPath(Points.several(r));
     }
     if (r.is("the edge of")) {
       String p = n.platform();
@@ -192,18 +187,19 @@ final class TrailSentence implements Sentence<Trail> {
   }
 
   private static void path(Writer w, Trail e) {
+    if (e.path() != null && e.path().isEmpty()) {
+      w.text("a path");
+      return;
+    }
     if (e.path() != null) {
-      List<String> points = new ArrayList<>();
-      e.path().forEach(p -> points.add(Points.two(w, p)));
-      w.text("the path " + String.join(" to ", points));
+      w.text("the path " + Points.several(w, e.path()));
       return;
     }
     List<String> along = e.along() == null ? List.of() : e.along();
-    if (along.isEmpty()) {
-      w.text("its path");
-      return;
-    }
     List<Phrase.Option> all = new ArrayList<>();
+    if (along.isEmpty()) {
+      all.add(new Phrase.Option("its path", e));
+    }
     for (String name : Nouns.walls(w.shell)) {
       all.add(new Phrase.Option("wall " + name, e.withAlong(List.of("wall:" + name))));
     }
@@ -218,6 +214,9 @@ final class TrailSentence implements Sentence<Trail> {
   }
 
   private static String along(Writer w, Trail e, List<String> along) {
+    if (along.isEmpty()) {
+      return "its path";
+    }
     if (w.space.has(along.get(0))) {
       Side s = e.side() == null ? Side.front : e.side();
       return "the " + s.called() + " of " + Nouns.name(w.space, along.get(0));

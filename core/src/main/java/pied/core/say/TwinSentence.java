@@ -26,7 +26,8 @@ final class TwinSentence implements Sentence<MakeTwins> {
       return null;
     }
     if (r.is("turned about")) {
-      TwinLine point = new TwinLine(By.point, null, Points.two(r), null);
+      PlanPoint at = r.is("a point") ? null : Points.two(r);
+      TwinLine point = new TwinLine(By.point, null, at, null);
       return List.of(Clause.all(r, n, new MakeTwins(n.selected(), point), List.of()));
     }
     if (!r.is("about")) {
@@ -49,7 +50,10 @@ final class TwinSentence implements Sentence<MakeTwins> {
     }
     if (r.is("the line from")) {
       PlanPoint a = Points.two(r);
-      return r.is("to") ? new TwinLine(By.drawn, null, a, Points.two(r)) : null;
+      return new TwinLine(By.drawn, null, a, r.is("to") ? Points.two(r) : null);
+    }
+    if (r.is("a line")) {
+      return new TwinLine(By.drawn, null, null, null);
     }
     Amount by = r.length("a length");
     if (by == null) {
@@ -82,6 +86,8 @@ final class TwinSentence implements Sentence<MakeTwins> {
             "about a line so far deep",
             e,
             new TwinLine(By.deep, null, new PlanPoint(null, zero), null)));
+    all.add(option("about a line that is drawn", e, new TwinLine(By.drawn, null, null, null)));
+    all.add(option("turned about a point", e, new TwinLine(By.point, null, null, null)));
     Phrase.Option[] lines = all.toArray(Phrase.Option[]::new);
     switch (l.by()) {
       case centre -> w.choice("about the centre line", "About what", lines);
@@ -89,10 +95,18 @@ final class TwinSentence implements Sentence<MakeTwins> {
           w.choice("about the middle of wall " + PartName.read(l.wall()).id(), "About what", lines);
       case drawn ->
           w.choice(
-              "about the line from " + Points.two(w, l.at()) + " to " + Points.two(w, l.to()),
+              l.at() == null
+                  ? "about a line"
+                  : "about the line from "
+                      + Points.two(w, l.at())
+                      + (l.to() == null ? "" : " to " + Points.two(w, l.to())),
               "About what",
               lines);
-      case point -> w.choice("turned about " + Points.two(w, l.at()), "About what", lines);
+      case point ->
+          w.choice(
+              "turned about " + (l.at() == null ? "a point" : Points.two(w, l.at())),
+              "About what",
+              lines);
       case across -> {
         w.choice("about", "About what", lines).text(" ");
         w.field(Points.length(w, l.at().x()), "Across from the datum", "about.at.x", e);

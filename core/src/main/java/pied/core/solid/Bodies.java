@@ -90,6 +90,17 @@ public final class Bodies {
     return crossed(mesh, pose, depth, counts).findFirst().orElse(null);
   }
 
+  /** Any of these, or null: the nearest are looked at first, since they are the likeliest. */
+  public Body anyOverlapped(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
+    Vec middle = pose.box(mesh.box()).centre();
+    return near(pose.box(mesh.box())).stream()
+        .filter(counts)
+        .sorted(Comparator.comparingDouble(b -> b.box().centre().distance(middle)))
+        .filter(b -> Nearness.overlap(mesh, pose, b.mesh(), b.pose(), depth))
+        .findFirst()
+        .orElse(null);
+  }
+
   private Stream<Body> crossed(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
     return near(pose.box(mesh.box())).stream()
         .filter(counts)

@@ -10,15 +10,18 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
-import pied.core.edit.Offer;
 import pied.core.edit.Outcome;
+import pied.core.edit.Wanting;
 import pied.core.phrase.Phrase;
+import pied.core.point.Pointing;
 import pied.core.say.Ask;
 import pied.core.say.Say;
 import pied.core.say.Sentences;
 import pied.core.say.Understood;
+import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.PointingView;
 import pied.server.space.SpaceWire.Proposal;
 import pied.server.space.SpaceWire.ProposeRequest;
 import pied.server.space.SpaceWire.Said;
@@ -59,16 +62,26 @@ class SayController {
     if (r.edit() == null && r.begin() == null) {
       throw new Refusal("The request has no edit.");
     }
-    Edit edit =
-        r.edit() != null
-            ? r.edit()
-            : r.begin().edit(now.space(), r.pieces(), r.on(), r.at(), r.near());
     LengthUnit unit = unit(r.unit());
+    Edit edit =
+        r.edit() == null
+            ? r.begin().edit(now.space(), unit, r.pieces(), r.point())
+            : pointed(now.space(), unit, r.edit(), r);
     List<Phrase> words = Sentences.write(now.space(), edit, unit);
     Understood u =
         new Understood(
             List.of(edit), words == null ? List.of() : words, List.of(), List.of(), 0, null);
     return tried(now, u, unit, r.layer());
+  }
+
+  private static Edit pointed(Space space, LengthUnit unit, Edit edit, ProposeRequest r) {
+    if (r.pull() != null) {
+      return Pointing.pulled(space, unit, edit, r.pull());
+    }
+    if (r.point() != null) {
+      return Pointing.at(space, unit, edit, r.point());
+    }
+    return Boolean.TRUE.equals(r.back()) ? Pointing.back(edit) : edit;
   }
 
   private static LengthUnit unit(@Nullable String sign) {
@@ -78,26 +91,22 @@ class SayController {
   private Proposal tried(
       OpenSpace.Seen now, Understood u, LengthUnit unit, @Nullable String layer) {
     if (u.edits().isEmpty()) {
-      return proposal(now, u, null, null, List.of());
+      return proposal(now, u, unit, null, null);
     }
-    List<Edit> edits = u.edits();
     try {
-      Outcome out =
-          store.trial(now.space(), new EditRequest(null, null, unit.sign(), layer, null, edits));
-      return proposal(now, u, out, null, List.of());
-    } catch (Declined e) {
-      return proposal(now, u, null, e.getMessage(), e.offers());
+      EditRequest request = new EditRequest(null, null, unit.sign(), layer, null, u.edits());
+      return proposal(now, u, unit, store.trial(now.space(), request), null);
     } catch (Refusal e) {
-      return proposal(now, u, null, e.getMessage(), List.of());
+      return proposal(now, u, unit, null, e);
     }
   }
 
   private static Proposal proposal(
       OpenSpace.Seen now,
       Understood u,
+      LengthUnit unit,
       @Nullable Outcome out,
-      @Nullable String refused,
-      List<Offer> offers) {
+      @Nullable Refusal refused) {
     return new Proposal(
         now.revision(),
         u.edits(),
@@ -109,7 +118,17 @@ class SayController {
         u.next(),
         u.at(),
         u.wrong(),
-        refused,
-        offers);
+        refused == null ? null : refused.getMessage(),
+        refused instanceof Declined d ? d.offers() : List.of(),
+        refused instanceof Wanting,
+        u.edits().size() == 1 ? pointing(u.edits().get(0), unit) : null);
+  }
+
+  private static @Nullable PointingView pointing(Edit edit, LengthUnit unit) {
+    String hint = Pointing.hint(edit);
+    return hint == null
+        ? null
+        : new PointingView(
+            hint, Pointing.pulls(edit), Pointing.goesBack(edit), Pointing.drawn(edit, unit));
   }
 }

@@ -14,7 +14,6 @@ import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
-import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.Edit.Sight;
 import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
@@ -25,6 +24,9 @@ import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
+import pied.core.point.Drawn;
+import pied.core.point.Pointed;
+import pied.core.point.Pull;
 import pied.core.say.Begin;
 import pied.core.say.Understood;
 import pied.core.schedule.Schedule;
@@ -338,9 +340,9 @@ public final class SpaceWire {
    *
    * @param begin the verb, in place of an edit
    * @param pieces it is for, the lead last
-   * @param on id of a piece, or name of a part of the shell, that was pointed at
-   * @param at the point that was pointed at
-   * @param near so near to it corners count, metres
+   * @param point what was clicked: alters the edit, or is what the verb begins with
+   * @param pull a piece of it that is pulled
+   * @param back whether the last point that was clicked is taken back
    */
   public record ProposeRequest(
       @Nullable String unit,
@@ -348,9 +350,9 @@ public final class SpaceWire {
       @Nullable Edit edit,
       @Nullable Begin begin,
       @Nullable List<String> pieces,
-      @Nullable String on,
-      @Nullable PlanPoint at,
-      @Nullable Double near) {}
+      @Nullable Pointed point,
+      @Nullable Pull pull,
+      @Nullable Boolean back) {}
 
   /**
    * A sentence, or a text of sentences.
@@ -380,6 +382,8 @@ public final class SpaceWire {
    * @param at where it could be read up to
    * @param wrong why it cannot be read on from there
    * @param refused why it cannot be done
+   * @param wanting whether it is refused only since something is still to be clicked
+   * @param pointing what can be clicked and pulled
    */
   public record Proposal(
       long revision,
@@ -393,7 +397,19 @@ public final class SpaceWire {
       int at,
       @Nullable String wrong,
       @Nullable String refused,
-      List<Offer> offers) {}
+      List<Offer> offers,
+      boolean wanting,
+      @Nullable PointingView pointing) {}
+
+  /**
+   * What can be done to a proposal on a drawing.
+   *
+   * @param hint in words
+   * @param pulls whether its pieces can be pulled
+   * @param back whether a point can be taken back
+   * @param drawn what was clicked
+   */
+  public record PointingView(String hint, boolean pulls, boolean back, @Nullable Drawn drawn) {}
 
   /**
    * What was said is done.

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import pied.core.edit.Bench;
 import pied.core.piece.Piece;
 import pied.core.place.Footprint;
@@ -27,7 +28,7 @@ final class Bulk {
 
   /** The pieces of an edit, the lead's last; what stands on another of them goes along with it. */
   static List<Bulk> of(Bench bench, List<String> chosen) {
-    List<String> tops = bench.tops(chosen);
+    Set<String> tops = Set.copyOf(bench.tops(chosen));
     List<Bulk> all = new ArrayList<>();
     for (List<String> ids : bench.wholes(chosen)) {
       List<Piece> own = ids.stream().filter(tops::contains).map(bench::piece).toList();
@@ -63,6 +64,11 @@ final class Bulk {
       bench.carriers(moved);
     }
     bench.sayOverlaps(moved);
+  }
+
+  /** Whether a piece is of it, or goes along with it. */
+  boolean moves(String id) {
+    return space.withCarried(pieces.stream().map(Piece::id).toList()).contains(id);
   }
 
   /** The lead of it. */

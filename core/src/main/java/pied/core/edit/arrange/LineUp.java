@@ -14,6 +14,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.Walls;
+import pied.core.edit.Wanting;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -114,11 +115,16 @@ public record LineUp(
     }
     List<Bulk> moved = target == To.lead ? all.subList(0, all.size() - 1) : all;
     boolean heights = high != null;
+    boolean facing = to == To.wall || to == To.edge;
+    List<Line> sides = sides(bench.space(), all, lead);
+    if (sides.isEmpty() && !facing) {
+      throw new Refusal("Say which of their sides are to be in line, such as the left sides.");
+    }
     Map<Bulk, Vec> ways = new LinkedHashMap<>();
     for (Bulk b : moved) {
       bench.effort().goOn();
       Vec way = Vec.ZERO;
-      for (Line line : lines(bench, all, lead, b)) {
+      for (Line line : facing ? List.of(toward(bench, b)) : sides) {
         double now = mark == null ? place(b, line.way(), line.part()) : marked(b, line.way());
         way = way.along(line.way(), line.at() - now);
       }
@@ -141,23 +147,15 @@ public record LineUp(
     return p.pose().apply(hold.on(p.size())).dot(way);
   }
 
-  /** The directions in which one of them moves, and to where. */
-  private List<Line> lines(Bench bench, List<Bulk> all, Bulk lead, Bulk b) {
-    Space space = bench.space();
+  /** The directions of the space or of the lead in which they move, and to where. */
+  private List<Line> sides(Space space, List<Bulk> all, Bulk lead) {
     List<Line> lines = new ArrayList<>();
-    if (to == To.wall || to == To.edge) {
-      Line face = toward(space.shell(), b);
-      lines.add(new Line(face.way(), face.part(), face.at() + bench.length(off, 0)));
-    }
     boolean ofLead = Boolean.TRUE.equals(own);
     Vec right = ofLead ? level(lead.lead().pose().direct(new Vec(1, 0, 0))) : new Vec(1, 0, 0);
     Vec front = ofLead ? level(lead.lead().pose().direct(new Vec(0, 0, 1))) : new Vec(0, 0, 1);
     add(lines, space, all, lead, right, across, "across", List.of(Part.left, Part.right));
     add(lines, space, all, lead, front, deep, "deep", List.of(Part.back, Part.front));
     add(lines, space, all, lead, Vec.UP, high, "high", List.of(Part.under, Part.top));
-    if (lines.isEmpty()) {
-      throw new Refusal("Say which of their sides are to be in line, such as the left sides.");
-    }
     return lines;
   }
 
@@ -208,7 +206,12 @@ public record LineUp(
         Piece p = space.piece(what);
         yield place(Bulk.single(space, p), way, with);
       }
-      case point -> need(at, "at").dot(way);
+      case point -> {
+        if (at == null) {
+          throw new Wanting("Click the point.");
+        }
+        yield at.dot(way);
+      }
       case datum -> shell.datum().dot(way);
       case floor -> floor(way);
       case centre -> centre(shell).dot(way);
@@ -240,7 +243,12 @@ public record LineUp(
   }
 
   /** At a right angle to a wall's face or to the edge next to it, outward from there. */
-  private Line toward(Shell shell, Bulk b) {
+  private Line toward(Bench bench, Bulk b) {
+    Line face = face(bench.space().shell(), b);
+    return new Line(face.way(), face.part(), face.at() + bench.length(off, 0));
+  }
+
+  private Line face(Shell shell, Bulk b) {
     Part part = need(nearness, "nearness");
     if (part != Part.near && part != Part.far && part != Part.middle) {
       throw new Refusal("Say whether the near side, the middle or the far side comes onto it.");

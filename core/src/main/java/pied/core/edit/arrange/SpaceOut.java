@@ -14,12 +14,14 @@ import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.Edits;
 import pied.core.edit.Offer;
 import pied.core.edit.Walls;
 import pied.core.piece.On;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
 import pied.core.units.Said;
 
 /**
@@ -160,6 +162,50 @@ public record SpaceOut(
     }
     bench.say("They are " + Said.length(gap) + " apart, and as far from what is beside them.");
     Bulk.move(bench, ways, Math.abs(way.y()) < 1e-9);
+  }
+
+  /**
+   * The same, so much wider or tighter as a piece is pulled from where it comes to.
+   *
+   * @param piece id of one of the pieces
+   * @param by how far it is pulled, metres
+   * @param step the distance that comes of it is a whole number of these, metres
+   */
+  public SpaceOut pulled(Space space, LengthUnit unit, String piece, Vec by, double step) {
+    Space done = Edits.apply(space, List.of(this), unit, () -> "none").space();
+    return Edits.look(done, unit, bench -> pulled(bench, piece, by, step));
+  }
+
+  private SpaceOut pulled(Bench bench, String piece, Vec by, double step) {
+    List<Bulk> order = new ArrayList<>(Bulk.of(bench, bench.chosen(pieces)));
+    Bulk lead = order.get(order.size() - 1);
+    Vec way = way(bench, order);
+    order.sort(Comparator.comparingDouble(b -> b.middle(way)));
+    int last = order.size() - 1;
+    int pulled = 0;
+    while (pulled < last && !order.get(pulled).moves(piece)) {
+      pulled++;
+    }
+    From stays = stays(bench.space());
+    boolean free = stays == From.ends || stays == From.beside;
+    // what lies farther off stays where neither end does
+    From end = free ? (2 * pulled >= last ? From.first : From.last) : stays;
+    double fixed =
+        switch (end) {
+          case last -> last;
+          case middle -> last / 2.0;
+          case lead -> order.indexOf(lead);
+          default -> 0;
+        };
+    if (Math.abs(pulled - fixed) < 0.25) {
+      return this; // it is the one that stays
+    }
+    boolean middles = how == How.middles;
+    double now =
+        middles ? apart(bench) : -shifts(bench, order, way, How.touching, false)[last] / last;
+    double next = now + by.dot(way) / (pulled - fixed);
+    double tidy = Math.max(0, Math.round(next / step) * Math.round(step * 1000) / 1000.0);
+    return withHow(middles ? How.middles : How.gap).withBy(Amount.of(tidy)).withFrom(end);
   }
 
   private static void check(List<Bulk> all, How h, From stays) {

@@ -8,6 +8,7 @@ import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.Wanting;
 import pied.core.piece.Piece;
 import pied.core.space.Rule;
 import pied.core.space.Spot;
@@ -124,7 +125,10 @@ public record Scatter(
       for (PlanPoint p : outline) {
         spots.add(new Spot(r.length(p.x(), 0), r.length(p.z(), 0)));
       }
-      if (spots.size() < 3 || spots.size() > 500) {
+      if (spots.size() < 3) {
+        throw new Wanting("Click the corners of the part of the floor; three at least.");
+      }
+      if (spots.size() > 500) {
         throw new Refusal("An outline has 3 to 500 corners.");
       }
       next = next.withOutline(spots).withOnto(List.of()).withAbout(null);

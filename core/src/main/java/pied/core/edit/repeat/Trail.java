@@ -10,6 +10,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.Walls;
+import pied.core.edit.Wanting;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -88,7 +89,13 @@ public record Trail(
               0,
               high);
     } else if (line != null) {
-      old = old.withPath(line.spots).withClosed(line.closed).withAlong(line.along);
+      boolean other = (old.along() == null) != (line.along == null);
+      Double usual = line.along == null ? null : 0.0;
+      old =
+          old.withPath(line.spots)
+              .withClosed(line.closed)
+              .withAlong(line.along)
+              .withOffset(other ? usual : old.offset());
     }
     Rule.Trail next = old;
     if (gap != null || pitch != null) {
@@ -116,6 +123,9 @@ public record Trail(
       List<Spot> spots = new ArrayList<>();
       for (PlanPoint p : path) {
         spots.add(new Spot(r.length(p.x(), 0), r.length(p.z(), 0)));
+      }
+      if (spots.size() < 2) {
+        throw new Wanting("Click where the path " + (spots.isEmpty() ? "begins." : "goes on."));
       }
       if (spots.size() > 500) {
         throw new Refusal("A path has up to 500 corners.");

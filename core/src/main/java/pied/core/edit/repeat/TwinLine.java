@@ -6,6 +6,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.Walls;
+import pied.core.edit.Wanting;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
@@ -78,7 +79,10 @@ public record TwinLine(
   }
 
   private static Vec point(Bench bench, @Nullable PlanPoint p) {
-    Amount x = Bench.need(p, "at").x();
+    if (p == null) {
+      throw new Wanting("Click where it is.");
+    }
+    Amount x = p.x();
     return new Vec(bench.length(x, 0), 0, bench.length(p.z(), 0));
   }
 }

@@ -1,0 +1,27 @@
+package pied.core.point;
+
+import pied.core.Nullable;
+import pied.core.edit.Edit;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/** What clicks on a drawing make of edits of a sort. */
+interface Click<E extends Edit> {
+  Class<E> of();
+
+  /** What can be clicked, in words. */
+  String hint(E edit);
+
+  /** The edit that a click makes of it. */
+  E at(Space space, LengthUnit unit, E edit, Pointed p);
+
+  /** The edit without the last point that was clicked; null where there is none. */
+  default @Nullable E back(E edit) {
+    return null;
+  }
+
+  /** What is drawn of it; null for nothing. */
+  default @Nullable Drawn drawn(E edit, LengthUnit unit) {
+    return null;
+  }
+}
