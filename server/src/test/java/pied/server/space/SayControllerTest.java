@@ -101,7 +101,7 @@ class SayControllerTest {
     http.perform(
             post("/api/spaces/room/understand")
                 .contentType(MediaType.APPLICATION_JSON)
-                .content("{\"text\":\"900 in a row, 0.2 apart\",\"pieces\":[\"a\"]}"))
+                .content("{\"text\":\"900 along wall A\",\"pieces\":[\"a\"]}"))
         .andExpect(jsonPath("$.edits", hasSize(1)))
         .andExpect(jsonPath("$.wanting").value(false))
         .andExpect(jsonPath("$.refused", containsString("room")));
