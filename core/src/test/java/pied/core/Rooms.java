@@ -2,6 +2,10 @@ package pied.core;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +20,8 @@ import pied.core.edit.place.Place;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.space.Opening;
+import pied.core.say.Say;
+import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -86,6 +92,38 @@ public final class Rooms {
         new NewShell(null, typed("10"), typed("6"), typed("5"), null, null, null, null, of)
             .build(LengthUnit.M);
     rooms.space = new Space(shell, List.of(), SHAPES);
+    return rooms;
+  }
+
+  /** The tea room as the text in the documents furnishes it. */
+  public static Rooms teaRoom() {
+    Rooms rooms =
+        of(
+            new Shell(
+                Outlines.rectangle(9.2, 6.4),
+                2.9,
+                0.24,
+                List.of(
+                    new Opening("window 1", Opening.Kind.window, "A", 3.2, 1.6, 0.85, 1.5),
+                    new Opening("window 2", Opening.Kind.window, "A", 6.3, 1.6, 0.85, 1.5),
+                    new Opening("door 1", Opening.Kind.door, "D", 4.6, 0.95, 0, 2.1)),
+                Map.of()));
+    try {
+      String text = Files.readString(Path.of("..", "docs", "tea-room.txt"));
+      rooms.space =
+          Say.make(
+                  rooms.space,
+                  text,
+                  List.of(),
+                  LengthUnit.M,
+                  null,
+                  () -> "p" + rooms.ids.incrementAndGet(),
+                  Effort.ANY)
+              .outcome()
+              .space();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
     return rooms;
   }
 

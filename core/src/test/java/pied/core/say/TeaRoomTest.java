@@ -23,35 +23,11 @@ import pied.core.units.LengthUnit;
 class TeaRoomTest {
   private static final Path TEXT = Path.of("..", "docs", "tea-room.txt");
 
-  private static Rooms bare() {
-    return Rooms.of(
-        new Shell(
-            Outlines.rectangle(9.2, 6.4),
-            2.9,
-            0.24,
-            List.of(
-                new Opening("window 1", Opening.Kind.window, "A", 3.2, 1.6, 0.85, 1.5),
-                new Opening("window 2", Opening.Kind.window, "A", 6.3, 1.6, 0.85, 1.5),
-                new Opening("door 1", Opening.Kind.door, "D", 4.6, 0.95, 0, 2.1)),
-            Map.of()));
-  }
-
   @Test
   void theTeaRoomIsFurnishedByAShortText() throws Exception {
     String text = Files.readString(TEXT);
     assertThat(text.lines().count()).isLessThan(80);
-    Rooms room = bare();
-    AtomicInteger n = new AtomicInteger();
-    Say.Done done =
-        Say.make(
-            room.space,
-            text,
-            List.of(),
-            LengthUnit.M,
-            null,
-            () -> "p" + n.incrementAndGet(),
-            Effort.ANY);
-    room.space = done.outcome().space();
+    Rooms room = Rooms.teaRoom();
     assertThat(room.space.pieces()).hasSizeGreaterThan(70);
     assertThat(Snag.of(room.space)).as("nothing hovers, overlaps, tips or pokes out").isEmpty();
     Map<String, Long> on =

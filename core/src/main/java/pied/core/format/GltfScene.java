@@ -1,0 +1,337 @@
+package pied.core.format;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import pied.core.Nullable;
+import pied.core.solid.Mesh;
+import pied.core.solid.Pose;
+import pied.core.solid.Rotation;
+import pied.core.solid.Vec;
+
+/**
+ * A binary glTF 2.0 file (Khronos, ISO/IEC 12113) as it is put together: meshes, each written once
+ * however often it is there, nodes that stand in the scene, materials, lamps
+ * (KHR_lights_punctual) and cameras. Metres, y up.
+ */
+public final class GltfScene {
+  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final int ARRAY = 34962;
+  private static final int ELEMENTS = 34963;
+  private static final int FLOAT = 5126;
+  private static final int INT = 5125;
+  private static final String LIGHTS = "KHR_lights_punctual";
+
+  private final ObjectNode root = JSON.createObjectNode();
+  private final ArrayNode scene;
+  private final ArrayNode nodes;
+  private final Bytes data = new Bytes();
+  private final Map<Look, Integer> materials = new LinkedHashMap<>();
+  private final Map<Mesh, Geometry> geometries = new IdentityHashMap<>();
+  private final Map<Worn, Integer> meshes = new HashMap<>();
+
+  /** A mesh in the looks of its parts. */
+  private record Worn(int geometry, List<Look> looks) {}
+
+  /** What of a mesh is written: for every part the attributes, and the corners if they are shared. */
+  private record Geometry(int number, Mesh mesh, Map<Integer, Part> plain, Map<Integer, Part> on) {}
+
+  private record Part(ObjectNode attributes, @Nullable Integer indices) {}
+
+  private static final class Bytes extends ByteArrayOutputStream {
+    /** Where the next ones begin, at a whole number of four. */
+    int next() {
+      while (count % 4 != 0) {
+        write(0);
+      }
+      return count;
+    }
+
+    void into(ByteBuffer out) {
+      out.put(buf, 0, count);
+    }
+  }
+
+  /** An empty scene of a name. */
+  public GltfScene(String name) {
+    root.putObject("asset").put("version", "2.0").put("generator", "Pied");
+    root.put("scene", 0);
+    ObjectNode only = root.putArray("scenes").addObject().put("name", name);
+    scene = only.putArray("nodes");
+    nodes = root.putArray("nodes");
+  }
+
+  /** What is said of all of it. */
+  public ObjectNode about() {
+    return ((ObjectNode) root.get("scenes").get(0)).withObject("/extras");
+  }
+
+  /**
+   * A mesh at a place.
+   *
+   * @param looks by the parts of the mesh
+   * @return the node, to which more can be said
+   */
+  public ObjectNode put(String name, Mesh mesh, Pose pose, Map<String, Look> looks) {
+    ObjectNode node = node(name, pose);
+    List<Look> own = mesh.parts().stream().map(looks::get).toList();
+    Geometry g =
+        geometries.computeIfAbsent(
+            mesh, m -> new Geometry(geometries.size(), m, new HashMap<>(), new HashMap<>()));
+    node.put("mesh", meshes.computeIfAbsent(new Worn(g.number, own), w -> mesh(name, g, own)));
+    return node;
+  }
+
+  /** Something at a place that has no mesh of its own. */
+  private ObjectNode node(String name, Pose pose) {
+    scene.add(nodes.size());
+    ObjectNode node = nodes.addObject().put("name", name);
+    Vec at = pose.at();
+    if (!at.equals(Vec.ZERO)) {
+      node.putArray("translation").add(at.x()).add(at.y()).add(at.z());
+    }
+    Rotation r = pose.rotation();
+    if (Math.abs(r.w()) < 1) {
+      node.putArray("rotation").add(r.x()).add(r.y()).add(r.z()).add(r.w());
+    }
+    return node;
+  }
+
+  /**
+   * A lamp that shines to all sides.
+   *
+   * @param candela luminous intensity
+   * @param rgb its colour in linear light, 0 to 1
+   */
+  public void lamp(String name, Vec at, double candela, double[] rgb) {
+    if (!root.has("extensionsUsed")) {
+      root.putArray("extensionsUsed").add(LIGHTS);
+    }
+    ArrayNode lamps = root.withObject("/extensions/" + LIGHTS).withArray("/lights");
+    ObjectNode lamp = lamps.addObject().put("name", name).put("type", "point");
+    lamp.put("intensity", candela);
+    lamp.putArray("color").add(rgb[0]).add(rgb[1]).add(rgb[2]);
+    node(name, Pose.of(at, 0)).putObject("extensions").putObject(LIGHTS).put("light", lamps.size() - 1);
+  }
+
+  /**
+   * A camera.
+   *
+   * @param height of what it sees, as an angle, degrees
+   */
+  public void camera(String name, Vec eye, Vec target, double height) {
+    ArrayNode cameras = root.withArray("/cameras");
+    ObjectNode camera = cameras.addObject().put("name", name).put("type", "perspective");
+    camera.putObject("perspective").put("yfov", Math.toRadians(height)).put("znear", 0.05);
+    // a camera looks along -z
+    Vec back = eye.minus(target).unit();
+    Vec side = Vec.UP.cross(back);
+    Vec right = side.length() < 1e-9 ? new Vec(1, 0, 0) : side.unit();
+    node(name, Pose.of(eye, right, back.cross(right), back)).put("camera", cameras.size() - 1);
+  }
+
+  private int mesh(String name, Geometry g, List<Look> looks) {
+    ArrayNode all = root.withArray("/meshes");
+    ObjectNode mesh = all.addObject().put("name", name);
+    ArrayNode primitives = mesh.putArray("primitives");
+    for (int part = 0; part < looks.size(); part++) {
+      Look look = looks.get(part);
+      boolean pictured = look.picture() != null && g.mesh.uv() != null;
+      int own = part;
+      Part written =
+          (pictured ? g.on : g.plain)
+              .computeIfAbsent(part, k -> pictured ? pictured(g.mesh, own) : plain(g, own));
+      if (written.attributes == null) {
+        continue;
+      }
+      ObjectNode p = primitives.addObject();
+      p.set("attributes", written.attributes);
+      if (written.indices != null) {
+        p.put("indices", written.indices);
+      }
+      p.put("material", material(pictured ? look : plain(look)));
+    }
+    return all.size() - 1;
+  }
+
+  private static Look plain(Look l) {
+    return l.picture() == null ? l : new Look(l.name(), l.colour(), l.rough(), l.glow(), null);
+  }
+
+  private static int[] corners(Mesh mesh, int part) {
+    return IntStream.range(0, mesh.corners().length)
+        .filter(i -> mesh.partOf()[i / 3] == part)
+        .toArray();
+  }
+
+  /** A part whose corners share the vertices that are of it. */
+  private Part plain(Geometry g, int part) {
+    Mesh mesh = g.mesh;
+    int[] at = corners(mesh, part);
+    if (at.length == 0) {
+      return new Part(null, null);
+    }
+    int[] used = Arrays.stream(at).map(i -> mesh.corners()[i]).sorted().distinct().toArray();
+    ByteBuffer corners = bytes(4 * at.length);
+    for (int i : at) {
+      corners.putInt(Arrays.binarySearch(used, mesh.corners()[i]));
+    }
+    ObjectNode attributes = attributes(mesh, used, at);
+    return new Part(attributes, accessor(corners, ELEMENTS, INT, at.length, "SCALAR"));
+  }
+
+  /** A part with a picture: a corner may be at another place of it in every triangle. */
+  private Part pictured(Mesh mesh, int part) {
+    int[] at = corners(mesh, part);
+    if (at.length == 0) {
+      return new Part(null, null);
+    }
+    int[] vertices = Arrays.stream(at).map(i -> mesh.corners()[i]).toArray();
+    ObjectNode attributes = attributes(mesh, vertices, at);
+    ByteBuffer places = bytes(8 * at.length);
+    for (int i : at) {
+      places.putFloat(mesh.uv()[2 * i]).putFloat(mesh.uv()[2 * i + 1]);
+    }
+    attributes.put("TEXCOORD_0", accessor(places, ARRAY, FLOAT, at.length, "VEC2"));
+    return new Part(attributes, null);
+  }
+
+  private ObjectNode attributes(Mesh mesh, int[] vertices, int[] at) {
+    ObjectNode attributes = JSON.createObjectNode();
+    float[] min = {Float.MAX_VALUE, Float.MAX_VALUE, Float.MAX_VALUE};
+    float[] max = {-Float.MAX_VALUE, -Float.MAX_VALUE, -Float.MAX_VALUE};
+    ByteBuffer places = bytes(12 * vertices.length);
+    for (int v : vertices) {
+      for (int k = 0; k < 3; k++) {
+        float c = (float) mesh.xyz()[3 * v + k];
+        min[k] = Math.min(min[k], c);
+        max[k] = Math.max(max[k], c);
+        places.putFloat(c);
+      }
+    }
+    int position = accessor(places, ARRAY, FLOAT, vertices.length, "VEC3");
+    attributes.put("POSITION", position);
+    ObjectNode own = (ObjectNode) root.get("accessors").get(position);
+    own.putArray("min").add(min[0]).add(min[1]).add(min[2]);
+    own.putArray("max").add(max[0]).add(max[1]).add(max[2]);
+    if (mesh.normals() != null) {
+      ByteBuffer normals = bytes(12 * vertices.length);
+      for (int v : vertices) {
+        normal(mesh, v, normals);
+      }
+      attributes.put("NORMAL", accessor(normals, ARRAY, FLOAT, vertices.length, "VEC3"));
+    }
+    return attributes;
+  }
+
+  /** Of length 1 to the last digit; where there is none, up. */
+  private static void normal(Mesh mesh, int v, ByteBuffer out) {
+    double x = mesh.normals()[3 * v];
+    double y = mesh.normals()[3 * v + 1];
+    double z = mesh.normals()[3 * v + 2];
+    double l = Math.sqrt(x * x + y * y + z * z);
+    boolean none = !(l > 1e-6);
+    out.putFloat(none ? 0 : (float) (x / l));
+    out.putFloat(none ? 1 : (float) (y / l));
+    out.putFloat(none ? 0 : (float) (z / l));
+  }
+
+  private static ByteBuffer bytes(int n) {
+    return ByteBuffer.allocate(n).order(ByteOrder.LITTLE_ENDIAN);
+  }
+
+  private int accessor(ByteBuffer bytes, int target, int type, int count, String shape) {
+    int view = view(bytes.array());
+    ((ObjectNode) root.get("bufferViews").get(view)).put("target", target);
+    ArrayNode all = root.withArray("/accessors");
+    all.addObject()
+        .put("bufferView", view)
+        .put("componentType", type)
+        .put("count", count)
+        .put("type", shape);
+    return all.size() - 1;
+  }
+
+  private int view(byte[] bytes) {
+    ArrayNode all = root.withArray("/bufferViews");
+    all.addObject()
+        .put("buffer", 0)
+        .put("byteOffset", data.next())
+        .put("byteLength", bytes.length);
+    data.writeBytes(bytes);
+    return all.size() - 1;
+  }
+
+  private int material(Look look) {
+    Integer had = materials.get(look);
+    if (had != null) {
+      return had;
+    }
+    ArrayNode all = root.withArray("/materials");
+    ObjectNode m = all.addObject().put("name", look.name());
+    ObjectNode surface = m.putObject("pbrMetallicRoughness");
+    surface.put("metallicFactor", 0).put("roughnessFactor", look.rough());
+    double[] rgb = look.linear();
+    if (look.picture() != null) {
+      surface.putObject("baseColorTexture").put("index", texture(look.picture()));
+    } else {
+      surface.putArray("baseColorFactor").add(rgb[0]).add(rgb[1]).add(rgb[2]).add(1);
+    }
+    if (look.glow() > 0) {
+      double glow = Math.min(1, look.glow());
+      m.putArray("emissiveFactor").add(glow * rgb[0]).add(glow * rgb[1]).add(glow * rgb[2]);
+    }
+    materials.put(look, all.size() - 1);
+    return all.size() - 1;
+  }
+
+  private int texture(byte[] file) {
+    boolean png = file.length > 0 && (file[0] & 255) == 0x89;
+    ArrayNode images = root.withArray("/images");
+    images
+        .addObject()
+        .put("bufferView", view(file))
+        .put("mimeType", png ? "image/png" : "image/jpeg");
+    ArrayNode textures = root.withArray("/textures");
+    textures.addObject().put("source", images.size() - 1);
+    return textures.size() - 1;
+  }
+
+  /** The file. */
+  public byte[] bytes() {
+    int length = data.next();
+    if (length > 0) {
+      root.putArray("buffers").addObject().put("byteLength", length);
+    }
+    byte[] json;
+    try {
+      json = JSON.writeValueAsBytes(root);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    int padded = (json.length + 3) & ~3;
+    ByteBuffer out = bytes(12 + 8 + padded + (length > 0 ? 8 + length : 0));
+    out.putInt(0x46546C67).putInt(2).putInt(out.capacity());
+    out.putInt(padded).putInt(0x4E4F534A).put(json);
+    while (out.position() < 20 + padded) {
+      out.put((byte) ' ');
+    }
+    if (length > 0) {
+      out.putInt(length).putInt(0x004E4942);
+      data.into(out);
+    }
+    return out.array();
+  }
+}

@@ -1,0 +1,176 @@
+package pied.core.handover;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import pied.core.Nullable;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.schedule.Schedule;
+import pied.core.space.Group;
+import pied.core.space.Layer;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/**
+ * The schedule as comma-separated values by RFC 4180, UTF-8, with a header row. Where the decimal
+ * sign is a comma the separator is a semicolon, as spreadsheets there expect it.
+ */
+public final class ScheduleCsv {
+  /** What a line is about. */
+  public enum By {
+    piece,
+    article
+  }
+
+  private final StringBuilder out = new StringBuilder();
+  private final LengthUnit unit;
+  private final boolean comma;
+
+  private ScheduleCsv(LengthUnit unit, boolean comma) {
+    this.unit = unit;
+    this.comma = comma;
+  }
+
+  /**
+   * Writes it.
+   *
+   * @param comma whether the decimal sign is a comma
+   */
+  public static String of(Space space, By by, LengthUnit unit, boolean comma) {
+    ScheduleCsv csv = new ScheduleCsv(unit, comma);
+    if (by == By.piece) {
+      csv.pieces(space);
+    } else {
+      csv.articles(space);
+    }
+    return csv.out.toString();
+  }
+
+  private void pieces(Space space) {
+    String u = " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
+    line(
+        List.of(
+            "Name", "Article", "Kind", "Width" + u, "Depth" + u, "Height" + u, "Across" + u,
+            "Deep" + u, "Underside" + u, "Top" + u, "Facing (°)", "On", "Layer", "Group", "Finish",
+            "Weight (kg)", "Cost", "Supplier", "Remark", "Note"));
+    for (Schedule.Row r : Schedule.of(space, unit)) {
+      Piece p = space.piece(r.id());
+      Layer layer = space.filing().layer(r.layer());
+      Group group = space.filing().group(r.group());
+      double datum = space.shell().datum().y();
+      line(
+          List.of(
+              text(r.name()),
+              text(r.articleName()),
+              text(r.kind()),
+              length(p.size().width()),
+              length(p.size().depth()),
+              length(p.size().height()),
+              length(r.from().x()),
+              length(r.from().z()),
+              length(space.low(p) - datum),
+              length(space.high(p) - datum),
+              number(r.turn(), 2),
+              text(p.on().equals(On.NOTHING) ? "" : space.nameOf(p.on())),
+              text(layer == null ? "" : layer.name()),
+              text(group == null ? "" : group.name()),
+              text(r.finish()),
+              known(r.weight(), 1),
+              known(r.cost(), 2),
+              text(r.supplier()),
+              text(r.remark()),
+              text(r.note())));
+    }
+  }
+
+  /** Pieces of the same article, size and finish are one line. */
+  private void articles(Space space) {
+    String u = " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
+    line(
+        List.of(
+            "Number", "Article", "Kind", "Width" + u, "Depth" + u, "Height" + u, "Finish",
+            "Weight, all (kg)", "Cost of one", "Cost, all", "Supplier", "Note"));
+    Map<List<String>, List<Schedule.Row>> alike = new LinkedHashMap<>();
+    for (Schedule.Row r : Schedule.of(space, unit)) {
+      List<String> key = List.of(r.articleName(), r.article(), r.size(), r.finish(), r.note());
+      alike.computeIfAbsent(key, k -> new ArrayList<>()).add(r);
+    }
+    alike.entrySet().stream()
+        .sorted(Map.Entry.comparingByKey(ScheduleCsv::inOrder))
+        .map(Map.Entry::getValue)
+        .forEach(
+            rows -> {
+              Schedule.Row r = rows.get(0);
+              line(
+                  List.of(
+                      String.valueOf(rows.size()),
+                      text(r.articleName()),
+                      text(r.kind()),
+                      length(r.measures().width()),
+                      length(r.measures().depth()),
+                      length(r.measures().height()),
+                      text(r.finish()),
+                      known(rows.stream().mapToDouble(Schedule.Row::weight).sum(), 1),
+                      known(r.cost(), 2),
+                      known(r.cost() * rows.size(), 2),
+                      text(r.supplier()),
+                      text(r.note())));
+            });
+  }
+
+  private static int inOrder(List<String> a, List<String> b) {
+    for (int i = 0; i < a.size(); i++) {
+      int c = a.get(i).compareTo(b.get(i));
+      if (c != 0) {
+        return c;
+      }
+    }
+    return 0;
+  }
+
+  private void line(List<String> cells) {
+    String separator = comma ? ";" : ",";
+    for (int i = 0; i < cells.size(); i++) {
+      out.append(i == 0 ? "" : separator).append(quoted(cells.get(i)));
+    }
+    out.append("\r\n");
+  }
+
+  private static String quoted(String cell) {
+    return cell.chars().anyMatch(c -> c == ',' || c == ';' || c == '"' || c == '\r' || c == '\n')
+        ? '"' + cell.replace("\"", "\"\"") + '"'
+        : cell;
+  }
+
+  /**
+   * A text that no spreadsheet takes for a formula: what begins like one has an apostrophe before
+   * it.
+   */
+  static String text(@Nullable String s) {
+    if (s == null || s.isEmpty()) {
+      return "";
+    }
+    String stripped = s.stripLeading();
+    boolean formula = !stripped.isEmpty() && "=+-@\t\r".indexOf(stripped.charAt(0)) >= 0;
+    return formula ? "'" + s : s;
+  }
+
+  /** Feet and inches are decimal feet here. */
+  private String length(double metres) {
+    return number(metres / unit.metres(), unit == LengthUnit.MM ? 1 : unit == LengthUnit.CM ? 2 : 4);
+  }
+
+  private String known(double v, int decimals) {
+    return v == 0 ? "" : number(v, decimals);
+  }
+
+  private String number(double v, int decimals) {
+    String s = String.format(Locale.ROOT, "%." + decimals + "f", v);
+    s = s.contains(".") ? s.replaceAll("0+$", "").replaceAll("\\.$", "") : s;
+    s = s.equals("-0") ? "0" : s;
+    return comma ? s.replace('.', ',') : s;
+  }
+}

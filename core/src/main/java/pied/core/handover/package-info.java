@@ -1,0 +1,2 @@
+/** What leaves the house: lists, drawings to scale, models. Same space, same bytes. */
+package pied.core.handover;

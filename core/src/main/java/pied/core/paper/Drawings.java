@@ -1,0 +1,103 @@
+package pied.core.paper;
+
+import java.util.List;
+import java.util.Map;
+import pied.core.Effort;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.drawing.Elevation;
+import pied.core.drawing.Elevations;
+import pied.core.drawing.Lines;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/** Draws a space on sheets of paper. */
+public final class Drawings {
+  /** What is drawn. */
+  public enum Kind {
+    plan,
+    /** The ceiling as in a mirror on the floor. */
+    ceiling,
+    /** At a wall, or a section. */
+    elevation
+  }
+
+  /**
+   * What is asked for.
+   *
+   * @param look of an elevation or a section
+   * @param scale 50 for 1:50; null for the largest at which it is on one sheet
+   * @param numbers whether pieces are numbered, with a legend
+   */
+  public record Wish(
+      Kind kind,
+      @Nullable Elevation.Look look,
+      @Nullable Integer scale,
+      Paper paper,
+      LengthUnit unit,
+      boolean numbers) {
+    public Wish {
+      if (scale != null && !Paper.SCALES.contains(scale)) {
+        throw new Refusal(
+            "Drawings are made at 1:10, 1:20, 1:25, 1:50, 1:100 or 1:200, not at 1:" + scale + ".");
+      }
+    }
+  }
+
+  /** A drawing before it is on sheets. */
+  record Drawn(String title, Board board, Map<Numbers.Entry, Integer> legend) {}
+
+  private final Lines lines;
+  private final Elevations elevations;
+
+  public Drawings(Lines lines, Elevations elevations) {
+    this.lines = lines;
+    this.elevations = elevations;
+  }
+
+  /**
+   * Draws it.
+   *
+   * @param all the whole space, whose numbers count
+   * @param space what of it is drawn
+   * @return as many sheets as it takes
+   * @throws Refusal if there is no such wall or cut, or the drawing would take too many sheets
+   */
+  public List<Sheet> draw(Space all, Space space, Wish wish, Plate plate, Effort effort) {
+    Numbers numbers = new Numbers(all, wish.unit());
+    if (wish.scale() != null) {
+      Drawn drawn = drawn(space, wish, wish.scale(), numbers, plate, effort);
+      return new Layout(space, wish, wish.scale(), plate, drawn).sheets();
+    }
+    int smallest = Paper.SCALES.get(Paper.SCALES.size() - 1);
+    // how large it is decides the scale; it is drawn small to see that, which costs the same
+    for (int scale : Paper.SCALES) {
+      if (scale != smallest && !Layout.mayFit(space, wish, scale)) {
+        continue;
+      }
+      Drawn drawn = drawn(space, wish, scale, numbers, plate, effort);
+      Layout layout = new Layout(space, wish, scale, plate, drawn);
+      if (layout.onOne() || scale == smallest) {
+        return layout.sheets();
+      }
+    }
+    throw new IllegalStateException();
+  }
+
+  private Drawn drawn(
+      Space space, Wish wish, int scale, Numbers numbers, Plate plate, Effort effort) {
+    effort.goOn();
+    if (wish.kind() != Kind.elevation) {
+      boolean ceiling = wish.kind() == Kind.ceiling;
+      PlanBoard plan =
+          new PlanBoard(
+              space, wish.unit(), ceiling, scale, lines, numbers, wish.numbers(), effort);
+      Board board = plan.draw(plate.space());
+      return new Drawn(ceiling ? "Ceiling plan" : "Plan", board, plan.legend());
+    }
+    Elevation e = elevations.draw(space, wish.look(), wish.unit());
+    ElevationBoard drawing = new ElevationBoard(space, e, scale, numbers, wish.numbers());
+    Board board = drawing.draw();
+    return new Drawn(e.title(), board, drawing.legend());
+  }
+}

@@ -1,0 +1,93 @@
+package pied.core.paper;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.TreeMap;
+import org.locationtech.jts.geom.Envelope;
+import pied.core.drawing.Elevation;
+import pied.core.drawing.Ink;
+import pied.core.drawing.Label;
+import pied.core.paper.Mark.Anchor;
+import pied.core.space.Space;
+
+/** An elevation or a section to scale. */
+final class ElevationBoard {
+  private static final String SOLID = "#8F8A83";
+  private static final String PALE = "#C9C4BC";
+
+  private final Space space;
+  private final Elevation drawing;
+  private final Numbers numbers;
+  private final boolean numbered;
+  private final Board board;
+  private final Map<Integer, Numbers.Entry> legend = new TreeMap<>();
+  private final Map<Integer, Integer> counts = new TreeMap<>();
+
+  ElevationBoard(Space space, Elevation drawing, int scale, Numbers numbers, boolean numbered) {
+    this.space = space;
+    this.drawing = drawing;
+    this.numbers = numbers;
+    this.numbered = numbered;
+    this.board = new Board(scale);
+  }
+
+  Board draw() {
+    for (Ink i : drawing.inks()) {
+      if (i.style() == Ink.Style.cut) {
+        board.cut(i.rings(), SOLID);
+      }
+    }
+    board.drawCut();
+    for (Ink i : drawing.inks()) {
+      if (i.style() == Ink.Style.cutPiece) {
+        board.area(i.rings(), PALE, Pen.OUTLINE);
+      }
+      Pen pen = i.style() == Ink.Style.piece ? Pen.PIECE : Pen.EDGE;
+      i.lines().forEach(l -> board.line(l, pen));
+    }
+    drawing.labels().forEach(this::label);
+    new Measures(board).add(drawing.dimensions());
+    for (int n = drawing.figures().size() - 1; numbered && n >= 0; n--) {
+      number(drawing.figures().get(n));
+    }
+    return board;
+  }
+
+  Map<Numbers.Entry, Integer> legend() {
+    Map<Numbers.Entry, Integer> all = new LinkedHashMap<>();
+    legend.forEach((n, e) -> all.put(e, counts.get(n)));
+    return all;
+  }
+
+  private void label(Label l) {
+    double under = l.kind().equals("under") ? Board.SMALL : -0.8;
+    board.text(
+        l.text(),
+        l.x() * board.k(),
+        l.y() * board.k() + under,
+        Board.SMALL,
+        Anchor.valueOf(l.anchor()),
+        false);
+  }
+
+  private void number(Ink figure) {
+    if (figure.part() == null || !space.has(figure.part()) || figure.rings().isEmpty()) {
+      return;
+    }
+    Numbers.Entry e = numbers.of(space.piece(figure.part()));
+    legend.put(e.number(), e);
+    counts.merge(e.number(), 1, Integer::sum);
+    Envelope box = new Envelope();
+    for (double[] ring : figure.rings()) {
+      for (int i = 0; i < ring.length; i += 2) {
+        box.expandToInclude(ring[i] * board.k(), ring[i + 1] * board.k());
+      }
+    }
+    board.about(
+        String.valueOf(e.number()),
+        box.centre().x,
+        box.centre().y,
+        Board.SMALL,
+        Math.min(box.getWidth(), box.getHeight()));
+  }
+}

@@ -1,0 +1,324 @@
+package pied.core.paper;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Point;
+import org.locationtech.jts.index.quadtree.Quadtree;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
+import pied.core.Effort;
+import pied.core.catalog.Mounting;
+import pied.core.drawing.Eye;
+import pied.core.drawing.Ink;
+import pied.core.drawing.Label;
+import pied.core.drawing.LineDrawing;
+import pied.core.drawing.Lines;
+import pied.core.drawing.ShellPlan;
+import pied.core.paper.Mark.Anchor;
+import pied.core.piece.Piece;
+import pied.core.place.Footprint;
+import pied.core.solid.Box;
+import pied.core.solid.Pose;
+import pied.core.solid.Vec;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/**
+ * The plan of a space, cut at breast height and seen from above; or the ceiling plan, seen as in a
+ * mirror on the floor: what hangs, and what is fixed above the cut.
+ */
+final class PlanBoard {
+  /** Seen from below, x to the right all the same. */
+  private static final Eye MIRROR =
+      new Eye(new Vec(1, 0, 0), new Vec(0, 0, 1), new Vec(0, -1, 0));
+
+  /** Edges shorter than this on paper only blacken it, millimetres. */
+  private static final double SHORT = 0.5;
+
+  private static final String SOLID = "#8F8A83";
+  private static final String WHITE = "#FFFFFF";
+
+  private final Space space;
+  private final LengthUnit unit;
+  private final boolean ceiling;
+  private final Lines lines;
+  private final Numbers numbers;
+  private final boolean numbered;
+  private final Effort effort;
+  private final Board board;
+  private final Measures measures;
+  private final Map<Integer, Numbers.Entry> legend = new TreeMap<>();
+  private final Map<Integer, Integer> counts = new TreeMap<>();
+
+  PlanBoard(
+      Space space,
+      LengthUnit unit,
+      boolean ceiling,
+      int scale,
+      Lines lines,
+      Numbers numbers,
+      boolean numbered,
+      Effort effort) {
+    this.space = space;
+    this.unit = unit;
+    this.ceiling = ceiling;
+    this.lines = lines;
+    this.numbers = numbers;
+    this.numbered = numbered;
+    this.effort = effort;
+    this.board = new Board(scale);
+    this.measures = new Measures(board);
+  }
+
+  Board draw(String name) {
+    ShellPlan plan = ShellPlan.of(space, name, unit);
+    List<Ink> below = plan.inks().stream().filter(this::below).toList();
+    // solid first, then what is in it
+    below.stream().filter(i -> i.style() == Ink.Style.cut).forEach(this::ink);
+    measures.avoid(board.drawCut());
+    below.stream().filter(i -> i.style() != Ink.Style.cut).forEach(this::ink);
+    pieces();
+    plan.inks().stream().filter(i -> !below(i)).forEach(this::ink);
+    plan.labels().stream().filter(l -> !l.kind().equals("space")).forEach(this::label);
+    measures.add(plan.dimensions());
+    if (numbered) {
+      number();
+    }
+    plan.labels().stream().filter(l -> l.kind().equals("space")).forEach(this::label);
+    return board;
+  }
+
+  /** Numbers and names of what is on it, and how many there are of each. */
+  Map<Numbers.Entry, Integer> legend() {
+    Map<Numbers.Entry, Integer> all = new LinkedHashMap<>();
+    legend.forEach((n, e) -> all.put(e, counts.get(n)));
+    return all;
+  }
+
+  // ---- the shell
+
+  private boolean below(Ink i) {
+    return switch (i.style()) {
+      case overhead, centre, setting -> false;
+      default -> true;
+    };
+  }
+
+  private void ink(Ink i) {
+    boolean floor =
+        i.style() == Ink.Style.raised
+            || i.style() == Ink.Style.stair
+            || i.style() == Ink.Style.seat
+            || i.style() == Ink.Style.floor;
+    if (ceiling && floor) {
+      return;
+    }
+    switch (i.style()) {
+      case floor -> {
+        // paper
+      }
+      case cut -> board.cut(i.rings(), SOLID);
+      case low -> board.area(i.rings(), WHITE, Pen.OUTLINE);
+      case gap -> board.area(i.rings(), WHITE, Pen.THIN);
+      case raised, stair -> {
+        board.area(i.rings(), null, Pen.OUTLINE);
+        i.lines().forEach(l -> board.line(l, Pen.EDGE));
+      }
+      default -> {
+        Pen pen = pen(i.style());
+        i.rings().forEach(r -> board.line(closed(r), pen));
+        i.lines().forEach(l -> board.line(l, pen));
+      }
+    }
+  }
+
+  private static Pen pen(Ink.Style style) {
+    return switch (style) {
+      case overhead -> Pen.OVERHEAD;
+      case centre, setting -> Pen.CENTRE;
+      case leaf -> Pen.OUTLINE;
+      case swing, seat -> Pen.THIN;
+      default -> Pen.EDGE;
+    };
+  }
+
+  static double[] closed(double[] ring) {
+    double[] out = java.util.Arrays.copyOf(ring, ring.length + 2);
+    out[ring.length] = ring[0];
+    out[ring.length + 1] = ring[1];
+    return out;
+  }
+
+  private void label(Label l) {
+    double x = l.x() * board.k();
+    double y = l.y() * board.k();
+    switch (l.kind()) {
+      case "wall" -> {
+        board.add(new Mark.Area(List.of(circle(x, y, 2.4)), WHITE, Pen.EDGE));
+        board.text(l.text(), x, y + 1, Board.TEXT, Anchor.middle, true);
+      }
+      case "space" -> {
+        String[] both = l.text().split("\n");
+        place(both[0], x, y, Board.LARGE, both.length > 1 ? both[1] : "");
+      }
+      case "height" -> board.about(l.text(), x, y, Board.SMALL, 1e9);
+      default ->
+          board.text(l.text(), x, y - 0.8, Board.SMALL, Anchor.valueOf(l.anchor()), false);
+    }
+  }
+
+  /** The name of the space, clear of all numbers; smaller where there is little room. */
+  private void place(String name, double x, double y, double size, String area) {
+    for (double s = size; s >= Board.SMALL; s *= 0.8) {
+      for (double down = 0; down < 60; down += 3) {
+        for (double way : new double[] {down, -down}) {
+          Mark.Text one = new Mark.Text(name, x, y + way, s, Anchor.middle, 0, true);
+          Mark.Text two =
+              new Mark.Text(area, x, y + way + s, s * 0.6, Anchor.middle, 0, false);
+          if (board.texts().free(Taken.box(one)) && board.texts().free(Taken.box(two))) {
+            board.put(one);
+            board.put(two);
+            return;
+          }
+        }
+      }
+    }
+  }
+
+  static double[] circle(double x, double y, double r) {
+    double[] ring = new double[64];
+    for (int i = 0; i < 32; i++) {
+      ring[2 * i] = x + r * Math.cos(Math.PI * i / 16);
+      ring[2 * i + 1] = y + r * Math.sin(Math.PI * i / 16);
+    }
+    return ring;
+  }
+
+  // ---- pieces
+
+  private boolean overhead(Piece p) {
+    return space.low(p) > ShellPlan.CUT;
+  }
+
+  private boolean shown(Piece p) {
+    return !ceiling || overhead(p) || space.article(p).mounting() == Mounting.HANGS;
+  }
+
+  /** What covers comes first: the highest of the plan, the lowest of the ceiling. */
+  private List<Piece> order() {
+    List<Piece> all = new ArrayList<>(space.pieces().stream().filter(this::shown).toList());
+    Comparator<Piece> high = Comparator.comparingDouble(space::high);
+    all.sort(ceiling ? Comparator.comparingDouble(space::low) : high.reversed());
+    return all;
+  }
+
+  private void pieces() {
+    Quadtree covered = new Quadtree();
+    for (Piece p : order()) {
+      effort.goOn();
+      Geometry foot = Footprint.of(space.shapes().mesh(p), p.pose());
+      LineDrawing drawing = drawn(p);
+      Geometry outline = lines(drawing.outlines(), true);
+      if (overhead(p) && !ceiling) {
+        draw(outline, Pen.OVERHEAD);
+        continue;
+      }
+      Geometry over = over(covered, foot);
+      Geometry edges = lines(drawing.lines(), false);
+      if (over == null) {
+        draw(outline, Pen.OUTLINE);
+        draw(edges, Pen.DETAIL);
+      } else {
+        draw(OverlayNGRobust.overlay(outline, over, OverlayNG.DIFFERENCE), Pen.OUTLINE);
+        draw(OverlayNGRobust.overlay(edges, over, OverlayNG.DIFFERENCE), Pen.DETAIL);
+        draw(OverlayNGRobust.overlay(outline, over, OverlayNG.INTERSECTION), Pen.HIDDEN);
+      }
+      covered.insert(foot.getEnvelopeInternal(), foot);
+    }
+  }
+
+  /** What lies over a foot already, or null. */
+  private static Geometry over(Quadtree covered, Geometry foot) {
+    @SuppressWarnings("unchecked")
+    List<Geometry> near = covered.query(foot.getEnvelopeInternal());
+    List<Geometry> meets = near.stream().filter(g -> g.intersects(foot)).toList();
+    return meets.isEmpty() ? null : UnaryUnionOp.union(meets);
+  }
+
+  /** The lines of a piece where it stands. */
+  private LineDrawing drawn(Piece p) {
+    Eye eye = ceiling ? MIRROR : Eye.PLAN;
+    boolean upright = p.lean().by() == 0;
+    LineDrawing own = lines.lines(p.form(), upright ? eye : eye.within(p.pose()));
+    Pose pose = upright ? Pose.of(p.at(), p.turn()) : Pose.of(p.at(), 0);
+    return new LineDrawing(moved(own.outlines(), pose), moved(own.lines(), pose));
+  }
+
+  private static List<double[]> moved(List<double[]> all, Pose pose) {
+    List<double[]> out = new ArrayList<>(all.size());
+    for (double[] xy : all) {
+      double[] to = new double[xy.length];
+      for (int i = 0; i < xy.length; i += 2) {
+        Vec v = pose.apply(new Vec(xy[i], 0, xy[i + 1]));
+        to[i] = v.x();
+        to[i + 1] = v.z();
+      }
+      out.add(to);
+    }
+    return out;
+  }
+
+  private static Geometry lines(List<double[]> all, boolean rings) {
+    List<LineString> out = new ArrayList<>();
+    for (double[] xy : all) {
+      double[] own = rings ? closed(xy) : xy;
+      Coordinate[] c = new Coordinate[own.length / 2];
+      for (int i = 0; i < c.length; i++) {
+        c[i] = new Coordinate(own[2 * i], own[2 * i + 1]);
+      }
+      out.add(Taken.PLANE.createLineString(c));
+    }
+    return Taken.PLANE.createMultiLineString(out.toArray(LineString[]::new));
+  }
+
+  private void draw(Geometry g, Pen pen) {
+    double least = pen == Pen.DETAIL ? SHORT / board.k() : 0;
+    for (int i = 0; i < g.getNumGeometries(); i++) {
+      if (g.getGeometryN(i) instanceof LineString l && !l.isEmpty() && l.getLength() >= least) {
+        double[] xy = new double[2 * l.getNumPoints()];
+        for (int k = 0; k < l.getNumPoints(); k++) {
+          xy[2 * k] = l.getCoordinateN(k).x;
+          xy[2 * k + 1] = l.getCoordinateN(k).y;
+        }
+        board.line(xy, pen);
+      }
+    }
+  }
+
+  private void number() {
+    for (Piece p : order()) {
+      effort.goOn();
+      Numbers.Entry e = numbers.of(p);
+      legend.put(e.number(), e);
+      counts.merge(e.number(), 1, Integer::sum);
+      Geometry foot = Footprint.of(space.shapes().mesh(p), p.pose());
+      Point in = foot.getInteriorPoint();
+      Box box = p.pose().box(space.shapes().mesh(p).box());
+      double room =
+          Math.min(box.max().x() - box.min().x(), box.max().z() - box.min().z()) * board.k();
+      String text = String.valueOf(e.number());
+      if (ceiling) {
+        text += "  +" + unit.text(space.low(p));
+      }
+      board.about(text, in.getX() * board.k(), in.getY() * board.k(), Board.SMALL, room);
+    }
+  }
+}
