@@ -92,7 +92,7 @@ public record Elevation(
     }
 
     /** Where one looks, in words. */
-    String words(boolean stage) {
+    public String words(boolean stage) {
       return switch (this) {
         case back -> stage ? "upstage" : "to the back";
         case front -> stage ? "downstage" : "to the front";

@@ -23,8 +23,8 @@ import pied.core.solid.Vec;
 
 /**
  * A binary glTF 2.0 file (Khronos, ISO/IEC 12113) as it is put together: meshes, each written once
- * however often it is there, nodes that stand in the scene, materials, lamps
- * (KHR_lights_punctual) and cameras. Metres, y up.
+ * however often it is there, nodes that stand in the scene, materials, lamps (KHR_lights_punctual)
+ * and cameras. Metres, y up.
  */
 public final class GltfScene {
   private static final ObjectMapper JSON = new ObjectMapper();
@@ -45,7 +45,9 @@ public final class GltfScene {
   /** A mesh in the looks of its parts. */
   private record Worn(int geometry, List<Look> looks) {}
 
-  /** What of a mesh is written: for every part the attributes, and the corners if they are shared. */
+  /**
+   * What of a mesh is written: for every part the attributes, and the corners if they are shared.
+   */
   private record Geometry(int number, Mesh mesh, Map<Integer, Part> plain, Map<Integer, Part> on) {}
 
   private record Part(ObjectNode attributes, @Nullable Integer indices) {}
@@ -123,7 +125,10 @@ public final class GltfScene {
     ObjectNode lamp = lamps.addObject().put("name", name).put("type", "point");
     lamp.put("intensity", candela);
     lamp.putArray("color").add(rgb[0]).add(rgb[1]).add(rgb[2]);
-    node(name, Pose.of(at, 0)).putObject("extensions").putObject(LIGHTS).put("light", lamps.size() - 1);
+    node(name, Pose.of(at, 0))
+        .putObject("extensions")
+        .putObject(LIGHTS)
+        .put("light", lamps.size() - 1);
   }
 
   /**
@@ -266,10 +271,7 @@ public final class GltfScene {
 
   private int view(byte[] bytes) {
     ArrayNode all = root.withArray("/bufferViews");
-    all.addObject()
-        .put("buffer", 0)
-        .put("byteOffset", data.next())
-        .put("byteLength", bytes.length);
+    all.addObject().put("buffer", 0).put("byteOffset", data.next()).put("byteLength", bytes.length);
     data.writeBytes(bytes);
     return all.size() - 1;
   }

@@ -45,8 +45,7 @@ public final class SceneStl {
       throw new Refusal("The mesh is not closed, so that nobody can make it; hand it over as GLB.");
     }
     int triangles = items.stream().mapToInt(i -> i.mesh().triangles()).sum();
-    ByteBuffer out =
-        ByteBuffer.allocate(HEAD + 4 + 50 * triangles).order(ByteOrder.LITTLE_ENDIAN);
+    ByteBuffer out = ByteBuffer.allocate(HEAD + 4 + 50 * triangles).order(ByteOrder.LITTLE_ENDIAN);
     out.put(("Pied, millimetres, 1:" + scale + ", z up").getBytes(StandardCharsets.US_ASCII));
     out.position(HEAD);
     out.putInt(triangles);

@@ -25,7 +25,7 @@ public final class ScheduleCsv {
     article
   }
 
-  private final StringBuilder out = new StringBuilder();
+  private final List<List<String>> rows = new ArrayList<>();
   private final LengthUnit unit;
   private final boolean comma;
 
@@ -35,27 +35,57 @@ public final class ScheduleCsv {
   }
 
   /**
-   * Writes it.
+   * Its lines, the header first.
    *
    * @param comma whether the decimal sign is a comma
    */
-  public static String of(Space space, By by, LengthUnit unit, boolean comma) {
+  public static List<List<String>> rows(Space space, By by, LengthUnit unit, boolean comma) {
     ScheduleCsv csv = new ScheduleCsv(unit, comma);
     if (by == By.piece) {
       csv.pieces(space);
     } else {
       csv.articles(space);
     }
-    return csv.out.toString();
+    return csv.rows;
+  }
+
+  /** Lines as the text of a file. */
+  public static String text(List<List<String>> rows, boolean comma) {
+    char separator = comma ? ';' : ',';
+    StringBuilder out = new StringBuilder();
+    for (List<String> cells : rows) {
+      for (int i = 0; i < cells.size(); i++) {
+        out.append(i == 0 ? "" : separator).append(quoted(cells.get(i), separator));
+      }
+      out.append("\r\n");
+    }
+    return out.toString();
   }
 
   private void pieces(Space space) {
     String u = " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
     line(
         List.of(
-            "Name", "Article", "Kind", "Width" + u, "Depth" + u, "Height" + u, "Across" + u,
-            "Deep" + u, "Underside" + u, "Top" + u, "Facing (°)", "On", "Layer", "Group", "Finish",
-            "Weight (kg)", "Cost", "Supplier", "Remark", "Note"));
+            "Name",
+            "Article",
+            "Kind",
+            "Width" + u,
+            "Depth" + u,
+            "Height" + u,
+            "Across" + u,
+            "Deep" + u,
+            "Underside" + u,
+            "Top" + u,
+            "Facing (°)",
+            "On",
+            "Layer",
+            "Group",
+            "Finish",
+            "Weight (kg)",
+            "Cost",
+            "Supplier",
+            "Remark",
+            "Note"));
     for (Schedule.Row r : Schedule.of(space, unit)) {
       Piece p = space.piece(r.id());
       Layer layer = space.filing().layer(r.layer());
@@ -91,8 +121,18 @@ public final class ScheduleCsv {
     String u = " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
     line(
         List.of(
-            "Number", "Article", "Kind", "Width" + u, "Depth" + u, "Height" + u, "Finish",
-            "Weight, all (kg)", "Cost of one", "Cost, all", "Supplier", "Note"));
+            "Number",
+            "Article",
+            "Kind",
+            "Width" + u,
+            "Depth" + u,
+            "Height" + u,
+            "Finish",
+            "Weight, all (kg)",
+            "Cost of one",
+            "Cost, all",
+            "Supplier",
+            "Note"));
     Map<List<String>, List<Schedule.Row>> alike = new LinkedHashMap<>();
     for (Schedule.Row r : Schedule.of(space, unit)) {
       List<String> key = List.of(r.articleName(), r.article(), r.size(), r.finish(), r.note());
@@ -132,17 +172,13 @@ public final class ScheduleCsv {
   }
 
   private void line(List<String> cells) {
-    String separator = comma ? ";" : ",";
-    for (int i = 0; i < cells.size(); i++) {
-      out.append(i == 0 ? "" : separator).append(quoted(cells.get(i)));
-    }
-    out.append("\r\n");
+    rows.add(cells);
   }
 
-  private static String quoted(String cell) {
-    return cell.chars().anyMatch(c -> c == ',' || c == ';' || c == '"' || c == '\r' || c == '\n')
-        ? '"' + cell.replace("\"", "\"\"") + '"'
-        : cell;
+  private static String quoted(String cell, char separator) {
+    boolean plain =
+        cell.chars().noneMatch(c -> c == separator || c == '"' || c == '\r' || c == '\n');
+    return plain ? cell : '"' + cell.replace("\"", "\"\"") + '"';
   }
 
   /**
@@ -160,7 +196,8 @@ public final class ScheduleCsv {
 
   /** Feet and inches are decimal feet here. */
   private String length(double metres) {
-    return number(metres / unit.metres(), unit == LengthUnit.MM ? 1 : unit == LengthUnit.CM ? 2 : 4);
+    return number(
+        metres / unit.metres(), unit == LengthUnit.MM ? 1 : unit == LengthUnit.CM ? 2 : 4);
   }
 
   private String known(double v, int decimals) {

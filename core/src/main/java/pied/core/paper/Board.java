@@ -113,7 +113,7 @@ final class Board {
   void about(String text, double x, double y, double size, double room) {
     double down = size * 0.36;
     Mark.Text in = new Mark.Text(text, x, y + down, size, Anchor.middle, 0, false);
-    boolean fits = Type.width(text, size) <= room;
+    boolean fits = Type.width(text, size) + 1.2 <= room;
     if (fits && texts.free(Taken.box(in))) {
       put(in);
       return;
@@ -163,7 +163,8 @@ final class Board {
   /** Draws all that is cut through. */
   Geometry drawCut() {
     // a hair wider, so that what touches is joined
-    Geometry one = UnaryUnionOp.union(solids.stream().map(g -> BufferOp.bufferOp(g, HAIR, SHARP)).toList());
+    Geometry one =
+        UnaryUnionOp.union(solids.stream().map(g -> BufferOp.bufferOp(g, HAIR, SHARP)).toList());
     if (one == null || one.isEmpty()) {
       return Taken.PLANE.createPolygon();
     }

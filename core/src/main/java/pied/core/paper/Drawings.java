@@ -90,8 +90,7 @@ public final class Drawings {
     if (wish.kind() != Kind.elevation) {
       boolean ceiling = wish.kind() == Kind.ceiling;
       PlanBoard plan =
-          new PlanBoard(
-              space, wish.unit(), ceiling, scale, lines, numbers, wish.numbers(), effort);
+          new PlanBoard(space, wish.unit(), ceiling, scale, lines, numbers, wish.numbers(), effort);
       Board board = plan.draw(plate.space());
       return new Drawn(ceiling ? "Ceiling plan" : "Plan", board, plan.legend());
     }

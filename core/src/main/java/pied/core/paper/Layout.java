@@ -55,8 +55,7 @@ final class Layout {
     double k = 1000.0 / scale;
     double w = wish.paper().width() - 2 * MARGIN;
     double h = wish.paper().height() - 2 * MARGIN - STRIP;
-    double high =
-        wish.kind() == Drawings.Kind.elevation ? space.shell().height() : e.getHeight();
+    double high = wish.kind() == Drawings.Kind.elevation ? space.shell().height() : e.getHeight();
     double wide =
         wish.kind() == Drawings.Kind.elevation
             ? Math.min(e.getWidth(), e.getHeight())
@@ -199,8 +198,7 @@ final class Layout {
   private static void cell(List<Mark> marks, double x, double y, double w, String head, String t) {
     marks.add(line(x, y, x, y + STRIP, Pen.EDGE));
     marks.add(
-        new Mark.Text(
-            Type.fitting(head, 2.2, w - 4), x + 2, y + 6, 2.2, Anchor.start, 0, false));
+        new Mark.Text(Type.fitting(head, 2.2, w - 4), x + 2, y + 6, 2.2, Anchor.start, 0, false));
     double size = Type.width(t, 3.5) <= w - 4 ? 3.5 : 2.5;
     marks.add(
         new Mark.Text(Type.fitting(t, size, w - 4), x + 2, y + 13.5, size, Anchor.start, 0, true));

@@ -48,12 +48,18 @@ final class Measures {
     Map<String, List<Dimension>> chains = new LinkedHashMap<>();
     for (Dimension d : dimensions) {
       if (d.level() == 0) {
-        dimension(d, d.x1() * board.k(), d.y1() * board.k(), d.x2() * board.k(), d.y2() * board.k());
+        dimension(
+            d, d.x1() * board.k(), d.y1() * board.k(), d.x2() * board.k(), d.y2() * board.k());
         continue;
       }
       double off = d.x1() * d.outX() + d.y1() * d.outY();
       String line =
-          Math.round(d.outX() * 1e4) + " " + Math.round(d.outY() * 1e4) + " " + d.level() + " "
+          Math.round(d.outX() * 1e4)
+              + " "
+              + Math.round(d.outY() * 1e4)
+              + " "
+              + d.level()
+              + " "
               + Math.round(off * 1e3);
       chains.computeIfAbsent(line, k -> new ArrayList<>()).add(d);
     }
@@ -127,8 +133,7 @@ final class Measures {
     for (double[] p : new double[][] {{x1, y1}, {x2, y2}}) {
       double tx = (ux - uy) * TICK * 0.7;
       double ty = (uy + ux) * TICK * 0.7;
-      board.add(
-          new Mark.Line(new double[] {p[0] - tx, p[1] - ty, p[0] + tx, p[1] + ty}, Pen.EDGE));
+      board.add(new Mark.Line(new double[] {p[0] - tx, p[1] - ty, p[0] + tx, p[1] + ty}, Pen.EDGE));
     }
     number(d.text(), (x1 + x2) / 2, (y1 + y2) / 2, ux, uy, length);
   }
@@ -145,7 +150,8 @@ final class Measures {
     double size = Board.SMALL;
     boolean fits = Type.width(text, size) <= length - 0.6;
     for (int i = 0; i < 24; i++) {
-      double up = i % 2 == 0 ? 0.6 + i / 2 * (size + 0.6) : -0.6 - size * 0.75 - i / 2 * (size + 0.6);
+      double up =
+          i % 2 == 0 ? 0.6 + i / 2 * (size + 0.6) : -0.6 - size * 0.75 - i / 2 * (size + 0.6);
       if (!fits && i < 2) {
         continue;
       }
@@ -154,8 +160,7 @@ final class Measures {
       if (board.texts().free(Taken.box(t)) || i == 23) {
         if (i > 1) {
           double to = up > 0 ? up - 0.3 : up + size * 0.75 + 0.3;
-          board.add(
-              new Mark.Line(new double[] {x, y, x + upX * to, y + upY * to}, Pen.DIMENSION));
+          board.add(new Mark.Line(new double[] {x, y, x + upX * to, y + upY * to}, Pen.DIMENSION));
         }
         board.put(t);
         return;

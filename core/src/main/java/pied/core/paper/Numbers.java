@@ -25,7 +25,8 @@ final class Numbers {
   Numbers(Space space, LengthUnit unit) {
     List<Schedule.Row> rows = new ArrayList<>(Schedule.of(space, unit));
     rows.sort(
-        java.util.Comparator.comparing(Schedule.Row::kind).thenComparing(Schedule.Row::articleName));
+        java.util.Comparator.comparing(Schedule.Row::kind)
+            .thenComparing(Schedule.Row::articleName));
     Map<Key, Entry> all = new LinkedHashMap<>();
     for (Schedule.Row r : rows) {
       Key key = new Key(r.article(), r.size(), r.finish(), r.note());

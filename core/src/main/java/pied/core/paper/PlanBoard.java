@@ -37,8 +37,7 @@ import pied.core.units.LengthUnit;
  */
 final class PlanBoard {
   /** Seen from below, x to the right all the same. */
-  private static final Eye MIRROR =
-      new Eye(new Vec(1, 0, 0), new Vec(0, 0, 1), new Vec(0, -1, 0));
+  private static final Eye MIRROR = new Eye(new Vec(1, 0, 0), new Vec(0, 0, 1), new Vec(0, -1, 0));
 
   /** Edges shorter than this on paper only blacken it, millimetres. */
   private static final double SHORT = 0.5;
@@ -170,8 +169,7 @@ final class PlanBoard {
         place(both[0], x, y, Board.LARGE, both.length > 1 ? both[1] : "");
       }
       case "height" -> board.about(l.text(), x, y, Board.SMALL, 1e9);
-      default ->
-          board.text(l.text(), x, y - 0.8, Board.SMALL, Anchor.valueOf(l.anchor()), false);
+      default -> board.text(l.text(), x, y - 0.8, Board.SMALL, Anchor.valueOf(l.anchor()), false);
     }
   }
 
@@ -181,8 +179,7 @@ final class PlanBoard {
       for (double down = 0; down < 60; down += 3) {
         for (double way : new double[] {down, -down}) {
           Mark.Text one = new Mark.Text(name, x, y + way, s, Anchor.middle, 0, true);
-          Mark.Text two =
-              new Mark.Text(area, x, y + way + s, s * 0.6, Anchor.middle, 0, false);
+          Mark.Text two = new Mark.Text(area, x, y + way + s, s * 0.6, Anchor.middle, 0, false);
           if (board.texts().free(Taken.box(one)) && board.texts().free(Taken.box(two))) {
             board.put(one);
             board.put(two);

@@ -99,7 +99,8 @@ public final class SvgSheet {
                 case '&' -> out.append("&amp;");
                 case '"' -> out.append("&quot;");
                 default -> {
-                  boolean allowed = c >= 0x20 && c != 0xFFFE && c != 0xFFFF && (c < 0xD800 || c > 0xDFFF);
+                  boolean allowed =
+                      c >= 0x20 && c != 0xFFFE && c != 0xFFFF && (c < 0xD800 || c > 0xDFFF);
                   out.appendCodePoint(allowed ? c : '\uFFFD');
                 }
               }

@@ -4,20 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import pied.core.Effort;
 import pied.core.Rooms;
 import pied.core.check.Snag;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
-import pied.core.space.Opening;
-import pied.core.space.Outlines;
-import pied.core.space.Shell;
-import pied.core.units.LengthUnit;
 
 /** The text that furnishes the tea room, as it stands in the documents. */
 class TeaRoomTest {

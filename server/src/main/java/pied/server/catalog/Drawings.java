@@ -9,13 +9,14 @@ import pied.core.Kept;
 import pied.core.catalog.Article;
 import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
+import pied.core.drawing.Lines;
 import pied.core.piece.Form;
 import pied.core.piece.Shapes;
 import pied.server.Leisure;
 
 /** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
 @Component
-class Drawings {
+class Drawings implements Lines {
   /** Of the memory there is. */
   private static final double SHARE = 0.05;
 
@@ -36,7 +37,8 @@ class Drawings {
   }
 
   /** The lines of a form; the eye is given in the article's own directions. */
-  LineDrawing lines(Form form, Eye eye) {
+  @Override
+  public LineDrawing lines(Form form, Eye eye) {
     Key key = new Key(form, eye);
     LineDrawing d = made.get(key);
     if (d == null) {

@@ -75,6 +75,14 @@ public class ProjectStore {
         .toList();
   }
 
+  /** How a project is called. */
+  public String name(String id) {
+    return projects
+        .findById(id)
+        .map(ProjectRow::name)
+        .orElseThrow(() -> new Missing("There is no such project."));
+  }
+
   /** Whether there has ever been a project. */
   public boolean untouched() {
     return projects.count() == 0;

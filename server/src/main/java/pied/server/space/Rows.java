@@ -106,6 +106,12 @@ public interface Rows {
             + " where s.id in (select max(t.id) from StepRow t group by t.id / 4294967296L)")
     List<Last> lately();
 
+    /** The latest steps of a space. */
+    @Query(
+        "select s.id as id, s.madeAt as madeAt from StepRow s"
+            + " where s.id >= :first and s.id < :behind order by s.id desc")
+    List<Last> latest(long first, long behind, Limit most);
+
     /** When a step was made. */
     interface Last {
       long getId();

@@ -71,4 +71,8 @@ public class SpaceRow {
   long revision() {
     return revision;
   }
+
+  Instant madeAt() {
+    return madeAt;
+  }
 }

@@ -1,5 +1,6 @@
 package pied.server.space;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -155,6 +156,16 @@ public class SpaceStore {
   /** All of a space, for nobody in particular. */
   public SpaceView view(String id) {
     return view(id, null);
+  }
+
+  /** When a space was worked on last. */
+  public Instant worked(String id) {
+    OpenSpace o = open(id);
+    List<Rows.Steps.Last> last =
+        steps.latest(StepRow.first(o.no()), StepRow.first(o.no() + 1), Limit.of(1));
+    return last.isEmpty()
+        ? spaces.findById(id).map(SpaceRow::madeAt).orElse(Instant.EPOCH)
+        : last.get(0).getMadeAt();
   }
 
   /** The project that a space is in. */

@@ -1,0 +1,159 @@
+package pied.server.handover;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.springframework.stereotype.Service;
+import pied.core.Effort;
+import pied.core.Refusal;
+import pied.core.drawing.Elevation;
+import pied.core.drawing.Elevations;
+import pied.core.drawing.Lines;
+import pied.core.handover.SceneGlb;
+import pied.core.handover.SceneObj;
+import pied.core.handover.SceneStl;
+import pied.core.handover.ScheduleCsv;
+import pied.core.paper.Drawings;
+import pied.core.paper.Plate;
+import pied.core.paper.Sheet;
+import pied.core.paper.SvgSheet;
+import pied.core.space.Space;
+import pied.server.handover.HandoverWire.Preview;
+import pied.server.space.OpenSpace;
+import pied.server.space.ProjectStore;
+import pied.server.space.SpaceStore;
+
+/** Makes what is handed over of a space, as it is at a revision. */
+@Service
+class Handover {
+  /** So many lines of a list are looked at. */
+  private static final int ROWS = 200;
+
+  private final SpaceStore store;
+  private final ProjectStore projects;
+  private final Drawings drawings;
+
+  Handover(SpaceStore store, ProjectStore projects, Lines lines) {
+    this.store = store;
+    this.projects = projects;
+    this.drawings = new Drawings(lines, new Elevations());
+  }
+
+  /**
+   * A space at a revision, about to be handed over.
+   *
+   * @param shown what of it
+   */
+  record Job(String id, Wanted wanted, OpenSpace.Seen seen, Space shown, Plate plate) {
+    /** The same for the same bytes. */
+    String tag() {
+      return seen.revision() + "-" + Integer.toHexString(Objects.hash(id, wanted.key(), plate));
+    }
+
+    /** How the file is called where it is kept. */
+    String name() {
+      String stem = wanted.file().substring(0, wanted.file().indexOf('.'));
+      String what = stem.equals("space") ? "" : " " + stem;
+      String plain = (seen.name() + what).replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
+      return (plain.isEmpty() ? stem : plain) + "." + wanted.ending();
+    }
+
+    /** How many steps it takes, about. */
+    int steps() {
+      return 10 + shown.pieces().size() * (wanted.ending().equals("pdf") ? 2 : 1);
+    }
+  }
+
+  Job job(String id, Wanted wanted) {
+    OpenSpace.Seen seen = store.seen(id);
+    Plate plate =
+        new Plate(
+            projects.name(store.project(id)),
+            seen.name(),
+            store.worked(id).atZone(ZoneOffset.UTC).toLocalDate().toString(),
+            seen.revision(),
+            wanted.drawnBy());
+    return new Job(id, wanted, seen, wanted.extent().of(seen.space()), plate);
+  }
+
+  static String type(Wanted w) {
+    return switch (w.ending().toLowerCase(Locale.ROOT)) {
+      case "csv" -> "text/csv;charset=UTF-8";
+      case "svg" -> "image/svg+xml";
+      case "pdf" -> "application/pdf";
+      case "glb" -> "model/gltf-binary";
+      case "stl" -> "model/stl";
+      default -> "application/zip";
+    };
+  }
+
+  /** Writes it. */
+  void write(Job job, OutputStream out, Effort effort) throws IOException {
+    Wanted w = job.wanted;
+    Space space = job.shown;
+    if (w.is("schedule.csv")) {
+      out.write(ScheduleCsv.text(rows(job), w.comma()).getBytes(StandardCharsets.UTF_8));
+    } else if (w.is("space.glb")) {
+      out.write(SceneGlb.of(space, job.seen.name(), w.ceiling(), effort));
+    } else if (w.is("space.obj.zip")) {
+      SceneObj.write(space, "space", w.ceiling(), out, effort);
+    } else if (w.is("space.stl")) {
+      out.write(SceneStl.of(space, w.piece(), w.modelScale(), effort));
+    } else if (w.ending().equals("svg")) {
+      List<Sheet> sheets = sheets(job, w.wish(), effort);
+      if (w.sheet() < 1 || w.sheet() > sheets.size()) {
+        throw new Refusal(
+            "There are " + sheets.size() + " sheets; number " + w.sheet() + " is none.");
+      }
+      out.write(SvgSheet.of(sheets.get(w.sheet() - 1)).getBytes(StandardCharsets.UTF_8));
+    } else {
+      List<Sheet> sheets = w.is("drawings.pdf") ? all(job, effort) : sheets(job, w.wish(), effort);
+      out.write(PdfSheets.of(sheets, job.plate));
+    }
+  }
+
+  private static List<List<String>> rows(Job job) {
+    ScheduleCsv.By by =
+        job.wanted.by().equals("article") ? ScheduleCsv.By.article : ScheduleCsv.By.piece;
+    return ScheduleCsv.rows(job.shown, by, job.wanted.unit(), job.wanted.comma());
+  }
+
+  List<Sheet> sheets(Job job, Drawings.Wish wish, Effort effort) {
+    return drawings.draw(job.seen.space(), job.shown, wish, job.plate, effort);
+  }
+
+  /** What of it is looked at before it is made. */
+  Preview preview(Job job, Effort effort) {
+    Wanted w = job.wanted;
+    long revision = job.seen.revision();
+    int pieces = job.shown.pieces().size();
+    if (w.is("schedule.csv")) {
+      List<List<String>> rows = rows(job);
+      String words = (rows.size() - 1) + " lines";
+      return new Preview(revision, 0, null, rows.subList(0, Math.min(ROWS, rows.size())), words);
+    }
+    if (w.ending().equals("svg") || w.ending().equals("pdf") && !w.is("drawings.pdf")) {
+      List<Sheet> sheets = sheets(job, w.wish(), effort);
+      int shown = Math.max(1, Math.min(w.sheet(), sheets.size()));
+      return new Preview(revision, sheets.size(), SvgSheet.of(sheets.get(shown - 1)), null, "");
+    }
+    return new Preview(revision, 0, null, null, pieces + (pieces == 1 ? " piece" : " pieces"));
+  }
+
+  /** Plan, ceiling plan, a section or all that is offered, and an elevation of every wall. */
+  private List<Sheet> all(Job job, Effort effort) {
+    Wanted w = job.wanted;
+    List<Sheet> all = new ArrayList<>();
+    all.addAll(sheets(job, w.wish(Drawings.Kind.plan, null), effort));
+    all.addAll(sheets(job, w.wish(Drawings.Kind.ceiling, null), effort));
+    for (Elevation.Look look : Elevation.Look.offered(job.shown.shell())) {
+      all.addAll(sheets(job, w.wish(Drawings.Kind.elevation, look), effort));
+    }
+    return all;
+  }
+}

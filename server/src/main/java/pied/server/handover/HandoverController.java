@@ -1,0 +1,191 @@
+package pied.server.handover;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import pied.core.Effort;
+import pied.core.Nullable;
+import pied.core.drawing.Elevation;
+import pied.core.handover.Extent;
+import pied.core.handover.SceneStl;
+import pied.core.paper.Paper;
+import pied.core.space.Space;
+import pied.server.handover.HandoverWire.HandoverRequest;
+import pied.server.handover.HandoverWire.HandoverSheet;
+import pied.server.handover.HandoverWire.HandoverView;
+import pied.server.handover.HandoverWire.LayerChoice;
+import pied.server.handover.HandoverWire.LookChoice;
+import pied.server.handover.HandoverWire.Preview;
+import pied.server.space.OpenSpace;
+import pied.server.space.SpaceStore;
+import pied.server.store.Missing;
+
+/** Lists, drawings and models of a space. */
+@RestController
+@RequestMapping("/api")
+class HandoverController {
+  private final Handover handover;
+  private final HandoverJobs jobs;
+  private final SpaceStore store;
+
+  HandoverController(Handover handover, HandoverJobs jobs, SpaceStore store) {
+    this.handover = handover;
+    this.jobs = jobs;
+    this.store = store;
+  }
+
+  /** What can be handed over of a space. */
+  @GetMapping("/spaces/{id}/handover")
+  HandoverSheet sheet(@PathVariable String id) {
+    OpenSpace.Seen now = store.seen(id);
+    Space space = now.space();
+    List<LayerChoice> layers =
+        space.filing().layers().stream()
+            .map(
+                l ->
+                    new LayerChoice(
+                        l.id(),
+                        l.name(),
+                        (int) space.pieces().stream().filter(p -> space.layer(p) == l).count(),
+                        l.hidden()))
+            .toList();
+    return new HandoverSheet(
+        now.revision(),
+        space.pieces().size(),
+        layers,
+        Paper.SCALES,
+        Paper.ALL.stream().map(Paper::name).toList(),
+        Extent.SHOWN.leftOut(space),
+        SceneStl.open(Extent.SHOWN.of(space)),
+        looks(space));
+  }
+
+  private static List<LookChoice> looks(Space space) {
+    List<LookChoice> all = new ArrayList<>();
+    for (Elevation.Look look : Elevation.Look.offered(space.shell())) {
+      if (look.way() == Elevation.Way.wall) {
+        String words = "Elevation of " + space.wallName(look.wall());
+        all.add(new LookChoice(words, "elevation", Map.of("wall", look.wall())));
+      }
+    }
+    boolean stage = space.shell().stage() != null;
+    for (Elevation.Way way : Elevation.Way.values()) {
+      if (way != Elevation.Way.wall) {
+        String words = "Section, looking " + way.words(stage);
+        all.add(new LookChoice(words, "section", Map.of("way", way.name())));
+      }
+    }
+    return all;
+  }
+
+  /**
+   * A file of a space, at an address that stays; with the tag of a revision one is told whether it
+   * is another by now.
+   */
+  @GetMapping("/spaces/{id}/handover/{file}")
+  void file(
+      @PathVariable String id,
+      @PathVariable String file,
+      @RequestParam Map<String, String> said,
+      @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had,
+      HttpServletResponse response)
+      throws IOException {
+    Handover.Job job = handover.job(id, new Wanted(file, said));
+    String tag = '"' + job.tag() + '"';
+    response.setHeader(HttpHeaders.ETAG, tag);
+    response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
+    if (had != null && (had.equals("*") || had.contains(tag))) {
+      response.setStatus(HttpStatus.NOT_MODIFIED.value());
+      return;
+    }
+    Path made = jobs.now((out, effort) -> handover.write(job, out, effort));
+    try {
+      send(made, job.name(), Handover.type(job.wanted()), response);
+    } finally {
+      Files.deleteIfExists(made);
+    }
+  }
+
+  /** What a file would be, to look at. */
+  @GetMapping("/spaces/{id}/handover/{file}/preview")
+  Preview preview(
+      @PathVariable String id, @PathVariable String file, @RequestParam Map<String, String> said) {
+    Handover.Job job = handover.job(id, new Wanted(file, said));
+    return handover.preview(job, Effort.seconds(30));
+  }
+
+  /** Begins to make a file. */
+  @PostMapping("/spaces/{id}/handover")
+  HandoverView begin(@PathVariable String id, @RequestBody HandoverRequest r) {
+    Wanted wanted = new Wanted(r.file(), r.said() == null ? Map.of() : r.said());
+    Handover.Job job = handover.job(id, wanted);
+    String begun =
+        jobs.begin(
+            job.name(),
+            Handover.type(wanted),
+            job.steps(),
+            (out, effort) -> handover.write(job, out, effort));
+    return view(begun);
+  }
+
+  /** How it comes on. */
+  @GetMapping("/handovers/{job}")
+  HandoverView view(@PathVariable String job) {
+    HandoverJobs.Running r = running(job);
+    return new HandoverView(job, r.name(), r.share(), r.file() != null, r.failed());
+  }
+
+  /** What was made. */
+  @GetMapping("/handovers/{job}/file")
+  void made(@PathVariable String job, HttpServletResponse response) throws IOException {
+    HandoverJobs.Running r = running(job);
+    Path file = r.file();
+    if (file == null) {
+      throw new Missing("It is not made yet.");
+    }
+    send(file, r.name(), r.type(), response);
+  }
+
+  /** It is stopped, or not needed any more. */
+  @DeleteMapping("/handovers/{job}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void stop(@PathVariable String job) {
+    jobs.stop(job);
+  }
+
+  private HandoverJobs.Running running(String job) {
+    HandoverJobs.Running r = jobs.running(job);
+    if (r == null) {
+      throw new Missing("Nothing of that name is being made.");
+    }
+    return r;
+  }
+
+  private static void send(Path file, String name, String type, HttpServletResponse response)
+      throws IOException {
+    response.setContentType(type);
+    response.setContentLengthLong(Files.size(file));
+    response.setHeader(
+        HttpHeaders.CONTENT_DISPOSITION,
+        ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
+    Files.copy(file, response.getOutputStream());
+  }
+}

@@ -1,0 +1,73 @@
+package pied.server.handover;
+
+import java.util.List;
+import java.util.Map;
+import pied.core.Nullable;
+
+/** What is said about handing over. */
+public final class HandoverWire {
+  private HandoverWire() {}
+
+  /**
+   * What is to be made.
+   *
+   * @param file such as "plan.pdf"
+   * @param said the same as in its address
+   */
+  public record HandoverRequest(String file, @Nullable Map<String, String> said) {}
+
+  /**
+   * How it comes on.
+   *
+   * @param share of it that is done, 0 to 1
+   * @param ready whether it can be fetched
+   * @param failed why it cannot be made
+   */
+  public record HandoverView(
+      String id, String name, double share, boolean ready, @Nullable String failed) {}
+
+  /**
+   * What of a space can be handed over.
+   *
+   * @param layers in their order
+   * @param scales of drawings, the largest first
+   * @param papers sizes of paper
+   * @param leftOut pieces that are hidden, and left out unless asked for
+   * @param notClosed names of pieces that are not in an STL file
+   * @param looks elevations and sections that are offered
+   */
+  public record HandoverSheet(
+      long revision,
+      int pieces,
+      List<LayerChoice> layers,
+      List<Integer> scales,
+      List<String> papers,
+      int leftOut,
+      List<String> notClosed,
+      List<LookChoice> looks) {}
+
+  /** A layer of it. */
+  public record LayerChoice(String id, String name, int pieces, boolean hidden) {}
+
+  /**
+   * An elevation or a section.
+   *
+   * @param file and what is said with it
+   */
+  public record LookChoice(String words, String file, Map<String, String> said) {}
+
+  /**
+   * What is to be made, before it is.
+   *
+   * @param sheets of a drawing: how many there are
+   * @param svg of a drawing: the one that was asked for
+   * @param rows of a list: its first lines, with the header
+   * @param words how much it is
+   */
+  public record Preview(
+      long revision,
+      int sheets,
+      @Nullable String svg,
+      @Nullable List<List<String>> rows,
+      String words) {}
+}

@@ -1,0 +1,177 @@
+package pied.server.handover;
+
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.drawing.Elevation;
+import pied.core.edit.Amount;
+import pied.core.handover.Extent;
+import pied.core.paper.Drawings;
+import pied.core.paper.Paper;
+import pied.core.units.LengthUnit;
+
+/** What of a space is to be handed over, as it stands in an address. */
+final class Wanted {
+  /** All files there are. */
+  static final List<String> FILES =
+      List.of(
+          "schedule.csv",
+          "plan.svg",
+          "plan.pdf",
+          "ceiling.svg",
+          "ceiling.pdf",
+          "elevation.svg",
+          "elevation.pdf",
+          "section.svg",
+          "section.pdf",
+          "drawings.pdf",
+          "space.glb",
+          "space.obj.zip",
+          "space.stl");
+
+  private static final Set<String> KNOWN =
+      Set.of(
+          "layers", "hidden", "unit", "by", "decimal", "scale", "paper", "numbers", "drawnBy",
+          "sheet", "wall", "way", "at", "ceiling", "piece");
+
+  private final String file;
+  private final Map<String, String> said;
+
+  /**
+   * @throws Refusal if there is no such file, or something said has no meaning
+   */
+  Wanted(String file, Map<String, String> said) {
+    if (!FILES.contains(file)) {
+      throw new Refusal(
+          "There is no “" + file + "” to hand over; there is " + String.join(", ", FILES) + ".");
+    }
+    for (String key : said.keySet()) {
+      if (!KNOWN.contains(key)) {
+        throw new Refusal("“" + key + "” has no meaning here.");
+      }
+    }
+    this.file = file;
+    this.said = new TreeMap<>(said);
+  }
+
+  String file() {
+    return file;
+  }
+
+  /** The same for the same wish. */
+  String key() {
+    return file + said;
+  }
+
+  boolean is(String... names) {
+    return Arrays.asList(names).contains(file);
+  }
+
+  String ending() {
+    return file.substring(file.indexOf('.') + 1);
+  }
+
+  private String get(String name, String usual) {
+    String v = said.get(name);
+    return v == null || v.isBlank() ? usual : v;
+  }
+
+  private boolean flag(String name, boolean usual) {
+    return Boolean.parseBoolean(get(name, String.valueOf(usual)));
+  }
+
+  private @Nullable Integer whole(String name) {
+    String v = get(name, "");
+    try {
+      return v.isEmpty() ? null : Integer.valueOf(v);
+    } catch (NumberFormatException e) {
+      throw new Refusal("“" + name + "” is a whole number such as 50, not “" + v + "”.");
+    }
+  }
+
+  LengthUnit unit() {
+    return LengthUnit.of(get("unit", "m"));
+  }
+
+  Extent extent() {
+    String layers = get("layers", "");
+    Set<String> ids = layers.isEmpty() ? null : new LinkedHashSet<>(List.of(layers.split(",")));
+    return new Extent(ids, flag("hidden", false));
+  }
+
+  String by() {
+    return get("by", "piece");
+  }
+
+  boolean comma() {
+    return get("decimal", "point").equals("comma");
+  }
+
+  String drawnBy() {
+    return get("drawnBy", "");
+  }
+
+  boolean ceiling() {
+    return flag("ceiling", true);
+  }
+
+  @Nullable
+  String piece() {
+    String p = get("piece", "");
+    return p.isEmpty() ? null : p;
+  }
+
+  /** Of a model: 25 for 1:25. */
+  int modelScale() {
+    Integer s = whole("scale");
+    return s == null ? 1 : s;
+  }
+
+  /** Of one that has several: which, from 1 on. */
+  int sheet() {
+    Integer s = whole("sheet");
+    return s == null ? 1 : s;
+  }
+
+  /** Of a drawing. */
+  Drawings.Wish wish(Drawings.Kind kind, @Nullable Elevation.Look look) {
+    String scale = get("scale", "");
+    return new Drawings.Wish(
+        kind,
+        look,
+        scale.equals("fit") ? null : whole("scale"),
+        Paper.of(get("paper", "A3")),
+        unit(),
+        flag("numbers", true));
+  }
+
+  /** Of one drawing: which. */
+  Drawings.Wish wish() {
+    if (file.startsWith("plan")) {
+      return wish(Drawings.Kind.plan, null);
+    }
+    return file.startsWith("ceiling")
+        ? wish(Drawings.Kind.ceiling, null)
+        : wish(Drawings.Kind.elevation, look());
+  }
+
+  private Elevation.Look look() {
+    String at = get("at", "");
+    Double where = at.isEmpty() ? null : Amount.typed(at).metres(unit());
+    if (file.startsWith("elevation")) {
+      return new Elevation.Look(Elevation.Way.wall, get("wall", "A"), where);
+    }
+    String way = get("way", "back");
+    for (Elevation.Way w : Elevation.Way.values()) {
+      if (w.name().equals(way) && w != Elevation.Way.wall) {
+        return new Elevation.Look(w, null, where);
+      }
+    }
+    throw new Refusal("One looks to the back, front, left or right, not “" + way + "”.");
+  }
+}
