@@ -2,7 +2,7 @@ import hooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
 export default tseslint.config(
-  { ignores: ["dist", "node_modules", "src/api/types.gen.ts", "*.js", "*.ts"] },
+  { ignores: ["tools/", "dist", "node_modules", "src/api/types.gen.ts", "*.js", "*.ts"] },
   ...tseslint.configs.recommendedTypeChecked,
   {
     files: ["src/**/*.{ts,tsx}"],

@@ -14,11 +14,11 @@ export class Refused extends Error {
   }
 }
 
-async function call<R>(path: string, body?: unknown): Promise<R> {
+async function call<R>(path: string, body?: unknown, signal?: AbortSignal): Promise<R> {
   const answer = await fetch(
     "/api" + path,
     body === undefined
-      ? undefined
+      ? { signal }
       : { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) },
   );
   if (!answer.ok) {
@@ -141,6 +141,13 @@ export const api = {
     call<T.YardstickView>(`/spaces/${id}/yardstick` + query({ piece, what, size, unit })).then(
       (a) => a.piece,
     ),
+  handoverSheet: (id: string) => call<T.HandoverSheet>(`/spaces/${id}/handover`),
+  handoverPreview: (id: string, file: string, said: Record<string, string>, signal?: AbortSignal) =>
+    call<T.Preview>(`/spaces/${id}/handover/${file}/preview` + query(said), undefined, signal),
+  beginHandover: (id: string, request: T.HandoverRequest) =>
+    call<T.HandoverView>(`/spaces/${id}/handover`, request),
+  handover: (job: string) => call<T.HandoverView>(`/handovers/${job}`),
+  stopHandover: (job: string) => fetch(`/api/handovers/${job}`, { method: "DELETE" }),
   plan: (id: string, unit: string) =>
     call<T.PlanView>(`/spaces/${id}/plan` + query({ unit })).then((a) => a.plan),
   shellSheet: (id: string, unit: string) => call<T.ShellSheet>(`/spaces/${id}/shell` + query({ unit })),

@@ -15,6 +15,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
+import { openHandover } from "../handover/handover";
 import { History } from "../history/History";
 import { useSheet } from "../space/sheet";
 import { useSnags } from "../space/useSnags";
@@ -118,6 +119,11 @@ export function Head() {
         <ToggleButton value="set">Set view</ToggleButton>
       </ToggleButtonGroup>
       <Snags />
+      <Tooltip title="Lists, drawings to scale, models and the project as files (Shift+J)">
+        <Button color="inherit" onClick={openHandover} aria-haspopup="dialog">
+          Hand over
+        </Button>
+      </Tooltip>
       <Select
         variant="standard"
         disableUnderline

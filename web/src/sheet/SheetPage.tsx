@@ -16,6 +16,7 @@ import type { Tab } from "../drawings/looking";
 import { largeOf } from "../drawings/views";
 import { Caption } from "../caption/Caption";
 import { Catalog } from "../catalog/Catalog";
+import { HandoverSheet } from "../handover/HandoverSheet";
 import { Head } from "./Head";
 import { Incoming } from "../catalog/Incoming";
 import { KeysDialog } from "../verbs/KeysDialog";
@@ -72,6 +73,7 @@ export function SheetPage() {
       <Notice />
       <Trouble />
       <Incoming />
+      <HandoverSheet />
       <KeysDialog />
       {menu}
     </Box>

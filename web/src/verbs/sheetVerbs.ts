@@ -1,6 +1,7 @@
 import { pickUp } from "../carry/carry";
 import type { Tool } from "../carry/inHand";
 import { FINE, STEP } from "../drawings/facing";
+import { openHandover } from "../handover/handover";
 import { draw, type Purpose } from "../shell/draft";
 import { useSheet } from "../space/sheet";
 import { clip, cut, isCut, isHeld, paste } from "./clipboard";
@@ -238,6 +239,13 @@ const AT_ALL: Verb[] = [
     help: "What was undone, again.",
     applies: () => sheet().space?.canRedo ?? false,
     does: () => void sheet().step("redo"),
+  },
+  {
+    word: "Hand over",
+    mode: "any",
+    keys: ["Shift+J"],
+    help: "Lists, drawings to scale, models and the project as files.",
+    does: openHandover,
   },
   {
     word: "Search the catalog",

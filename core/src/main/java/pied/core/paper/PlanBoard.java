@@ -78,7 +78,15 @@ final class PlanBoard {
   }
 
   Board draw(String name) {
-    ShellPlan plan = ShellPlan.of(space, name, unit);
+    // rows of seats are no part of what is built from a plan
+    ShellPlan whole = ShellPlan.of(space, name, unit);
+    double[] e = whole.extent();
+    ShellPlan plan =
+        new ShellPlan(
+            whole.inks().stream().filter(i -> i.style() != Ink.Style.seat).toList(),
+            whole.labels().stream().filter(l -> l.y() < e[3] + 0.01).toList(),
+            whole.dimensions(),
+            e);
     List<Ink> below = plan.inks().stream().filter(this::below).toList();
     // solid first, then what is in it
     below.stream().filter(i -> i.style() == Ink.Style.cut).forEach(this::ink);
@@ -144,7 +152,7 @@ final class PlanBoard {
       case overhead -> Pen.OVERHEAD;
       case centre, setting -> Pen.CENTRE;
       case leaf -> Pen.OUTLINE;
-      case swing, seat -> Pen.THIN;
+      case swing -> Pen.THIN;
       default -> Pen.EDGE;
     };
   }

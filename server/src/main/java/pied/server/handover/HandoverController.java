@@ -179,13 +179,18 @@ class HandoverController {
     return r;
   }
 
+  private static ContentDisposition disposition(String name) {
+    boolean plain = StandardCharsets.US_ASCII.newEncoder().canEncode(name);
+    return plain
+        ? ContentDisposition.attachment().filename(name).build()
+        : ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build();
+  }
+
   private static void send(Path file, String name, String type, HttpServletResponse response)
       throws IOException {
     response.setContentType(type);
     response.setContentLengthLong(Files.size(file));
-    response.setHeader(
-        HttpHeaders.CONTENT_DISPOSITION,
-        ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
+    response.setHeader(HttpHeaders.CONTENT_DISPOSITION, disposition(name).toString());
     Files.copy(file, response.getOutputStream());
   }
 }
