@@ -147,6 +147,13 @@ export const api = {
   beginHandover: (id: string, request: T.HandoverRequest) =>
     call<T.HandoverView>(`/spaces/${id}/handover`, request),
   handover: (job: string) => call<T.HandoverView>(`/handovers/${job}`),
+  takeIn: async (file: File, signal: AbortSignal) => {
+    const body = new FormData();
+    body.append("file", file);
+    const answer = await fetch("/api/archives", { method: "POST", body, signal });
+    if (!answer.ok) throw refusal((await answer.json().catch(() => null)) as Problem | null, answer.status);
+    return (await answer.json()) as T.TakenIn;
+  },
   stopHandover: (job: string) => fetch(`/api/handovers/${job}`, { method: "DELETE" }),
   plan: (id: string, unit: string) =>
     call<T.PlanView>(`/spaces/${id}/plan` + query({ unit })).then((a) => a.plan),

@@ -114,14 +114,14 @@ function Sheet() {
           {all.map((w, i) => (
             <Box key={w.key}>
               {w.sort !== all[i - 1]?.sort && (
-                <Typography variant="caption" sx={{ px: 2, pt: 1, display: "block" }} color="text.secondary">
+                <Typography variant="caption" sx={{ px: 2, pt: 0.75, display: "block" }} color="text.secondary">
                   {HEADS[w.sort]}
                 </Typography>
               )}
               <ListItemButton
                 selected={w.key === what.key}
                 onClick={() => choose(w)}
-                sx={{ py: 0.25, minHeight: 28, fontSize: 13 }}
+                sx={{ py: 0, minHeight: 25, fontSize: 13 }}
               >
                 {w.words}
               </ListItemButton>

@@ -6,7 +6,7 @@ import { useState } from "react";
 const WORD = {
   fontSize: 15,
   fontWeight: 600,
-  "& .MuiSelect-select": { py: 0, pl: 0.25, minHeight: 24, lineHeight: "24px" },
+  "& .MuiSelect-select.MuiSelect-select": { p: 0, minHeight: 24, lineHeight: "24px" },
   borderBottom: "1px dotted",
   borderColor: "text.secondary",
   verticalAlign: "baseline",
@@ -24,6 +24,7 @@ export function Choice(p: {
       variant="standard"
       disableUnderline
       displayEmpty
+      IconComponent={() => null}
       value={p.value in p.options ? p.value : ""}
       onChange={(e) => p.onChange(e.target.value)}
       inputProps={{ "aria-label": p.label }}

@@ -10,6 +10,7 @@ import { api } from "../api/client";
 import { Named } from "./Named";
 import { NewSpace } from "./NewSpace";
 import { SpaceCard } from "./SpaceCard";
+import { TakeIn } from "./TakeIn";
 import { useWhole, type Gone } from "./useWhole";
 
 /** The projects and their spaces; where one begins. */
@@ -102,6 +103,7 @@ export function Start({ failed, loading }: { failed: string | null; loading: boo
           </Box>
         ))}
         <NewProject />
+        <TakeIn />
       </Box>
       <Snackbar
         open={gone !== null}

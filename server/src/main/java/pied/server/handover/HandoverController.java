@@ -2,6 +2,7 @@ package pied.server.handover;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
 import pied.core.Effort;
 import pied.core.Nullable;
 import pied.core.drawing.Elevation;
@@ -34,6 +36,7 @@ import pied.server.handover.HandoverWire.HandoverView;
 import pied.server.handover.HandoverWire.LayerChoice;
 import pied.server.handover.HandoverWire.LookChoice;
 import pied.server.handover.HandoverWire.Preview;
+import pied.server.handover.HandoverWire.TakenIn;
 import pied.server.space.OpenSpace;
 import pied.server.space.SpaceStore;
 import pied.server.store.Missing;
@@ -44,9 +47,11 @@ import pied.server.store.Missing;
 class HandoverController {
   private final Handover handover;
   private final HandoverJobs jobs;
+  private final Archives archives;
   private final SpaceStore store;
 
-  HandoverController(Handover handover, HandoverJobs jobs, SpaceStore store) {
+  HandoverController(Handover handover, HandoverJobs jobs, Archives archives, SpaceStore store) {
+    this.archives = archives;
     this.handover = handover;
     this.jobs = jobs;
     this.store = store;
@@ -109,11 +114,7 @@ class HandoverController {
       HttpServletResponse response)
       throws IOException {
     Handover.Job job = handover.job(id, new Wanted(file, said));
-    String tag = '"' + job.tag() + '"';
-    response.setHeader(HttpHeaders.ETAG, tag);
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
-    if (had != null && (had.equals("*") || had.contains(tag))) {
-      response.setStatus(HttpStatus.NOT_MODIFIED.value());
+    if (tagged(job.tag(), had, response)) {
       return;
     }
     Path made = jobs.now((out, effort) -> handover.write(job, out, effort));
@@ -122,6 +123,45 @@ class HandoverController {
     } finally {
       Files.deleteIfExists(made);
     }
+  }
+
+  /** A project as one file. */
+  @GetMapping("/projects/{id}/archive.zip")
+  void archive(
+      @PathVariable String id,
+      @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had,
+      HttpServletResponse response)
+      throws IOException {
+    if (tagged(archives.tag(id), had, response)) {
+      return;
+    }
+    Path made = jobs.now((out, effort) -> archives.write(id, out));
+    try {
+      send(made, archives.name(id), "application/zip", response);
+    } finally {
+      Files.deleteIfExists(made);
+    }
+  }
+
+  /** Takes in a project that was one file. */
+  @PostMapping("/archives")
+  @ResponseStatus(HttpStatus.CREATED)
+  TakenIn takeIn(@RequestParam("file") MultipartFile file) throws IOException {
+    try (InputStream in = file.getInputStream()) {
+      return archives.takeIn(in);
+    }
+  }
+
+  /** Whether somebody has it already, as it is. */
+  private static boolean tagged(String tag, @Nullable String had, HttpServletResponse response) {
+    String quoted = '"' + tag + '"';
+    response.setHeader(HttpHeaders.ETAG, quoted);
+    response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
+    if (had != null && (had.equals("*") || had.contains(quoted))) {
+      response.setStatus(HttpStatus.NOT_MODIFIED.value());
+      return true;
+    }
+    return false;
   }
 
   /** What a file would be, to look at. */

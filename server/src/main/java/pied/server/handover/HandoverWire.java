@@ -3,6 +3,7 @@ package pied.server.handover;
 import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
+import pied.server.space.SpaceWire.ProjectView;
 
 /** What is said about handing over. */
 public final class HandoverWire {
@@ -70,4 +71,11 @@ public final class HandoverWire {
       @Nullable String svg,
       @Nullable List<List<String>> rows,
       String words) {}
+
+  /**
+   * A project that was taken in.
+   *
+   * @param said what of it could not be, in sentences
+   */
+  public record TakenIn(ProjectView project, List<String> said) {}
 }

@@ -11,6 +11,7 @@ import java.time.Instant;
 import pied.core.catalog.Mounting;
 import pied.core.model.Brought;
 import pied.core.model.Stretched;
+import pied.core.size.Size;
 import pied.server.store.Json;
 
 /** An article that a project brought in, as stored. */
@@ -75,5 +76,35 @@ public class ArticleRow {
 
   byte[] fullForm() {
     return fullForm;
+  }
+
+  byte[] mesh() {
+    return mesh;
+  }
+
+  byte[] pictures() {
+    return pictures;
+  }
+
+  Brought brought(String as, String of) {
+    return new Brought(
+        as,
+        of,
+        name,
+        kind,
+        about,
+        mounting,
+        onTops,
+        new Size(width, depth, height),
+        Json.read(finishes, Articles.FINISHES),
+        weight);
+  }
+
+  String id() {
+    return id;
+  }
+
+  String ware() {
+    return ware;
   }
 }

@@ -28,6 +28,9 @@ public interface Articles extends JpaRepository<ArticleRow, String> {
           + " and a.ware is not null order by a.madeAt desc")
   List<Supplied> supplied(String project);
 
+  @Query("select a.id from ArticleRow a where a.project = :project order by a.madeAt, a.id")
+  List<String> ofProject(String project);
+
   /** What is known of an article besides its shape. */
   interface Known {
     String getId();

@@ -1,6 +1,7 @@
 package pied.server.imports;
 
 import java.lang.ref.SoftReference;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -207,6 +208,37 @@ public class ImportStore {
     Article made = article(b);
     shapes.catalog().add(List.of(made));
     return made;
+  }
+
+  /** Ids of the articles that a project brought in, the oldest first. */
+  public List<String> ofProject(String project) {
+    return rows.ofProject(project);
+  }
+
+  /** An article as it goes into an archive. */
+  public ArchivedArticle archived(String id) {
+    return ArchivedArticle.of(rows.findById(id).orElseThrow(() -> new Missing(GONE)));
+  }
+
+  /**
+   * Keeps articles of a project that comes from elsewhere.
+   *
+   * @return their ids here by those there
+   */
+  public Map<String, String> takeIn(String project, List<ArchivedArticle> all) {
+    Map<String, String> ids = new LinkedHashMap<>();
+    List<ArticleRow> kept = new ArrayList<>();
+    List<Article> made = new ArrayList<>();
+    for (ArchivedArticle a : all) {
+      String free = rows.existsById(a.id()) ? "own-" + UUID.randomUUID() : a.id();
+      Brought b = a.brought(free, project);
+      ids.put(a.id(), free);
+      kept.add(new ArticleRow(b, a.shape(), a.full(), a.ware()));
+      made.add(article(b));
+    }
+    ledger.keep(session -> kept.forEach(session::insert));
+    shapes.catalog().add(made);
+    return ids;
   }
 
   /** The articles that wares of a supplier have become in a project, by what he calls them. */

@@ -49,11 +49,20 @@ public final class MeshBytes {
   }
 
   public static Mesh read(byte[] bytes) {
+    return read(bytes, Integer.MAX_VALUE);
+  }
+
+  /**
+   * What was written.
+   *
+   * @param most of any list of numbers in it; more is a slip or an attack
+   */
+  static Mesh read(byte[] bytes, int most) {
     try (DataInputStream in =
         new DataInputStream(
             new java.io.BufferedInputStream(
                 new InflaterInputStream(new ByteArrayInputStream(bytes)), 1 << 16))) {
-      double[] xyz = new double[in.readInt()];
+      double[] xyz = new double[count(in, most)];
       for (int i = 0; i < xyz.length; i++) {
         xyz[i] = in.readDouble();
       }
@@ -61,7 +70,7 @@ public final class MeshBytes {
       for (int i = 0; i < normals.length; i++) {
         normals[i] = in.readFloat();
       }
-      int[] corners = new int[in.readInt()];
+      int[] corners = new int[count(in, most)];
       for (int i = 0; i < corners.length; i++) {
         corners[i] = in.readInt();
       }
@@ -69,7 +78,7 @@ public final class MeshBytes {
       for (int i = 0; i < partOf.length; i++) {
         partOf[i] = in.readInt();
       }
-      int n = in.readInt();
+      int n = count(in, most);
       List<String> parts = new ArrayList<>();
       for (int i = 0; i < n; i++) {
         parts.add(in.readUTF());
@@ -85,6 +94,14 @@ public final class MeshBytes {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static int count(DataInputStream in, int most) throws IOException {
+    int n = in.readInt();
+    if (n < 0 || n > most) {
+      throw new IOException("So many numbers are in no mesh: " + n);
+    }
+    return n;
   }
 
   /** Pictures by the names of their parts; null if there are none. */

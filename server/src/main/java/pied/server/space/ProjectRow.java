@@ -33,4 +33,9 @@ public class ProjectRow {
   public Instant madeAt() {
     return madeAt;
   }
+
+  /** Nobody sees it. */
+  void putAside() {
+    removedAt = Instant.now();
+  }
 }

@@ -3,10 +3,12 @@ package pied.server.space;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.hibernate.StatelessSession;
 import org.springframework.stereotype.Service;
@@ -152,6 +154,51 @@ public class ProjectStore {
     return project(row.id());
   }
 
+  /** Something else that is kept together with a project. */
+  public interface Along {
+    /** Keeps it for the project of this id. */
+    void keep(String project);
+  }
+
+  /**
+   * Keeps a project that comes from elsewhere. Until all of it is kept nobody sees any of it.
+   *
+   * @param along what its spaces build on
+   * @param spaces what they are, once that is kept
+   * @return how it is called here
+   */
+  public ProjectView takeIn(String name, Along along, Supplier<List<ArchivedSpace>> spaces) {
+    Set<String> names = projects().stream().map(ProjectView::name).collect(Collectors.toSet());
+    String free = names.contains(name) ? Names.free(Names.bare(name), 1, names) : name;
+    ProjectRow row = new ProjectRow(newId(), free);
+    row.putAside();
+    ledger.keep(session -> session.insert(row));
+    along.keep(row.id());
+    Map<String, ArchivedSpace> all = new LinkedHashMap<>();
+    spaces.get().forEach(s -> all.put(newId(), s));
+    ledger.keep(
+        session ->
+            all.forEach(
+                (id, s) -> insert(session, id, row.id(), s.name(), s.space(), s.revision())));
+    Map<String, Long> numbers = new HashMap<>();
+    this.spaces.findAllById(all.keySet()).forEach(s -> numbers.put(s.id(), s.no()));
+    ledger.keep(
+        session -> {
+          all.forEach(
+              (id, s) -> {
+                long n = 0;
+                for (ArchivedSpace.Step step : s.steps()) {
+                  session.insert(new StepRow(StepRow.key(numbers.get(id), ++n), step));
+                }
+              });
+          session
+              .createMutationQuery("update ProjectRow set removedAt = null where id = :id")
+              .setParameter("id", row.id())
+              .executeUpdate();
+        });
+    return project(row.id());
+  }
+
   private SpaceName inserted(String project, String name, Space space) {
     String id = newId();
     ledger.keep(session -> insert(session, id, project, name, space));
@@ -160,7 +207,16 @@ public class ProjectStore {
 
   private static void insert(
       StatelessSession session, String id, String project, String name, Space space) {
-    long revision = space.pieces().isEmpty() ? 0 : 1;
+    insert(session, id, project, name, space, space.pieces().isEmpty() ? 0 : 1);
+  }
+
+  private static void insert(
+      StatelessSession session,
+      String id,
+      String project,
+      String name,
+      Space space,
+      long revision) {
     session.insert(new SpaceRow(id, project, name, space.shell(), revision));
     Space bare = Space.of(space.shell(), Filing.PLAIN, List.of(), space.shapes());
     FilingRows.write(session, id, new Change(bare.differences(space)));

@@ -106,6 +106,16 @@ public interface Rows {
             + " where s.id in (select max(t.id) from StepRow t group by t.id / 4294967296L)")
     List<Last> lately();
 
+    /** Keys of the latest changes of a space. */
+    @Query(
+        "select s.id from StepRow s where s.id >= :first and s.id < :behind and s.kind <> PAST"
+            + " order by s.id desc")
+    List<Long> changes(long first, long behind, Limit most);
+
+    /** All of the steps of a space from one on, in order. */
+    @Query("select s from StepRow s where s.id >= :from and s.id < :behind order by s.id")
+    List<StepRow> whole(long from, long behind);
+
     /** The latest steps of a space. */
     @Query(
         "select s.id as id, s.madeAt as madeAt from StepRow s"

@@ -1,5 +1,6 @@
 package pied.server.space;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -156,6 +157,27 @@ public class SpaceStore {
   /** All of a space, for nobody in particular. */
   public SpaceView view(String id) {
     return view(id, null);
+  }
+
+  /** A space with what was done in it lately, all of it at the same revision. */
+  public ObjectNode archived(String id) {
+    while (true) {
+      OpenSpace o = open(id);
+      OpenSpace.Seen seen = o.seen();
+      long behind = StepRow.first(o.no() + 1);
+      List<Long> changes =
+          steps.changes(StepRow.first(o.no()), behind, Limit.of(ArchivedSpace.STEPS));
+      List<StepRow> rows =
+          changes.isEmpty() ? List.of() : steps.whole(changes.get(changes.size() - 1), behind);
+      if (open(id).seen().revision() == seen.revision()) {
+        return new ArchivedSpace(
+                seen.name(),
+                seen.revision(),
+                seen.space(),
+                rows.stream().map(StepRow::archived).toList())
+            .write();
+      }
+    }
   }
 
   /** When a space was worked on last. */

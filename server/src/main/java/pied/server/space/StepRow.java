@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import pied.core.Nullable;
 import pied.core.edit.Change;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
@@ -89,12 +90,20 @@ public class StepRow {
     this.words = change == null ? null : words;
   }
 
-  /** The first possible key of a step of a space; that of the next space follows behind all. */
+  /** One that was done elsewhere before; it was asked for by nobody here. */
+  StepRow(long id, ArchivedSpace.Step s) {
+    this(id, s.revision(), s.kind(), null, s.change(), null, null, s.words());
+    madeAt = s.at();
+    doneIn = s.doneIn();
+    who = s.who();
+  }
+
   /** The number of the space that a step with this key is of. */
   static long space(long key) {
     return key >> 32;
   }
 
+  /** The first possible key of a step of a space; that of the next space follows behind all. */
   static long first(long space) {
     return space << 32;
   }
@@ -107,8 +116,12 @@ public class StepRow {
     return key & 0xFFFF_FFFFL;
   }
 
+  /** What it did; null where that is no longer of use. */
+  @Nullable
   Change change() {
-    return Stored.change(form, longChange != null ? longChange : change);
+    return change == null && longChange == null
+        ? null
+        : Stored.change(form, longChange != null ? longChange : change);
   }
 
   /** The answer that was given; null if it is no longer kept. */
@@ -119,5 +132,10 @@ public class StepRow {
 
   Instant madeAt() {
     return madeAt;
+  }
+
+  /** As it goes into an archive. */
+  ArchivedSpace.Step archived() {
+    return new ArchivedSpace.Step(revision, kind, change(), doneIn, who, words, madeAt);
   }
 }

@@ -1,0 +1,242 @@
+package pied.server.handover;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import pied.core.Refusal;
+import pied.core.edit.Edit;
+import pied.core.edit.group.MakeGroup;
+import pied.core.edit.keep.Lock;
+import pied.core.edit.keep.NameSelection;
+import pied.core.edit.keep.Remark;
+import pied.core.edit.layer.NewLayer;
+import pied.core.edit.layer.ToLayer;
+import pied.core.model.Composed;
+import pied.core.piece.Piece;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+import pied.server.Given;
+import pied.server.imports.ImportStore;
+import pied.server.space.ProjectStore;
+import pied.server.space.SpaceStore;
+import pied.server.space.SpaceWire.EditRequest;
+import pied.server.space.SpaceWire.SpaceName;
+import pied.server.store.Json;
+
+/** A project as an archive, there and back, whole and damaged. */
+@SpringBootTest(
+    webEnvironment = SpringBootTest.WebEnvironment.NONE,
+    properties = "spring.datasource.url=jdbc:h2:mem:archives")
+class ArchivesTest {
+  @Autowired private SpaceStore store;
+  @Autowired private ProjectStore projects;
+  @Autowired private ImportStore articles;
+  @Autowired private Archives archives;
+  private String room;
+  private String project;
+
+  @BeforeEach
+  void aProject() {
+    project = projects.newProject("House " + System.nanoTime()).id();
+    room = projects.newSpace(project, "Room", Given.shell()).id();
+    edit(
+        Given.put("a", "stool", 1, 1),
+        Given.put("b", "trunk", 3, 2),
+        Given.put("c", "books", 3, 2));
+    edit(new MakeGroup(List.of("a", "b"), null, null));
+    edit(new NewLayer("props", "Props", "#2f6690"), new ToLayer(List.of("c"), "props", null));
+    edit(new NameSelection("Mine", List.of("a")), new Lock(List.of("a"), true, null));
+    Space now = store.space(room);
+    String own = articles.keep(project, "Pile", Composed.of(now, List.of("b", "c"))).id();
+    edit(Given.put("d", own, 5, 3));
+    edit(new Remark(List.of("d"), "ours"));
+    store.undo(room, null);
+    projects.newSpace(project, "Empty room", Given.shell());
+  }
+
+  private void edit(Edit... edits) {
+    store.edit(room, new EditRequest(null, null, "m", List.of(edits)));
+  }
+
+  private byte[] archive(String id) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    archives.write(id, out);
+    return out.toByteArray();
+  }
+
+  private HandoverWire.TakenIn taken(byte[] zip) throws IOException {
+    return archives.takeIn(new ByteArrayInputStream(zip));
+  }
+
+  private static Map<String, byte[]> files(byte[] zip) throws IOException {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+      for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+        files.put(e.getName(), in.readAllBytes());
+      }
+    }
+    return files;
+  }
+
+  private static byte[] zip(Map<String, byte[]> files) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(out)) {
+      for (Map.Entry<String, byte[]> e : files.entrySet()) {
+        zip.putNextEntry(new ZipEntry(e.getKey()));
+        zip.write(e.getValue());
+        zip.closeEntry();
+      }
+    }
+    return out.toByteArray();
+  }
+
+  /** Pieces with their article by its name: its id is another if it was taken. */
+  private List<Piece> pieces(Space space) {
+    return space.pieces().stream()
+        .map(p -> p.withForm(p.form().withArticle(space.article(p).name())))
+        .toList();
+  }
+
+  private void same(String one, String two) {
+    Space a = store.space(one);
+    Space b = store.space(two);
+    assertThat(pieces(b)).isEqualTo(pieces(a));
+    assertThat(b.shell()).isEqualTo(a.shell());
+    assertThat(b.filing().layers()).isEqualTo(a.filing().layers());
+    assertThat(b.filing().groups()).isEqualTo(a.filing().groups());
+    assertThat(b.filing().selections()).isEqualTo(a.filing().selections());
+    assertThat(store.seen(two).revision()).isEqualTo(store.seen(one).revision());
+    for (Piece p : a.pieces()) {
+      assertThat(b.ordered(p.id()).place()).isEqualTo(a.ordered(p.id()).place());
+      // the meshes of own articles too, to the last bit
+      assertThat(b.shapes().mesh(b.piece(p.id())).xyz())
+          .isEqualTo(a.shapes().mesh(a.piece(p.id())).xyz());
+    }
+  }
+
+  @Test
+  void thereAndBackItIsTheSameAlsoWhatWasDone() throws IOException {
+    HandoverWire.TakenIn in = taken(archive(project));
+    assertThat(in.said()).isEmpty();
+    assertThat(in.project().spaces())
+        .extracting(SpaceName::name)
+        .containsExactly("Room", "Empty room");
+    String back = in.project().spaces().get(0).id();
+    same(room, back);
+    assertThat(store.history(back, 0, LengthUnit.M).deeds())
+        .extracting("words", "stands")
+        .containsExactlyElementsOf(
+            store.history(room, 0, LengthUnit.M).deeds().stream()
+                .map(d -> org.assertj.core.groups.Tuple.tuple(d.words(), d.stands()))
+                .toList());
+    // redone and undone in both it goes the same way, to the first
+    store.redo(room, null);
+    store.redo(back, null);
+    same(room, back);
+    for (int i = 0; i < 6; i++) {
+      store.undo(room, null);
+      store.undo(back, null);
+      same(room, back);
+    }
+    assertThat(store.space(back).pieces()).isEmpty();
+  }
+
+  @Test
+  void theSameProjectIsTheSameBytesAndEveryTenthOfItIsToldAsAPart() throws IOException {
+    byte[] whole = archive(project);
+    assertThat(archive(project)).isEqualTo(whole);
+    int before = projects.projects().size();
+    int kept = 0;
+    for (int tenth = 0; tenth < 10; tenth++) {
+      byte[] part = Arrays.copyOf(whole, whole.length * tenth / 10);
+      try {
+        HandoverWire.TakenIn in = taken(part);
+        kept++;
+        assertThat(in.said()).as(tenth + " tenths").isNotEmpty();
+        for (SpaceName s : in.project().spaces()) {
+          store.space(s.id()).bodies(); // whatever is there can be opened
+        }
+      } catch (Refusal e) {
+        assertThat(e.getMessage()).as(tenth + " tenths").isNotBlank();
+      }
+    }
+    assertThat(projects.projects()).hasSize(before + kept);
+  }
+
+  @Test
+  void damageAnywhereIsToldAndNeverMoreThanThat() throws IOException {
+    byte[] whole = archive(project);
+    Random r = new Random(5);
+    for (int i = 0; i < 60; i++) {
+      byte[] hurt = whole.clone();
+      for (int k = 0; k < 1 + r.nextInt(4); k++) {
+        hurt[r.nextInt(hurt.length)] ^= (byte) (1 << r.nextInt(8));
+      }
+      try {
+        HandoverWire.TakenIn in = taken(hurt);
+        if (in.said().isEmpty()) {
+          same(room, in.project().spaces().get(0).id());
+        }
+      } catch (Refusal e) {
+        assertThat(e.getMessage()).isNotBlank();
+      }
+    }
+  }
+
+  @Test
+  void whatIsInItIsNotTrusted() throws IOException {
+    Map<String, byte[]> files = files(archive(project));
+    String article =
+        files.keySet().stream().filter(n -> n.endsWith(".mesh")).findFirst().orElseThrow();
+    files.remove(article);
+    HandoverWire.TakenIn without = taken(zip(files));
+    assertThat(without.said()).anyMatch(s -> s.contains("article") && s.contains("missing"));
+    assertThat(without.said()).anyMatch(s -> s.contains("One piece is left out"));
+    assertThat(store.space(without.project().spaces().get(0).id()).pieces()).hasSize(3);
+
+    // a piece that is nowhere, and a shell that cannot be built
+    ObjectNode space = (ObjectNode) Json.MAPPER.readTree(files.get("spaces/001.json"));
+    for (JsonNode thing : space.at("/contents/things")) {
+      if (thing.at("/after/piece/id").asText().equals("a")) {
+        ((ObjectNode) thing.at("/after/piece/at")).put("x", 1e300);
+      }
+    }
+    files.put("spaces/001.json", space.toString().getBytes());
+    ObjectNode empty = (ObjectNode) Json.MAPPER.readTree(files.get("spaces/002.json"));
+    ((ObjectNode) empty.get("shell")).put("height", -4);
+    files.put("spaces/002.json", empty.toString().getBytes());
+    files.put("../../etc/passwd", new byte[3]);
+    HandoverWire.TakenIn odd = taken(zip(files));
+    assertThat(odd.project().spaces()).hasSize(1);
+    assertThat(odd.said()).anyMatch(s -> s.contains("“Empty room” is missing"));
+    assertThat(store.space(odd.project().spaces().get(0).id()).has("a")).isFalse();
+
+    // a mesh that says it is endless
+    byte[] endless = new byte[] {0x7F, -1, -1, -1};
+    ByteArrayOutputStream packed = new ByteArrayOutputStream();
+    try (var out = new java.util.zip.DeflaterOutputStream(packed)) {
+      out.write(endless);
+    }
+    files.put(article, packed.toByteArray());
+    assertThat(taken(zip(files)).said()).anyMatch(s -> s.contains("article"));
+    assertThatThrownBy(() -> taken(new byte[100])).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> taken(zip(Map.of("a.txt", new byte[3])))).isInstanceOf(Refusal.class);
+  }
+}
