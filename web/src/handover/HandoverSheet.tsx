@@ -114,7 +114,11 @@ function Sheet() {
           {all.map((w, i) => (
             <Box key={w.key}>
               {w.sort !== all[i - 1]?.sort && (
-                <Typography variant="caption" sx={{ px: 2, pt: 0.75, display: "block" }} color="text.secondary">
+                <Typography
+                  variant="caption"
+                  sx={{ px: 2, pt: 0.75, display: "block" }}
+                  color="text.secondary"
+                >
                   {HEADS[w.sort]}
                 </Typography>
               )}

@@ -81,7 +81,7 @@ public final class LiveFigures {
   /**
    * A tea room of 9 × 7 m: six tables with four chairs each, cupboards at the back, and a stool.
    */
-  private static String space(String url, String project) throws Exception {
+  static String space(String url, String project) throws Exception {
     String room = "{\"name\":\"Room\",\"width\":9,\"depth\":7,\"height\":3}";
     String id = post(url + "/api/projects/" + project + "/spaces", room).get("id").asText();
     List<String> edits = new ArrayList<>();
@@ -97,6 +97,17 @@ public final class LiveFigures {
     }
     post(url + "/api/spaces/" + id + "/edits", "{\"edits\":[" + String.join(",", edits) + "]}");
     return id;
+  }
+
+  /** How long answers take one who carries in a space, ms. */
+  static double[] carried(String url, String space) throws InterruptedException {
+    Client c = new Client(url, space, 0, 0);
+    Thread.sleep(1000L * (WARM + SECONDS));
+    return c.over().stream().mapToDouble(d -> d).toArray();
+  }
+
+  static void stop() {
+    TIMER.shutdownNow();
   }
 
   /** What stands in the tea room, and where. */

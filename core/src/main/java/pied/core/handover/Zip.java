@@ -15,7 +15,9 @@ public final class Zip {
 
   /** One to write into; {@link ZipOutputStream#finish()} ends it. */
   public static ZipOutputStream open(OutputStream to) {
-    return new ZipOutputStream(to);
+    ZipOutputStream zip = new ZipOutputStream(to);
+    zip.setLevel(java.util.zip.Deflater.BEST_SPEED); // twice as quick, a quarter larger
+    return zip;
   }
 
   /** Begins a file in it. */

@@ -61,6 +61,8 @@ class Drawings implements Lines {
                 for (Article a : shapes.catalog().all()) {
                   leisure.await(); // those who work go first
                   lines(new Form(a.id(), a.size()), Eye.FRONT);
+                  leisure.await();
+                  lines(new Form(a.id(), a.size()), Eye.PLAN);
                 }
               } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();

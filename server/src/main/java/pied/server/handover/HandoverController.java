@@ -219,11 +219,13 @@ class HandoverController {
     return r;
   }
 
+  /** What a browser can show it shows; all else it saves. */
   private static ContentDisposition disposition(String name) {
+    boolean shown = name.endsWith(".svg") || name.endsWith(".pdf");
+    ContentDisposition.Builder how =
+        shown ? ContentDisposition.inline() : ContentDisposition.attachment();
     boolean plain = StandardCharsets.US_ASCII.newEncoder().canEncode(name);
-    return plain
-        ? ContentDisposition.attachment().filename(name).build()
-        : ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build();
+    return plain ? how.filename(name).build() : how.filename(name, StandardCharsets.UTF_8).build();
   }
 
   private static void send(Path file, String name, String type, HttpServletResponse response)

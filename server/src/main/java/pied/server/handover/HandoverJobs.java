@@ -59,7 +59,7 @@ class HandoverJobs {
     private final String name;
     private final String type;
     private final int steps;
-    private volatile int done;
+    private int done;
     private volatile boolean stopped;
     private volatile @Nullable Path file;
     private volatile @Nullable String failed;
@@ -70,7 +70,7 @@ class HandoverJobs {
       this.steps = steps;
     }
 
-    private void step() {
+    private synchronized void step() {
       if (stopped) {
         throw new Refusal("It was stopped.");
       }
@@ -78,7 +78,7 @@ class HandoverJobs {
     }
 
     /** 0 to 1. */
-    double share() {
+    synchronized double share() {
       return file != null ? 1 : Math.min(0.97, done / (double) steps);
     }
 

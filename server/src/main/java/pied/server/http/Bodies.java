@@ -33,16 +33,16 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Bodies extends OncePerRequestFilter {
   private static final long LARGEST = 4L << 20;
 
-  /** Model files are larger. */
-  private static final long LARGEST_MODEL = 256L << 20;
+  /** Model files and archives are larger. */
+  private static final long LARGEST_FILE = 256L << 20;
 
-  /** So many model files come in at once. */
-  private static final int MODELS = 4;
+  /** So many of them come in at once. */
+  private static final int FILES = 4;
 
   private static final String BODY = Bodies.class.getName();
 
   private final long patience;
-  private final Semaphore models = new Semaphore(MODELS);
+  private final Semaphore files = new Semaphore(FILES);
 
   /**
    * @param patience longest time a body may take, seconds; 0: the request's own thread waits for
@@ -54,11 +54,12 @@ class Bodies extends OncePerRequestFilter {
 
   /** The longest body a request may have, bytes. */
   static long largest(HttpServletRequest request) {
-    return isModel(request) ? LARGEST_MODEL : LARGEST;
+    return isFile(request) ? LARGEST_FILE : LARGEST;
   }
 
-  private static boolean isModel(HttpServletRequest request) {
-    return request.getRequestURI().endsWith("/imports");
+  private static boolean isFile(HttpServletRequest request) {
+    String to = request.getRequestURI();
+    return to.endsWith("/imports") || to.equals("/api/archives");
   }
 
   @Override
@@ -74,17 +75,17 @@ class Bodies extends OncePerRequestFilter {
       chain.doFilter(new Whole(request, body), response);
     } else if (request.getContentLengthLong() <= 0 || patience <= 0) {
       chain.doFilter(request, response);
-    } else if (!isModel(request)) {
+    } else if (!isFile(request)) {
       read(request, response);
-    } else if (models.tryAcquire()) {
+    } else if (files.tryAcquire()) {
       try {
         chain.doFilter(request, response);
       } finally {
-        models.release();
+        files.release();
       }
     } else {
       Gatekeeper.refuse(
-          response, 503, MODELS + " models are on their way already; send this one in a moment.");
+          response, 503, FILES + " files are on their way already; send this one in a moment.");
     }
   }
 
