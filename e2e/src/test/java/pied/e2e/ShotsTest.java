@@ -3,13 +3,22 @@ package pied.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
+import java.net.URL;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pied.e2e.Sheet.Studio;
@@ -59,16 +68,6 @@ class ShotsTest {
   }
 
   @Test
-  void theRoom() {
-    Sheet sheet = new Sheet(Studio.PIED.teaRoom(), "plan");
-    sheet.leaf("Shell");
-    sheet.clickPlan(4, -0.1);
-    assertThat(sheet.caption()).containsText("Window in wall A");
-    shot(sheet, "room-plan");
-    sheet.close();
-  }
-
-  @Test
   void theStage() {
     String stage = Studio.PIED.json("/api/projects").at("/1/spaces/0/id").asText();
     Sheet sheet = new Sheet(stage, "plan", "section");
@@ -113,13 +112,8 @@ class ShotsTest {
   }
 
   @Test
-  void theSizingAndTurning() {
-    PiedProcess pied = Studio.PIED;
-    String room = pied.teaRoom();
-    Sheet sheet = new Sheet(room, "plan", "set");
-    JsonNode chair = pied.piece(room, "dining-chair");
-    double x = chair.at("/at/x").asDouble();
-    double z = chair.at("/at/z").asDouble();
+  void theSizing() {
+    Sheet sheet = new Sheet(Studio.PIED.teaRoom(), "plan", "set");
     sheet.schedule("Service counter");
     sheet.leaf("Catalog");
     sheet.page.keyboard().press("f");
@@ -129,19 +123,6 @@ class ShotsTest {
     sheet.page.getByLabel("What stays where it is while it is sized").click();
     assertThat(sheet.page.getByTestId("box-figure")).isVisible();
     shot(sheet, "sizing");
-    sheet.page.keyboard().press("Escape");
-    sheet.page.waitForCondition(() -> sheet.page.locator(".MuiModal-root").count() == 0);
-    sheet.page.keyboard().press("Escape");
-    sheet.page.keyboard().press("Escape");
-    sheet.page.keyboard().press("Escape");
-    sheet.page.keyboard().press("h");
-    sheet.page.waitForTimeout(1500);
-    sheet.clickPlan(x, z - 0.1);
-    sheet.page.keyboard().press("f");
-    sheet.page.waitForTimeout(1500);
-    sheet.page.keyboard().press("y");
-    assertThat(sheet.page.getByTestId("dial")).isVisible();
-    shot(sheet, "turning");
     sheet.close();
   }
 
@@ -242,28 +223,29 @@ class ShotsTest {
   }
 
   @Test
-  void theSupplier() {
-    // into the other project, so that the catalog of the first stays as it ships
-    String stage = Studio.PIED.json("/api/projects").at("/1/spaces/0/id").asText();
-    Sheet sheet = new Sheet(stage, "plan");
-    sheet.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("bring in")).click();
-    sheet.page.getByText("from a supplier…").click();
-    sheet.page.getByLabel("Name").fill("saltmarsh");
-    sheet.page.getByLabel("Password").fill("lantern");
-    sheet.button("Sign in");
-    Studio.SUPPLIER.trouble(new pied.supplier.Trouble(30_000, 0, 0, 0, false));
-    for (String ware : new String[] {"Slipway armchair", "Boathouse bench"}) {
-      sheet
-          .page
-          .getByRole(AriaRole.LISTITEM, new Page.GetByRoleOptions().setName(ware))
-          .getByRole(AriaRole.BUTTON)
-          .click();
-    }
-    sheet.page.waitForTimeout(1500);
-    sheet.page.screenshot(
-        new Page.ScreenshotOptions().setPath(Path.of("../docs/screenshots/supplier.png")));
-    Studio.SUPPLIER.trouble(pied.supplier.Trouble.USUAL);
+  void theHandover() throws IOException {
+    String room = Studio.PIED.teaRoom();
+    Sheet sheet = new Sheet(room, "plan");
+    sheet.button("Hand over");
+    sheet.button("The plan");
+    Locator preview = sheet.page.locator("[data-testid=handover-preview][data-ready]");
+    assertThat(preview.getByRole(AriaRole.IMG)).isVisible();
+    shot(sheet, "hand-over");
     sheet.close();
+    picture(room, "plan.pdf?scale=50&paper=A3&drawnBy=Isolde", "plan-on-paper");
+    picture(room, "elevation.pdf?wall=B&scale=50&paper=A3&drawnBy=Isolde", "elevation-on-paper");
+  }
+
+  /** A page of a PDF as it would be printed. */
+  private static void picture(String room, String file, String name) throws IOException {
+    URL at = URI.create(Studio.PIED.url() + "/api/spaces/" + room + "/handover/" + file).toURL();
+    try (InputStream in = at.openStream();
+        PDDocument doc = Loader.loadPDF(in.readAllBytes())) {
+      ImageIO.write(
+          new PDFRenderer(doc).renderImageWithDPI(0, 100),
+          "png",
+          Path.of("../docs/screenshots/" + name + ".png").toFile());
+    }
   }
 
   @Test
