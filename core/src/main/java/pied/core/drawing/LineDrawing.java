@@ -9,8 +9,11 @@ import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.PrecisionModel;
 import org.locationtech.jts.operation.overlayng.UnaryUnionNG;
+import org.locationtech.jts.operation.polygonize.Polygonizer;
 import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
+import pied.core.solid.Creases;
 import pied.core.solid.Mesh;
+import pied.core.solid.MeshTree;
 import pied.core.solid.Vec;
 
 /**
@@ -45,6 +48,12 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
   /** Outlines keep to this grid, metres: a tenth of a millimetre. */
   private static final double GRID = 1e-4;
 
+  /** A face looks toward the eye if it does by more than this: the cosine. */
+  private static final double FACING = 1e-9;
+
+  /** Beyond any mesh, metres. */
+  private static final double FAR = 1e3;
+
   /** Draws a mesh. */
   public static LineDrawing of(Mesh mesh, View view) {
     return of(mesh, view.eye);
@@ -66,30 +75,33 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
     return Math.rint(v * 1e4) / 1e4 + 0.0;
   }
 
-  /** The outline of what is seen of a mesh, and its holes: closed rings. */
+  /**
+   * The outline of what is seen of a mesh, and its holes: closed rings.
+   *
+   * <p>Only edges at which the surface turns away from the eye can be of the outline. They are cut
+   * at one another into cells, and a cell belongs to what is seen if a line of sight through it
+   * meets the mesh. This costs what the outline costs, and not what all the triangles would.
+   */
   static List<double[]> outlines(Mesh mesh, Eye view) {
     GeometryFactory plane = new GeometryFactory(new PrecisionModel(1 / GRID));
+    List<double[]> rings = new ArrayList<>();
+    List<Geometry> edges = turning(mesh, view, plane);
+    if (edges.isEmpty()) {
+      return rings;
+    }
+    Polygonizer cells = new Polygonizer();
+    cells.add(UnaryUnionNG.union(plane.buildGeometry(edges), plane.getPrecisionModel()));
     List<Geometry> seen = new ArrayList<>();
-    int[] c = mesh.corners();
-    for (int t = 0; t < c.length; t += 3) {
-      Vec a = mesh.vertex(c[t]);
-      Vec b = mesh.vertex(c[t + 1]);
-      Vec d = mesh.vertex(c[t + 2]);
-      if (b.minus(a).cross(d.minus(a)).dot(view.toEye()) <= 0) {
-        continue;
-      }
-      Coordinate p = at(plane, view, a);
-      Coordinate q = at(plane, view, b);
-      Coordinate r = at(plane, view, d);
-      if (org.locationtech.jts.algorithm.Orientation.index(p, q, r) != 0) {
-        seen.add(plane.createPolygon(new Coordinate[] {p, q, r, p.copy()}));
+    for (Object o : cells.getPolygons()) {
+      if (covered(mesh, view, ((Polygon) o).getInteriorPoint().getCoordinate())) {
+        seen.add(((Polygon) o).norm());
       }
     }
-    List<double[]> rings = new ArrayList<>();
+    seen.sort(null); // cells come in no order; the same mesh is to have the same lines
     if (seen.isEmpty()) {
       return rings;
     }
-    Geometry all = UnaryUnionNG.union(plane.buildGeometry(seen), plane.getPrecisionModel());
+    Geometry all = UnaryUnionNG.union(plane.buildGeometry(seen), plane.getPrecisionModel()).norm();
     all = TopologyPreservingSimplifier.simplify(all, 4 * GRID);
     for (int i = 0; i < all.getNumGeometries(); i++) {
       if (all.getGeometryN(i) instanceof Polygon polygon) {
@@ -105,6 +117,34 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
       }
     }
     return rings;
+  }
+
+  /** Edges between what faces the eye and what does not, and those of one face only. */
+  private static List<Geometry> turning(Mesh mesh, Eye view, GeometryFactory plane) {
+    List<Geometry> edges = new ArrayList<>();
+    for (Vec[] e : Creases.turning(mesh, view.toEye(), FACING)) {
+      Coordinate p = at(plane, view, e[0]);
+      Coordinate q = at(plane, view, e[1]);
+      if (!p.equals2D(q)) {
+        edges.add(plane.createLineString(new Coordinate[] {p, q}));
+      }
+    }
+    return edges;
+  }
+
+  /** Whether a line of sight through a point of the drawing meets the mesh. */
+  private static boolean covered(Mesh mesh, Eye view, Coordinate c) {
+    // exactly between two faces it may pass through neither
+    return meets(mesh, view, c.x, c.y)
+        || meets(mesh, view, c.x + 1.7e-5, c.y - 1.3e-5)
+        || meets(mesh, view, c.x - 1.1e-5, c.y + 1.9e-5);
+  }
+
+  private static boolean meets(Mesh mesh, Eye view, double u, double v) {
+    Vec from = view.right().times(u).plus(view.down().times(v)).plus(view.toEye().times(FAR));
+    Vec d = view.toEye().times(-1);
+    return mesh.tree()
+        .any(from.x(), from.y(), from.z(), d.x(), d.y(), d.z(), 2 * FAR, new MeshTree.RayHit());
   }
 
   private static Coordinate at(GeometryFactory plane, Eye view, Vec p) {

@@ -69,9 +69,10 @@ final class Slices {
               .plus(eye.down().times(in.getY()))
               .plus(eye.toEye().times(depth - 1e-7));
       if (mesh.tree().winding(body.pose().unapply(at)) != 0) {
-        solid.add(figure);
+        solid.add((Polygon) figure.norm());
       }
     }
-    return solid.isEmpty() ? null : CascadedPolygonUnion.union(solid);
+    solid.sort(null); // polygons come in no order; the same cut is to have the same lines
+    return solid.isEmpty() ? null : CascadedPolygonUnion.union(solid).norm();
   }
 }

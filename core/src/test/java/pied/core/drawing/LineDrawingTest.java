@@ -3,8 +3,12 @@ package pied.core.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.catalog.Article;
+import pied.core.place.Footprint;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
@@ -52,5 +56,37 @@ class LineDrawingTest {
     Mesh figure = Rooms.SHAPES.mesh("standing-figure", new Size(0.5, 0.3, 1.75));
     double seen = area(LineDrawing.of(figure, LineDrawing.View.front).outlines().get(0));
     assertThat(seen).isBetween(0.3, 0.6);
+  }
+
+  /** Those of the catalog: the outline from above is what all their faces cover of the plan. */
+  @Test
+  void theOutlineIsThatOfAllFacesAlsoWhereBodiesMeetAndAreHollow() {
+    List<Article> all = new ArrayList<>();
+    for (Article a : Rooms.SHAPES.catalog().all()) {
+      if (all.size() < 40 && a.id().hashCode() % 3 == 0
+          || List.of("jug", "sideboard", "settee", "folding-chair").contains(a.id())) {
+        all.add(a);
+      }
+    }
+    assertThat(all).hasSizeGreaterThan(20);
+    for (Article a : all) {
+      Mesh mesh = Rooms.SHAPES.mesh(a.id(), a.size());
+      double drawn = 0;
+      for (double[] ring : LineDrawing.of(mesh, LineDrawing.View.plan).outlines()) {
+        drawn += signed(ring);
+      }
+      double covered = Footprint.of(mesh).getArea();
+      assertThat(Math.abs(drawn)).as(a.id()).isEqualTo(covered, within(0.003 * covered + 1e-4));
+    }
+  }
+
+  /** Of an outline, or less than nothing of a hole: they turn opposite ways. */
+  private static double signed(double[] ring) {
+    double twice = 0;
+    for (int i = 0; i < ring.length; i += 2) {
+      int k = (i + 2) % ring.length;
+      twice += ring[i] * ring[k + 1] - ring[k] * ring[i + 1];
+    }
+    return twice / 2;
   }
 }
