@@ -352,16 +352,32 @@ public final class Elevations {
             continue;
           }
         }
-        if (before.isEmpty()) {
+        List<Seen> over = over(there, before);
+        if (over.isEmpty()) {
           add(lines, there.from(), there.to());
         } else {
-          SeenEdges.trace(there, eye, p -> open(p, before), (a, b) -> add(lines, a, b));
+          SeenEdges.trace(there, eye, p -> open(p, over), (a, b) -> add(lines, a, b));
         }
       }
       if (!lines.isEmpty()) {
         boolean piece = space.has(s.body.id());
         inks.add(Ink.lines(piece ? Ink.Style.piece : Ink.Style.edge, s.body.id(), lines));
       }
+    }
+
+    /** Those before an edge: the others need not be asked at every point of it. */
+    private List<Seen> over(SeenEdges.Edge e, List<Seen> before) {
+      double u = eye.u(zero);
+      Envelope box =
+          new Envelope(eye.u(e.from()) - u, eye.u(e.to()) - u, eye.v(e.from()), eye.v(e.to()));
+      box.expandBy(1e-3); // points are looked at a little off the surface
+      List<Seen> over = new ArrayList<>();
+      for (Seen o : before) {
+        if (o.box.intersects(box)) {
+          over.add(o);
+        }
+      }
+      return over;
     }
 
     /** The part of an edge that lies behind the cut, or null. */

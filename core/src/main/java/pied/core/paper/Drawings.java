@@ -70,7 +70,7 @@ public final class Drawings {
       return new Layout(space, wish, wish.scale(), plate, drawn).sheets();
     }
     int smallest = Paper.SCALES.get(Paper.SCALES.size() - 1);
-    // how large it is decides the scale; it is drawn small to see that, which costs the same
+    // what is written on it decides too, so that it is drawn at each scale that may do
     for (int scale : Paper.SCALES) {
       if (scale != smallest && !Layout.mayFit(space, wish, scale)) {
         continue;

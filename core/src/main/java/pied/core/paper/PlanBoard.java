@@ -24,7 +24,6 @@ import pied.core.drawing.Lines;
 import pied.core.drawing.ShellPlan;
 import pied.core.paper.Mark.Anchor;
 import pied.core.piece.Piece;
-import pied.core.place.Footprint;
 import pied.core.solid.Box;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -229,8 +228,8 @@ final class PlanBoard {
     Quadtree covered = new Quadtree();
     for (Piece p : order()) {
       effort.goOn();
-      Geometry foot = Footprint.of(space.shapes().mesh(p), p.pose());
       LineDrawing drawing = drawn(p);
+      Geometry foot = figure(drawing.outlines());
       Geometry outline = lines(drawing.outlines(), true);
       if (overhead(p) && !ceiling) {
         draw(outline, Pen.OVERHEAD);
@@ -256,6 +255,16 @@ final class PlanBoard {
     List<Geometry> near = covered.query(foot.getEnvelopeInternal());
     List<Geometry> meets = near.stream().filter(g -> g.intersects(foot)).toList();
     return meets.isEmpty() ? null : UnaryUnionOp.union(meets);
+  }
+
+  /** What outlines enclose: rings within others are holes. */
+  private static Geometry figure(List<double[]> rings) {
+    Geometry all = Taken.PLANE.createPolygon();
+    for (double[] r : rings) {
+      Geometry ring = Board.figure(r);
+      all = all.isEmpty() ? ring : OverlayNGRobust.overlay(all, ring, OverlayNG.SYMDIFFERENCE);
+    }
+    return all;
   }
 
   /** The lines of a piece where it stands. */
@@ -314,7 +323,7 @@ final class PlanBoard {
       Numbers.Entry e = numbers.of(p);
       legend.put(e.number(), e);
       counts.merge(e.number(), 1, Integer::sum);
-      Geometry foot = Footprint.of(space.shapes().mesh(p), p.pose());
+      Geometry foot = figure(drawn(p).outlines());
       Point in = foot.getInteriorPoint();
       Box box = p.pose().box(space.shapes().mesh(p).box());
       double room =

@@ -5,19 +5,18 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Kept;
 
 /** The edges of a mesh where two of its faces meet. */
 public final class Creases {
   /** Faces that meet at more than this angle have an edge one sees. */
   private static final double CREASE = Math.cos(Math.toRadians(32));
 
-  /**
-   * Of the faces at an edge: whether one looks toward the eye, one away, and their number is odd.
-   */
-  private static final int TOWARD = 1;
+  /** An edge with the normals of all faces at it. */
+  private record Met(Vec from, Vec to, List<Vec> normals) {}
 
-  private static final int AWAY = 2;
-  private static final int ODD = 4;
+  private static final Map<Mesh, List<Met>> MET = Kept.weakly();
+  private static final Map<Mesh, List<Edge>> ALL = Kept.weakly();
 
   private Creases() {}
 
@@ -36,6 +35,10 @@ public final class Creases {
 
   /** All edges that two triangles share. */
   public static List<Edge> all(Mesh mesh) {
+    return ALL.computeIfAbsent(mesh, Creases::found);
+  }
+
+  private static List<Edge> found(Mesh mesh) {
     int[] weld = mesh.welded();
     int[] c = mesh.corners();
     Map<Long, Vec> first = new HashMap<>();
@@ -70,31 +73,43 @@ public final class Creases {
    * @return the two ends of each
    */
   public static List<Vec[]> turning(Mesh mesh, Vec toEye, double facing) {
+    List<Vec[]> edges = new ArrayList<>();
+    for (Met m : MET.computeIfAbsent(mesh, Creases::met)) {
+      boolean toward = false;
+      boolean away = false;
+      for (Vec n : m.normals) {
+        boolean faces = n.dot(toEye) > facing;
+        toward |= faces;
+        away |= !faces;
+      }
+      if (m.normals.size() % 2 == 1 || toward && away) {
+        edges.add(new Vec[] {m.from, m.to});
+      }
+    }
+    return edges;
+  }
+
+  private static List<Met> met(Mesh mesh) {
     int[] weld = mesh.welded();
     int[] c = mesh.corners();
-    Map<Long, Integer> met = new LinkedHashMap<>();
+    Map<Long, Met> met = new LinkedHashMap<>();
     for (int t = 0; t < c.length; t += 3) {
       Vec a = mesh.vertex(c[t]);
       Vec n = mesh.vertex(c[t + 1]).minus(a).cross(mesh.vertex(c[t + 2]).minus(a));
       if (n.length() < 1e-14) {
         continue;
       }
-      int side = n.unit().dot(toEye) > facing ? TOWARD : AWAY;
+      Vec unit = n.unit();
       for (int k = 0; k < 3; k++) {
         int p = weld[c[t + k]];
         int q = weld[c[t + (k + 1) % 3]];
         long key = ((long) Math.min(p, q) << 32) | Math.max(p, q);
-        met.merge(key, side | ODD, (was, is) -> (was | side) ^ ODD);
+        met.computeIfAbsent(key, x -> new Met(mesh.vertex(p), mesh.vertex(q), new ArrayList<>(2)))
+            .normals
+            .add(unit);
       }
     }
-    List<Vec[]> edges = new ArrayList<>();
-    met.forEach(
-        (key, is) -> {
-          if ((is & ODD) != 0 || (is & TOWARD) != 0 && (is & AWAY) != 0) {
-            edges.add(new Vec[] {mesh.vertex((int) (key >> 32)), mesh.vertex((int) (long) key)});
-          }
-        });
-    return edges;
+    return List.copyOf(met.values());
   }
 
   /** Those one sees wherever one stands. */
