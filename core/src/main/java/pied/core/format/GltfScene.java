@@ -193,7 +193,7 @@ public final class GltfScene {
     for (int i : at) {
       corners.putInt(Arrays.binarySearch(used, mesh.corners()[i]));
     }
-    ObjectNode attributes = attributes(mesh, used, at);
+    ObjectNode attributes = attributes(mesh, used);
     return new Part(attributes, accessor(corners, ELEMENTS, INT, at.length, "SCALAR"));
   }
 
@@ -204,7 +204,7 @@ public final class GltfScene {
       return new Part(null, null);
     }
     int[] vertices = Arrays.stream(at).map(i -> mesh.corners()[i]).toArray();
-    ObjectNode attributes = attributes(mesh, vertices, at);
+    ObjectNode attributes = attributes(mesh, vertices);
     ByteBuffer places = bytes(8 * at.length);
     for (int i : at) {
       places.putFloat(mesh.uv()[2 * i]).putFloat(mesh.uv()[2 * i + 1]);
@@ -213,7 +213,7 @@ public final class GltfScene {
     return new Part(attributes, null);
   }
 
-  private ObjectNode attributes(Mesh mesh, int[] vertices, int[] at) {
+  private ObjectNode attributes(Mesh mesh, int[] vertices) {
     ObjectNode attributes = JSON.createObjectNode();
     float[] min = {Float.MAX_VALUE, Float.MAX_VALUE, Float.MAX_VALUE};
     float[] max = {-Float.MAX_VALUE, -Float.MAX_VALUE, -Float.MAX_VALUE};

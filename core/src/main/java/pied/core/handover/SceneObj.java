@@ -14,6 +14,7 @@ import pied.core.format.Look;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Decimal;
 
 /**
  * A space as Wavefront OBJ with its materials and pictures, in one zip. Metres, y up; an object for
@@ -139,20 +140,8 @@ public final class SceneObj {
     return out.toString();
   }
 
-  /** To a thousandth of a millimetre, without zeros at the end. */
+  /** To a thousandth of a millimetre. */
   private static void number(StringBuilder out, double v) {
-    long n = Math.round(Math.abs(v) * 1e6);
-    if (v < 0 && n > 0) {
-      out.append('-');
-    }
-    out.append(n / 1_000_000);
-    long rest = n % 1_000_000;
-    if (rest > 0) {
-      out.append('.');
-      for (long unit = 100_000; rest > 0; unit /= 10) {
-        out.append((char) ('0' + rest / unit));
-        rest %= unit;
-      }
-    }
+    Decimal.append(out, v, 1_000_000);
   }
 }

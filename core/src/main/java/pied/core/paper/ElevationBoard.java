@@ -1,8 +1,6 @@
 package pied.core.paper;
 
-import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.TreeMap;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Ink;
@@ -20,8 +18,7 @@ final class ElevationBoard {
   private final Numbers numbers;
   private final boolean numbered;
   private final Board board;
-  private final Map<Integer, Numbers.Entry> legend = new TreeMap<>();
-  private final Map<Integer, Integer> counts = new TreeMap<>();
+  private final Legend legend = new Legend();
 
   ElevationBoard(Space space, Elevation drawing, int scale, Numbers numbers, boolean numbered) {
     this.space = space;
@@ -54,9 +51,7 @@ final class ElevationBoard {
   }
 
   Map<Numbers.Entry, Integer> legend() {
-    Map<Numbers.Entry, Integer> all = new LinkedHashMap<>();
-    legend.forEach((n, e) -> all.put(e, counts.get(n)));
-    return all;
+    return legend.all();
   }
 
   private void label(Label l) {
@@ -75,8 +70,7 @@ final class ElevationBoard {
       return;
     }
     Numbers.Entry e = numbers.of(space.piece(figure.part()));
-    legend.put(e.number(), e);
-    counts.merge(e.number(), 1, Integer::sum);
+    legend.add(e);
     Envelope box = new Envelope();
     for (double[] ring : figure.rings()) {
       for (int i = 0; i < ring.length; i += 2) {

@@ -2,10 +2,8 @@ package pied.core.paper;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
@@ -53,8 +51,7 @@ final class PlanBoard {
   private final Effort effort;
   private final Board board;
   private final Measures measures;
-  private final Map<Integer, Numbers.Entry> legend = new TreeMap<>();
-  private final Map<Integer, Integer> counts = new TreeMap<>();
+  private final Legend legend = new Legend();
 
   PlanBoard(
       Space space,
@@ -104,9 +101,7 @@ final class PlanBoard {
 
   /** Numbers and names of what is on it, and how many there are of each. */
   Map<Numbers.Entry, Integer> legend() {
-    Map<Numbers.Entry, Integer> all = new LinkedHashMap<>();
-    legend.forEach((n, e) -> all.put(e, counts.get(n)));
-    return all;
+    return legend.all();
   }
 
   // ---- the shell
@@ -321,8 +316,7 @@ final class PlanBoard {
     for (Piece p : order()) {
       effort.goOn();
       Numbers.Entry e = numbers.of(p);
-      legend.put(e.number(), e);
-      counts.merge(e.number(), 1, Integer::sum);
+      legend.add(e);
       Geometry foot = figure(drawn(p).outlines());
       Point in = foot.getInteriorPoint();
       Box box = p.pose().box(space.shapes().mesh(p).box());

@@ -1,5 +1,7 @@
 package pied.core.paper;
 
+import pied.core.units.Decimal;
+
 /** A sheet as SVG, in true millimetres. */
 public final class SvgSheet {
   private final StringBuilder out = new StringBuilder();
@@ -109,21 +111,8 @@ public final class SvgSheet {
 
   /** To a ten-thousandth of a millimetre. */
   static String number(double v) {
-    long n = Math.round(v * 1e4);
     StringBuilder s = new StringBuilder();
-    if (n < 0) {
-      s.append('-');
-      n = -n;
-    }
-    s.append(n / 10_000);
-    long rest = n % 10_000;
-    if (rest > 0) {
-      s.append('.');
-      for (long unit = 1000; rest > 0; unit /= 10) {
-        s.append((char) ('0' + rest / unit));
-        rest %= unit;
-      }
-    }
+    Decimal.append(s, v, 10_000);
     return s.toString();
   }
 }

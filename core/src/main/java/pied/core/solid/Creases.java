@@ -1,7 +1,6 @@
 package pied.core.solid;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,27 +38,10 @@ public final class Creases {
   }
 
   private static List<Edge> found(Mesh mesh) {
-    int[] weld = mesh.welded();
-    int[] c = mesh.corners();
-    Map<Long, Vec> first = new HashMap<>();
     List<Edge> edges = new ArrayList<>();
-    for (int t = 0; t < c.length; t += 3) {
-      Vec a = mesh.vertex(c[t]);
-      Vec n = mesh.vertex(c[t + 1]).minus(a).cross(mesh.vertex(c[t + 2]).minus(a));
-      if (n.length() < 1e-14) {
-        continue;
-      }
-      n = n.unit();
-      for (int k = 0; k < 3; k++) {
-        int p = weld[c[t + k]];
-        int q = weld[c[t + (k + 1) % 3]];
-        long key = ((long) Math.min(p, q) << 32) | Math.max(p, q);
-        Vec other = first.remove(key);
-        if (other == null) {
-          first.put(key, n);
-        } else {
-          edges.add(new Edge(mesh.vertex(p), mesh.vertex(q), n, other));
-        }
+    for (Met m : MET.computeIfAbsent(mesh, Creases::met)) {
+      for (int i = 1; i < m.normals.size(); i += 2) {
+        edges.add(new Edge(m.from, m.to, m.normals.get(i), m.normals.get(i - 1)));
       }
     }
     return edges;

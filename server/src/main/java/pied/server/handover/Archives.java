@@ -89,8 +89,7 @@ class Archives {
   }
 
   String name(String id) {
-    String plain = project(id).name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
-    return (plain.isEmpty() ? "project" : plain) + ".zip";
+    return Handover.fileName(project(id).name(), "project") + ".zip";
   }
 
   // ---- writing

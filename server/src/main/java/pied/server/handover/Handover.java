@@ -59,8 +59,7 @@ class Handover {
     String name() {
       String stem = wanted.file().substring(0, wanted.file().indexOf('.'));
       String what = stem.equals("space") ? "" : " " + stem;
-      String plain = (seen.name() + what).replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
-      return (plain.isEmpty() ? stem : plain) + "." + wanted.ending();
+      return fileName(seen.name() + what, stem) + "." + wanted.ending();
     }
 
     /** How many steps it takes, about. */
@@ -79,6 +78,12 @@ class Handover {
             seen.revision(),
             wanted.drawnBy());
     return new Job(id, wanted, seen, wanted.extent().of(seen.space()), plate);
+  }
+
+  /** A name as that of a file on any machine; another where nothing is left of it. */
+  static String fileName(String name, String otherwise) {
+    String plain = name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
+    return plain.isEmpty() ? otherwise : plain;
   }
 
   static String type(Wanted w) {

@@ -1,0 +1,24 @@
+package pied.core.paper;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** What is numbered on a drawing, and how many there are of each. */
+final class Legend {
+  private final Map<Integer, Numbers.Entry> entries = new TreeMap<>();
+  private final Map<Integer, Integer> counts = new TreeMap<>();
+
+  /** One more of it. */
+  void add(Numbers.Entry e) {
+    entries.put(e.number(), e);
+    counts.merge(e.number(), 1, Integer::sum);
+  }
+
+  /** By their numbers. */
+  Map<Numbers.Entry, Integer> all() {
+    Map<Numbers.Entry, Integer> all = new LinkedHashMap<>();
+    entries.forEach((n, e) -> all.put(e, counts.get(n)));
+    return all;
+  }
+}
