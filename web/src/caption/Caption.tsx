@@ -118,7 +118,7 @@ const TONES: Partial<Record<CarryTone, object>> = {
 
 /** What core says of what is in hand, and the keys for it. */
 function CarryCaption() {
-  const { hand, answer, typing, focus } = useCarry();
+  const { hand, answer, typing, anew, focus } = useCarry();
   const placing = useSheet((s) => s.placing);
   const pieces = useSheet((s) => s.pieces);
   const refused = useSheet((s) => (s.hand?.refused ? s.hand.caption[0]?.text : ""));
@@ -143,6 +143,7 @@ function CarryCaption() {
             key={i}
             data-slot={slot}
             data-focus={on || undefined}
+            data-anew={(on && typing !== "" && anew) || undefined}
             // the keys go on being those of the carry
             tabIndex={-1}
             onPointerDown={(e) => e.preventDefault()}
@@ -156,6 +157,8 @@ function CarryCaption() {
               color: on ? "secondary.main" : "inherit",
               borderBottom: on ? "2px solid" : "1.5px solid",
               borderColor: on ? "secondary.main" : "divider",
+              // what the next digit takes the place of stands as selected
+              ...(on && typing && anew && { bgcolor: "secondary.main", color: "background.paper" }),
             }}
           >
             {on && typing ? typing : text}

@@ -29,9 +29,14 @@ export function Phrases({ phrases }: { phrases: Phrase[] }) {
   return phrases.map((p, i) => {
     const next = phrases[i + 1];
     const tight = next?.kind === "text" && /^[,.)]/.test(next.text);
-    return <Part key={p.kind + i} phrase={p} tight={tight} first={i === first} />;
+    // what is typed into a number stays in it when the sentence about it is another
+    const same = p.kind === "field" ? phrases.slice(0, i).filter((o) => isField(o, p.label)).length : 0;
+    const key = p.kind === "field" ? `${p.label} ${same}` : p.kind + i;
+    return <Part key={key} phrase={p} tight={tight} first={i === first} />;
   });
 }
+
+const isField = (p: Phrase, label: string) => p.kind === "field" && p.label === label;
 
 function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first: boolean }) {
   const { select, selectPart } = useSheet.getState();
@@ -62,6 +67,7 @@ function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first:
           onType={async (typed) => done(filled(await blank(phrase), typed))}
           onChange={doing ? (typed) => doing.live(filled(phrase.blank, typed)) : undefined}
           onEnter={doing?.enter}
+          onGiveUp={doing?.giveUp}
         />
       );
     case "swatch":

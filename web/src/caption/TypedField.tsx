@@ -2,12 +2,13 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Popper from "@mui/material/Popper";
 import { reach } from "./reach";
-import { useEffect, useRef, useState } from "react";
-import { stepped, useTyping } from "./typing";
+import { useEffect, useRef, useState, type FocusEvent, type KeyboardEvent } from "react";
+import { arrived, beginsNumber, isWaiting, openField, stepped, useTyping } from "./typing";
 
 /**
- * A number (or name) in a sentence or on a drawing: a click opens it, Enter makes it so, Esc leaves it
- * as it was. What was refused stays open, as typed, so that nothing is lost.
+ * A number (or name) in a sentence or on a drawing: a click opens it, or the first digit where it has the
+ * focus; Enter makes it so, and so does leaving it; Esc alone leaves it as it was. What was refused stays
+ * open, as typed, so that nothing is lost.
  */
 export function TypedField(props: {
   text: string;
@@ -28,11 +29,14 @@ export function TypedField(props: {
   onChange?: (typed: string) => void;
   /** Enter was pressed, where what is typed was told as it was. */
   onEnter?: () => void;
+  /** Esc was pressed, where that gives up more than what is typed. */
+  onGiveUp?: () => void;
 }) {
   const [typed, setTyped] = useState<string | null>(props.opened ? props.text : null);
   const [wrong, setWrong] = useState(false);
   const asked = useTyping();
-  const [seen, setSeen] = useState(asked.at);
+  // what was typed before this field was there is waited for
+  const [seen, setSeen] = useState(() => (isWaiting(props.label) ? asked.at - 1 : asked.at));
   if (asked.at !== seen) {
     setSeen(asked.at);
     if (asked.label === props.label) setTyped(asked.text);
@@ -46,12 +50,23 @@ export function TypedField(props: {
     // what was begun to be typed is gone on with
     if (begun) input.current?.setSelectionRange(99, 99);
     else input.current?.select();
+    if (arrived(props.label)) void commit(typed);
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [open]);
+  }, [open, asked.at]);
   const change = (text: string) => {
     setTyped(text);
     setWrong(false);
     if (text.trim() !== "") props.onChange?.(text);
+  };
+  const busy = useRef(false);
+  const commit = async (text: string) => {
+    if (busy.current) return;
+    if (text.trim() === props.text || text.trim() === "") return close();
+    busy.current = true;
+    const taken = await props.onType(text);
+    busy.current = false;
+    if (taken) close();
+    else setWrong(true);
   };
   const close = () => {
     setTyped(null);
@@ -65,6 +80,13 @@ export function TypedField(props: {
         title={props.hint ? `${props.label}: ${props.hint}` : props.label}
         data-fixed={props.fixed || undefined}
         onClick={() => setTyped(props.text)}
+        onKeyDown={(e) => {
+          // a number that shows itself ready takes the digits
+          if (!beginsNumber(e)) return;
+          e.preventDefault();
+          e.stopPropagation();
+          openField(props.label, e.key);
+        }}
         sx={{
           ...reach,
           display: "inline",
@@ -99,22 +121,25 @@ export function TypedField(props: {
         aria-invalid={wrong}
         value={typed}
         onChange={(e) => change(e.target.value)}
-        onBlur={close}
-        onKeyDown={async (e) => {
+        onBlur={(e: FocusEvent<HTMLInputElement>) =>
+          props.onChange ? close() : void commit(e.currentTarget.value)
+        }
+        onKeyDown={async (e: KeyboardEvent<HTMLInputElement>) => {
           e.stopPropagation();
           const by = e.key === "ArrowUp" ? 1 : e.key === "ArrowDown" ? -1 : 0;
           const more = by === 0 ? null : stepped(typed, by);
           if (e.key === "Escape") {
+            busy.current = true; // nothing is done any more when it goes
             close();
+            busy.current = false;
+            props.onGiveUp?.();
           } else if (more !== null) {
             e.preventDefault();
             change(more);
           } else if (e.key === "Enter") {
             e.preventDefault();
             if (props.onEnter) props.onEnter();
-            else if (typed.trim() === props.text) close();
-            else if (await props.onType(typed)) close();
-            else setWrong(true);
+            else await commit(e.currentTarget.value);
           }
         }}
         sx={{

@@ -9,6 +9,8 @@ interface Instead {
   live: (edit: Edit) => void;
   /** Enter was pressed in a field. */
   enter: () => void;
+  /** Esc was pressed in a field. */
+  giveUp: () => void;
   /** Changes when the first number is to be open. */
   first: number;
 }

@@ -12,6 +12,7 @@ import type {
 import { stepOf } from "../drawings/facing";
 import { send, onAnswer, onOpen } from "../api/live";
 import { note } from "../catalog/shelf";
+import { lastPointer } from "../drawings/lastPoint";
 import { moved } from "../selection/learned";
 import { useSheet } from "../space/sheet";
 
@@ -25,6 +26,8 @@ export interface InHand {
   pieces: string[];
   article: string | null;
   picked: Vec | null;
+  /** Where the pointer was when it was picked up by a key: it moves by what that moves. */
+  since: CarryAsk["since"] | null;
   copy: boolean;
   turn: number;
   keep: CarryKeep | null;
@@ -44,6 +47,8 @@ interface CarryState {
   answer: Carry | null;
   /** A number being typed, and what was typed before. */
   typing: string;
+  /** Whether the next digit begins another number in place of it; it stands as selected then. */
+  anew: boolean;
   typed: CarryAsk["typed"] | null;
   /** The measure a number goes to. */
   focus: string;
@@ -59,6 +64,7 @@ const REST = {
   free: false,
   answer: null,
   typing: "",
+  anew: false,
   typed: null,
   focus: "moved",
 };
@@ -86,6 +92,7 @@ function question(): CarryAsk | null {
     article: hand.article ?? undefined,
     copy: hand.copy,
     picked: hand.picked ?? undefined,
+    since: hand.since ?? undefined,
     down: hand.down,
     near: snaps && !free ? near : 0,
     free,
@@ -169,6 +176,7 @@ function begin(hand: Partial<InHand>) {
       pieces: [],
       article: null,
       picked: null,
+      since: null,
       copy: false,
       turn: 0,
       keep: null,
@@ -186,12 +194,17 @@ function begin(hand: Partial<InHand>) {
 export function pickUp(picked: Vec | null, copy = false) {
   const { selection, part } = useSheet.getState();
   if (selection.length === 0 || part) return;
-  begin({ pieces: selection, picked, copy });
+  const there = picked ? null : lastPointer();
+  begin({ pieces: selection, picked, since: there && sinceOf(there), copy });
   if (picked) return;
+  if (there) return pointCarry({ ...there, near: 0 }, false);
   // by the keyboard: it begins where it is, and the arrows move what the pointer would point at
   const lead = useSheet.getState().pieces.get(selection[selection.length - 1])!;
   pointCarry({ at: { x: lead.at.x, z: lead.at.z }, near: 0 }, false);
 }
+
+const sinceOf = (p: Pointer): CarryAsk["since"] =>
+  "at" in p ? { at: p.at, level: false } : { ray: p.ray, level: p.level ?? false };
 
 /** The pointer is there. */
 export function pointCarry(pointer: Pointer, free: boolean) {
@@ -308,12 +321,13 @@ export function nextNumber(back = false) {
 export function chooseNumber(slot: string) {
   if (useCarry.getState().focus === slot) return;
   keepTurn();
-  useCarry.setState({ focus: slot, typing: "" });
+  useCarry.setState({ focus: slot, typing: "", anew: false });
 }
 
 /** The last digit goes. */
 export function eraseDigit() {
-  useCarry.setState({ typing: useCarry.getState().typing.slice(0, -1) });
+  const { typing, anew } = useCarry.getState();
+  useCarry.setState({ typing: anew ? "" : typing.slice(0, -1), anew: false });
   apply();
 }
 
@@ -321,7 +335,7 @@ export function eraseDigit() {
 export function giveUpCarry() {
   const { typing, typed } = useCarry.getState();
   if (typing || typed) {
-    useCarry.setState({ typing: "", typed: null });
+    useCarry.setState({ typing: "", anew: false, typed: null });
     ask();
   } else {
     dropCarry();
@@ -331,16 +345,19 @@ export function giveUpCarry() {
 
 /** After such a pause another number begins, in place of the one before, milliseconds. */
 const PAUSE = 1500;
-let typedAt = 0;
+let pause: ReturnType<typeof setTimeout> | undefined;
 
 /** A digit or a sign of a number; whether the key was one. */
 export function typeInHand(e: KeyboardEvent): boolean {
   const s = useCarry.getState();
   if (!s.hand || e.ctrlKey || e.metaKey) return false;
-  if (!/^[0-9.,+*'"=/-]$/.test(e.key) && !(s.typing && /^[ a-z%]$/.test(e.key))) return false;
-  const anew = (s.typed && !s.typing) || e.timeStamp - typedAt > PAUSE;
-  typedAt = e.timeStamp;
-  useCarry.setState({ typing: (anew ? "" : s.typing) + e.key });
+  if (!/^[0-9.,+*'"=/-]$/.test(e.key) && !(s.typing && !s.anew && /^[ a-z%]$/.test(e.key))) return false;
+  const begins = s.anew || (s.typed && !s.typing);
+  useCarry.setState({ typing: (begins ? "" : s.typing) + e.key, anew: false });
+  clearTimeout(pause);
+  pause = setTimeout(() => {
+    if (useCarry.getState().typing) useCarry.setState({ anew: true });
+  }, PAUSE);
   apply();
   return true;
 }

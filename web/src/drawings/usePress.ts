@@ -8,6 +8,7 @@ import { lookAtIt } from "../verbs/verbs";
 import { draw, dropBand, takeBand, useBand } from "./band";
 import { twice } from "../selection/twice";
 import { clickFor, isProposing, pullOf, takesClicks } from "../proposal/proposal";
+import { groupsAbout } from "../space/kept";
 import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
 import { look as lookUnder, NOTHING_UNDER, took, type Target, type Under } from "./picking";
@@ -147,6 +148,8 @@ export function usePress(
         // a click, the end of a drag, or of one out of the catalog
         point(e);
         void putDownCarry(e.shiftKey);
+      } else if (p?.under.picksUp && isOneOfSeveral(p.under.holds!)) {
+        select(p.under.on, e); // pressing and moving still carries all of them
       } else if (p?.under.picksUp) {
         pickUp(space(p.under.holds!, e));
         point(e);
@@ -163,6 +166,16 @@ export function usePress(
 /** While it is sized, turned, or said what for, nothing is moved by pressing on it. */
 const still = () =>
   useHandling.getState().at !== null || useSheet.getState().aiming !== null || isProposing();
+
+/** Whether a selected piece is one of several that are no group: a click is for it alone then. */
+function isOneOfSeveral(id: string): boolean {
+  const { selection, pieces, space } = useSheet.getState();
+  if (selection.length < 2 || !space) return false;
+  const whole = groupsAbout(pieces.get(id)?.group, space.filing).some((g) =>
+    selection.every((s) => groupsAbout(pieces.get(s)?.group, space.filing).some((o) => o.id === g.id)),
+  );
+  return !whole;
+}
 
 const OVERHEAD = 100;
 

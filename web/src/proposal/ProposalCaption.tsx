@@ -18,6 +18,7 @@ export function ProposalCaption() {
         return Promise.resolve(true);
       },
       enter: () => void take(),
+      giveUp: drop,
       live: propose,
       // a verb begins with its first number open
       first: begun,
@@ -41,7 +42,7 @@ export function ProposalCaption() {
         <Box
           component="span"
           data-testid="proposed"
-          sx={text === null ? undefined : { color: "secondary.main" }}
+          sx={text === null || wrong ? undefined : { color: "success.dark" }}
         >
           {text === null ? (
             <Doing.Provider value={doing}>

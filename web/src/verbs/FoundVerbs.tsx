@@ -1,7 +1,8 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { findVerbs, useVerbs, VERBS } from "./register";
+import { findVerbs, maySay, notYet } from "./find";
+import { useVerbs, VERBS } from "./register";
 import { pressed, type Verb } from "./verb";
 import { beginToSay } from "../proposal/proposal";
 import { ChoiceMenu } from "./VerbMenu";
@@ -43,6 +44,7 @@ export function FoundVerbs({ text, onDone }: { text: string; onDone: () => void 
     text,
     VERBS.filter((v) => v.mode === "sheet" || v.mode === "any"),
   );
+  const missing = notYet(text);
   const take = (v: Verb, anchor: HTMLElement) => {
     if (!now.includes(v)) return;
     if (v.choices) {
@@ -87,12 +89,21 @@ export function FoundVerbs({ text, onDone }: { text: string; onDone: () => void 
           </Box>
           <Typography variant="caption" color="text.secondary">
             {v.help}
-            {!now.includes(v) && " Not now: select what it is for first."}
+            {!now.includes(v) && ` Not now: ${v.needs ?? "select what it is for first."}`}
           </Typography>
         </Box>
       ))}
-      {text.trim().length > 2 && <SayIt text={text.trim()} onDone={onDone} />}
-      {found.length === 0 && (
+      {missing && (
+        <Typography
+          variant="body2"
+          data-testid="not-yet"
+          sx={{ px: 1.5, py: 1, borderBottom: 1, borderColor: "divider" }}
+        >
+          {missing}
+        </Typography>
+      )}
+      {!missing && maySay(text) && <SayIt text={text.trim()} onDone={onDone} />}
+      {found.length === 0 && !missing && (
         <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>
           Nothing one can do goes by “{text}”. Try a plainer word, such as “turn” or “level”.
         </Typography>

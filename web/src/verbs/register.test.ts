@@ -6,7 +6,9 @@ vi.hoisted(() => {
   vi.stubGlobal("addEventListener", () => undefined);
   vi.stubGlobal("document", { querySelectorAll: () => [] });
 });
-const { findVerbs, VERBS, verbsNow } = await import("./register");
+const { VERBS, verbsNow } = await import("./register");
+const { findVerbs, maySay, notYet } = await import("./find");
+const { OTHER_WORDS } = await import("./otherWords");
 const { keyWords, pressed } = await import("./verb");
 const { useSheet } = await import("../space/sheet");
 const { useCarry } = await import("../carry/carry");
@@ -97,6 +99,62 @@ describe("the register of verbs", () => {
     expect(found("behind it")).toContain("Beside the lead");
     expect(found("LEVEL lead")).toEqual(["Level with the lead"]);
     expect(found("xylophone")).toEqual([]);
+  });
+});
+
+describe("the search for verbs", () => {
+  const sheet = VERBS.filter((v) => v.mode === "sheet" || v.mode === "any");
+  const first = (text: string) => findVerbs(text, sheet).map((v) => v.word);
+
+  it.each([
+    ["distribute", "Space out"],
+    ["rotate", "Turn"],
+    ["align", "Line up"],
+    ["array", "Row"],
+    ["scale", "Size"],
+    ["resize", "Size"],
+    ["flip", "Mirror"],
+    ["duplicate", "Copy beside"],
+    ["delete", "Remove"],
+    ["drop", "Settle"],
+    ["ungroup", "Dissolve the group"],
+    ["constrain", "Pick up"],
+    ["center", "Line up"],
+    ["reset", "Natural size"],
+    ["zoom", "Show the whole space"],
+    ["grid", "Row"],
+    ["export", "Hand over"],
+    ["print", "Hand over"],
+    ["picture", "Hand over"],
+    ["view", "Look at it"],
+    ["move", "Pick up"],
+    ["explode", "Dissolve the group"],
+    ["symmetry", "Twin"],
+    ["shortcuts", "All keys"],
+    ["coordinates", "In numbers"],
+  ])("leads from “%s” to %s", (text, word) => expect(first(text).slice(0, 4)).toContain(word));
+
+  it.each(["replace", "render", "picture", "camera", "material"])("says that “%s” is not there yet", (text) =>
+    expect(notYet(text)).toMatch(/\./),
+  );
+
+  it.each([
+    ["rotat", "Turn"],
+    ["roatte", "Turn"],
+    ["distribtue", "Space out"],
+    ["alling", "Line up"],
+    ["delte", "Remove"],
+  ])("forgives the slip “%s”", (text, word) => expect(first(text)).toContain(word));
+
+  it("names only verbs that there are", () => {
+    const all = new Set(VERBS.map((v) => v.word));
+    expect(Object.keys(OTHER_WORDS).filter((w) => !all.has(w))).toEqual([]);
+  });
+
+  it("offers to say what may be a sentence, and no single word", () => {
+    expect(maySay("8 in a row")).toBe(true);
+    expect(maySay("1.20 wide")).toBe(true);
+    expect(maySay("render")).toBe(false);
   });
 });
 

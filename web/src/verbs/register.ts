@@ -59,14 +59,3 @@ export function useVerbs(): Verb[] {
   useProposal((s) => s);
   return verbsNow();
 }
-
-/** Verbs that go by these words, anywhere in what they say; those that say it in their word first. */
-export function findVerbs(text: string, among: Verb[]): Verb[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const says = (s: string) => words.every((w) => s.toLowerCase().includes(w));
-  const choices = (v: Verb) => (v.choices?.() ?? []).map((c) => c.words).join(" ");
-  return [
-    ...among.filter((v) => says(v.word)),
-    ...among.filter((v) => !says(v.word) && says(`${v.word} ${v.help} ${choices(v)}`)),
-  ];
-}

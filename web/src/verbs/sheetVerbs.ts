@@ -230,6 +230,7 @@ const AT_ALL: Verb[] = [
     keys: ["$mod+z"],
     help: "As it was before.",
     applies: () => sheet().space?.canUndo ?? false,
+    needs: "there is nothing to undo.",
     does: () => void sheet().step("undo"),
   },
   {
@@ -238,6 +239,7 @@ const AT_ALL: Verb[] = [
     keys: ["$mod+Shift+Z", "$mod+y"],
     help: "What was undone, again.",
     applies: () => sheet().space?.canRedo ?? false,
+    needs: "nothing was undone.",
     does: () => void sheet().step("redo"),
   },
   {

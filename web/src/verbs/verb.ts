@@ -24,6 +24,8 @@ export interface Verb {
   help: string;
   /** Whether it can be done now; always if left out. */
   applies?: () => boolean;
+  /** What is to be so that it can be done, where that is not that something is selected. */
+  needs?: string;
   does: (e?: KeyboardEvent) => void;
   /** How it stands now, in words. */
   now?: () => string;

@@ -28,7 +28,7 @@ public final class Text {
               + name.length()
               + ".");
     }
-    String clean = name.replaceAll("\\p{Cntrl}", " ").strip();
+    String clean = clean(name).strip();
     if (clean.isEmpty()) {
       throw new Refusal(what + " needs a name of at least one letter.");
     }
@@ -53,15 +53,42 @@ public final class Text {
     return true;
   }
 
-  /** The text with a stand-in for every half letter and everything that steers a machine. */
+  /**
+   * The text with a stand-in for every half letter, and a space for everything that steers a
+   * machine or the direction of what is read, and for signs of private use, which mean something
+   * else to everybody.
+   */
   public static String clean(String text) {
     StringBuilder b = new StringBuilder(text.length());
     text.codePoints()
         .forEach(
             c -> {
               boolean half = c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE;
-              b.appendCodePoint(half ? 0xFFFD : Character.isISOControl(c) ? ' ' : c);
+              b.appendCodePoint(half ? 0xFFFD : steers(c) ? ' ' : c);
             });
     return b.toString();
+  }
+
+  /** As it came in, but without what no text has: signs of private use and signs that steer. */
+  public static String readable(String text) {
+    boolean fine = text.codePoints().noneMatch(c -> steers(c) && !isBreak(c));
+    if (fine) {
+      return text;
+    }
+    StringBuilder b = new StringBuilder(text.length());
+    text.codePoints().filter(c -> !steers(c) || isBreak(c)).forEach(b::appendCodePoint);
+    return b.toString();
+  }
+
+  private static boolean isBreak(int c) {
+    return c == '\n' || c == '\r' || c == '\t';
+  }
+
+  private static boolean steers(int c) {
+    return Character.isISOControl(c)
+        || Character.getType(c) == Character.PRIVATE_USE
+        || c >= 0x202A && c <= 0x202E
+        || c >= 0x2066 && c <= 0x2069
+        || (c & 0xFFFE) == 0xFFFE;
   }
 }

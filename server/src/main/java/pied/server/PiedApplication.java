@@ -50,7 +50,10 @@ public class PiedApplication {
     return new Shapes(Catalog.shipped());
   }
 
-  /** Every text that comes in has whole letters: others could be kept, but never be told again. */
+  /**
+   * Every text that comes in has whole letters: others could be kept, but never be told again; and
+   * it loses what no text has.
+   */
   @Bean
   Jackson2ObjectMapperBuilderCustomizer wholeLetters() {
     return builder -> builder.deserializerByType(String.class, new WholeLetters());
@@ -65,7 +68,7 @@ public class PiedApplication {
       if (s != null && !Text.whole(s)) {
         throw new Refusal("A text has half a letter in it, which cannot be kept; type it anew.");
       }
-      return s;
+      return s == null ? null : Text.readable(s);
     }
   }
 }

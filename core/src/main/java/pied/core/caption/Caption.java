@@ -16,6 +16,7 @@ import pied.core.edit.place.AttachBuilder;
 import pied.core.edit.place.HangBuilder;
 import pied.core.edit.place.MoveToBuilder;
 import pied.core.edit.place.SetDistanceBuilder;
+import pied.core.edit.place.Settle;
 import pied.core.edit.place.TopAtBuilder;
 import pied.core.edit.shell.BuildBuilder;
 import pied.core.edit.turn.LeanOverBuilder;
@@ -197,13 +198,15 @@ public final class Caption {
   private void heights(Piece p) {
     double low = space.low(p) - space.shell().datum().y();
     double top = space.high(p) - space.shell().datum().y();
-    text(", underside at ");
+    if (!p.on().held()) {
+      text(", underside at ");
+      writer.length(
+          low,
+          "Height of the underside above the floor",
+          "to.y",
+          MoveToBuilder.builder().pieces(List.of(p.id())).build());
+    }
     writer
-        .length(
-            low,
-            "Height of the underside above the floor",
-            "to.y",
-            MoveToBuilder.builder().pieces(List.of(p.id())).build())
         .text(", top at ")
         .length(
             top,
@@ -354,12 +357,24 @@ public final class Caption {
     return switch (p.on().kind()) {
       case ceiling, bar -> "hanging from";
       case nothing -> "touching";
+      case held -> "held at";
       case opening -> "in";
       default -> "on";
     };
   }
 
   private void carrier(Piece p) {
+    if (p.on().held()) {
+      List<String> self = List.of(p.id());
+      writer.length(
+          space.low(p) - space.shell().datum().y(),
+          "Height of the underside above the floor",
+          "to.y",
+          MoveToBuilder.builder().pieces(self).build());
+      text(" with nothing under it ");
+      writer.action("let it down", new Settle(self));
+      return;
+    }
     String words = space.nameOf(p.on());
     out.add(Phrase.word(words, p.on().kind() == On.Kind.piece ? p.on().id() : null));
     if (p.attached()) {

@@ -1,6 +1,7 @@
 package pied.core.caption;
 
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.turn.Axis;
@@ -33,7 +34,7 @@ final class TurnCaption {
     writer.text(" faces ");
     turn(ids, Angle.text(p.turn()));
     about();
-    over(ids);
+    over(ids, p.lean());
     if (writer.space.article(p).mounting() == Mounting.STANDS) {
       writer.text("; ");
       lean(ids, p);
@@ -60,7 +61,8 @@ final class TurnCaption {
             "Turned together, degrees",
             "by",
             TurnBuilder.builder().pieces(ids).together(true).about(handling.about()).build()));
-    over(ids);
+    Lean lean = lead.lean();
+    over(ids, pieces.stream().allMatch(p -> p.lean().equals(lean)) ? lean : null);
     faces(ids);
     writer.text(", ");
     writer.action(
@@ -85,22 +87,31 @@ final class TurnCaption {
             Hold.pivot(handling.about()).words(), "What it is turned about", "about", List.of()));
   }
 
-  /** Over its edges, about the mark. */
-  private void over(List<String> ids) {
-    writer.text("; tip it forward by ");
-    tip(ids, Axis.width, "Tip it forward, degrees", "-90 tips it backward");
-    writer.text(" and to its right by ");
-    tip(ids, Axis.depth, "Tip it to its right, degrees", "-90 tips it to its left");
+  /**
+   * Over its edges, about the mark: how far it is tipped, or, where it leans aslant, by how much
+   * more.
+   *
+   * @param lean of all of them; null if they lean differently
+   */
+  private void over(List<String> ids, @Nullable Lean lean) {
+    tip(ids, Axis.width, lean, "forward", "backward");
+    tip(ids, Axis.depth, lean, "to its left", "to its right");
   }
 
-  private void tip(List<String> ids, Axis axis, String label, String hint) {
+  private void tip(
+      List<String> ids, Axis axis, @Nullable Lean lean, String words, String opposite) {
+    double tipped = lean == null ? Double.NaN : axis.tipped(lean);
+    boolean more = Double.isNaN(tipped);
+    writer.text(axis == Axis.width ? "; tip it " : " and ");
+    writer.text((more ? "farther " : "") + words + " by ");
+    var edit = TurnBuilder.builder().pieces(ids).axis(axis).about(handling.about()).build();
     writer.out.add(
         Phrase.field(
-            "0°",
-            label,
-            "by",
-            TurnBuilder.builder().pieces(ids).axis(axis).about(handling.about()).build(),
-            hint));
+            Angle.text(more ? 0 : tipped),
+            "Tip it " + words + ", degrees",
+            more ? "by" : "to",
+            edit,
+            "-90 tips it " + opposite));
   }
 
   private void lean(List<String> ids, Piece p) {

@@ -14,6 +14,7 @@ import pied.core.place.Surfaces;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
+import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -21,6 +22,11 @@ import pied.core.units.LengthUnit;
 
 /** Finds the surface that is meant, and how the lead stands on it before anything stops it. */
 final class Aiming {
+  /**
+   * In a level drawing what is held at a height is lifted, or let down, by more than this, metres.
+   */
+  private static final double LIFTED = 0.1;
+
   private final Space space;
   private final Load load;
   private final Question q;
@@ -68,10 +74,35 @@ final class Aiming {
 
   private record Found(Surfaces.Surface surface, int levels) {}
 
+  /**
+   * What is held at a height stays so high, unless one puts it on something: a top that one points
+   * at, a level that one chooses, or, in a level drawing, lower or higher than it is.
+   */
+  private boolean staysHigh(Found found) {
+    if (!load.held() || q.tops() || q.down() > 0) {
+      return false;
+    }
+    if (q.at() != null) {
+      return true;
+    }
+    if (q.level()) {
+      return Math.abs(planePoint().y() - load.lead().pose().apply(load.grip()).y()) < LIFTED;
+    }
+    return PartName.is(found.surface().body(), PartName.Kind.floor);
+  }
+
   private Aimed stand(Footing start) {
     Found found = surface(start);
     Surfaces.Surface s = found.surface();
     double y = s.point().y();
+    if (staysHigh(found)) {
+      Vec p = q.level() ? planePoint() : s.point();
+      Vec off = offset(start);
+      double high = load.lead().at().y();
+      Footing now = start.at(p.x() - off.x(), high, p.z() - off.z()).on(load.lead().on());
+      String words = "held at " + unit.fine(high - space.shell().datum().y());
+      return new Aimed(now, null, words, found.levels());
+    }
     String high = y > 1e-6 ? ", " + unit.fine(y) + " high" : "";
     Vec g = offset(start);
     Footing now = start.at(s.point().x() - g.x(), y, s.point().z() - g.z()).on(s.on());

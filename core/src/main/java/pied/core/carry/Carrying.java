@@ -294,7 +294,8 @@ public final class Carrying {
 
   /** What stands comes onto the highest surface there that is no higher than so, if any. */
   private boolean onto(double high) {
-    Surfaces.Surface under = load.stands() ? aiming.under(now.at(), high) : null;
+    boolean settles = load.stands() && !now.on().held();
+    Surfaces.Surface under = settles ? aiming.under(now.at(), high) : null;
     if (under == null) {
       return false;
     }
@@ -310,7 +311,8 @@ public final class Carrying {
     if (load.article().mounting() == Mounting.OPENING) {
       return;
     }
-    boolean rests = load.stands() && !raised && q.keep() != Keep.height;
+    boolean raises = load.stands() && (raised || q.keep() == Keep.height);
+    boolean rests = load.stands() && !raises && !now.on().held();
     boolean stops = !q.free() && !exactly;
     Body under = load.stands() ? carrier : null;
     if (stops) {
@@ -324,6 +326,12 @@ public final class Carrying {
     Vec held = now.at();
     if (rests && !rest(!stops) && stops) {
       aside();
+    }
+    if (raises) {
+      On on = resting.carrier(now.pose());
+      now = now.on(on.equals(On.NOTHING) ? On.HELD : on);
+      place =
+          on.equals(On.NOTHING) ? "held at " + unit.fine(now.at().y()) : "on " + space.nameOf(on);
     }
     if (level(now.at().minus(held)).length() > 3 * Resting.CONTACT) {
       holding.leaveLines();
@@ -369,7 +377,7 @@ public final class Carrying {
     if (met != null) {
       stopped = space.nameOf(met.id());
       refused = "There is no room for it there; " + stopped + " is in the way.";
-    } else if (load.stands() && now.on().equals(On.NOTHING) && q.keep() != Keep.height) {
+    } else if (load.stands() && now.on().equals(On.NOTHING)) {
       refused = "There is nothing beneath it there.";
     }
   }

@@ -158,6 +158,11 @@ record Load(
     return !fresh && hangs() && Hung.of(space, lead).onLines();
   }
 
+  /** Whether it was held at a height when it was picked up, with nothing under it. */
+  boolean held() {
+    return !fresh && lead.on().held();
+  }
+
   boolean onWall() {
     return article.mounting() == Mounting.WALL;
   }

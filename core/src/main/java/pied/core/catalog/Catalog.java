@@ -32,6 +32,14 @@ public final class Catalog {
     articles = all;
   }
 
+  /** Takes articles out of it. */
+  public synchronized void remove(Collection<String> ids) {
+    Map<String, Article> all = new LinkedHashMap<>(articles);
+    all.keySet().removeAll(ids);
+    finder = new Finder(all.values());
+    articles = all;
+  }
+
   /** The catalog that ships with Pied. */
   public static Catalog shipped() {
     List<Article> all = new ArrayList<>();

@@ -2,6 +2,7 @@ package pied.core.check;
 
 import java.util.List;
 import pied.core.catalog.Mounting;
+import pied.core.edit.place.HoldThere;
 import pied.core.edit.place.Settle;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -11,7 +12,7 @@ import pied.core.space.Space;
 final class Hovering implements Snag.Check {
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
-    if (!on.equals(On.NOTHING)) {
+    if (!on.equals(On.NOTHING) || p.on().equals(On.HELD_SO)) {
       return List.of();
     }
     Mounting mounting = space.article(p).mounting();
@@ -20,7 +21,11 @@ final class Hovering implements Snag.Check {
             ? null
             : new Remedy("Let it come to rest", List.of(new Settle(List.of(p.id()))));
     String words = p.name() + words(mounting);
-    return List.of(new Snag(p.id(), Snag.Kind.hovers, words, null, remedy));
+    Remedy silence =
+        p.on().held()
+            ? new Remedy("It is meant to be so", List.of(new HoldThere(List.of(p.id()))))
+            : null;
+    return List.of(new Snag(p.id(), Snag.Kind.hovers, words, null, remedy, silence));
   }
 
   private static String words(Mounting mounting) {

@@ -425,7 +425,12 @@ public final class Bench {
    * @param always also those that touch their carrier are tried again
    */
   public void settle(Collection<String> ids, boolean always) {
-    new Settling(this).settle(ids, always);
+    new Settling(this).settle(ids, always, false);
+  }
+
+  /** Lets pieces come to rest, also what was held at a height. */
+  public void letDown(Collection<String> ids) {
+    new Settling(this).settle(ids, true, true);
   }
 
   /** Works out anew what carries pieces that were put exactly somewhere. */

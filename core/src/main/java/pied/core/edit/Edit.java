@@ -31,6 +31,7 @@ import pied.core.edit.layer.ToLayer;
 import pied.core.edit.place.Attach;
 import pied.core.edit.place.BringIn;
 import pied.core.edit.place.Hang;
+import pied.core.edit.place.HoldThere;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.MoveTo;
 import pied.core.edit.place.Place;
@@ -94,6 +95,7 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = Hang.class, name = "hang"),
   @JsonSubTypes.Type(value = SetDistance.class, name = "setDistance"),
   @JsonSubTypes.Type(value = Settle.class, name = "settle"),
+  @JsonSubTypes.Type(value = HoldThere.class, name = "holdThere"),
   @JsonSubTypes.Type(value = SettleOnto.class, name = "settleOnto"),
   @JsonSubTypes.Type(value = Beside.class, name = "beside"),
   @JsonSubTypes.Type(value = Level.class, name = "level"),

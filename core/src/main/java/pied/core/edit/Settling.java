@@ -36,12 +36,19 @@ final class Settling {
     this.bench = bench;
   }
 
-  void settle(Collection<String> ids, boolean always) {
+  /**
+   * @param always also those that touch their carrier are tried again
+   * @param down also what is held at a height comes down
+   */
+  void settle(Collection<String> ids, boolean always, boolean down) {
     List<String> order = new ArrayList<>(ids);
     order.sort(Comparator.comparingDouble(id -> bench.piece(id).at().y()));
     for (String id : order) {
       bench.effort().goOn();
       Piece p = bench.piece(id);
+      if (p.on().held() && !down && isOver(p)) {
+        continue; // what was typed stays
+      }
       Article article = bench.article(id);
       Resting resting = Resting.of(bench.space(), p);
       if (p.attached() || article.mounting() != Mounting.STANDS) {
@@ -64,6 +71,11 @@ final class Settling {
       }
       stand(p, resting, always);
     }
+  }
+
+  /** Whether the middle of a piece is over the floor of the space. */
+  private boolean isOver(Piece p) {
+    return bench.space().shell().holds(new Spot(p.at().x(), p.at().z()));
   }
 
   private void stand(Piece p, Resting resting, boolean always) {
@@ -92,7 +104,7 @@ final class Settling {
 
   private void rehang(Piece p, Resting resting, Article article) {
     Spot under = new Spot(p.at().x(), p.at().z());
-    if (!bench.space().shell().holds(under)) {
+    if (!isOver(p)) {
       bench.set(p.withOn(On.NOTHING));
       return;
     }
@@ -110,11 +122,21 @@ final class Settling {
       bench.effort().goOn();
       Piece p = bench.piece(id);
       On on = Resting.of(bench.space(), p).carrier(p.pose());
-      bench.set(p.withOn(on));
-      if (on.equals(On.NOTHING)) {
+      boolean holds = on.equals(On.NOTHING) && mayHold(p);
+      bench.set(p.withOn(holds ? On.HELD : on));
+      if (holds && !p.on().held()) {
+        double low = bench.space().low(p) - bench.space().shell().datum().y();
+        bench.say(
+            p.name() + " is held at " + bench.unit().fine(low) + "; nothing is under it there.");
+      } else if (!holds && on.equals(On.NOTHING)) {
         bench.say(p.name() + " touches nothing that could carry it.");
       }
     }
+  }
+
+  /** Whether a piece stays at a height that it was given, with nothing under it. */
+  private boolean mayHold(Piece p) {
+    return bench.article(p.id()).mounting() == Mounting.STANDS && !p.attached() && isOver(p);
   }
 
   void sayOverlaps(Collection<String> ids) {

@@ -39,6 +39,10 @@ public final class ShellBodies {
     add(PartName.FLOOR, floor());
     MeshMaker ceiling = new MeshMaker();
     slab(ceiling, shell.within(), shell.height(), shell.height() + SLAB);
+    if (shell.apron() != null) {
+      // what hangs over the apron hangs from the grid as well
+      slab(ceiling, shell.apron(), shell.height(), shell.height() + SLAB);
+    }
     add(PartName.CEILING, ceiling.mesh("ceiling"));
     for (Wall wall : shell.walls()) {
       if (!wall.open()) {

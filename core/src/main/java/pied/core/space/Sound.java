@@ -117,7 +117,7 @@ public final class Sound {
    */
   public static Size size(String name, Size s) {
     for (Measure m : Measure.values()) {
-      if (!(m.of(s) > 0 && m.of(s) <= Size.MOST)) {
+      if (!(m.of(s) >= Size.LEAST * (1 - 1e-9) && m.of(s) <= Size.MOST)) {
         throw new Refusal(name + " would have no size it can have.");
       }
     }
@@ -152,7 +152,7 @@ public final class Sound {
   public static boolean there(Space space, On on) {
     Shell shell = space.shell();
     return switch (on.kind()) {
-      case floor, ceiling, nothing -> true;
+      case floor, ceiling, held, nothing -> true;
       case piece -> space.has(on.id());
       case wall -> shell.wall(on.id()) != null;
       case platform ->

@@ -419,7 +419,7 @@ public final class Space {
       case platform, bar -> "the " + on.id();
       case opening -> nameOf(PartName.opening(on.id()));
       case piece -> piece(on.id()).name();
-      case nothing -> "nothing";
+      case held, nothing -> "nothing";
     };
   }
 

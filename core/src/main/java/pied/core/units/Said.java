@@ -9,7 +9,8 @@ import java.util.regex.Pattern;
  * Unicode), until the sentence is read.
  */
 public final class Said {
-  private static final Pattern LENGTH = Pattern.compile("\uE000([bl])([-0-9.E]+)\uE001");
+  private static final Pattern LENGTH =
+      Pattern.compile("\uE000([bl])(-?\\d{1,9}(?:\\.\\d{1,20})?(?:E-?\\d{1,3})?)\uE001");
 
   private Said() {}
 

@@ -63,6 +63,7 @@ class EveryEditTest {
           "{'do':'topAt','pieces':['t','u'],'height':1.2}",
           "{'do':'hang','pieces':['l'],'below':'30cm'}",
           "{'do':'settle','pieces':['o2']}",
+          "{'do':'holdThere','pieces':['o2']}",
           "{'do':'settleOnto','pieces':['f'],'onto':'t'}",
           "{'do':'settleOnto','pieces':['u']}",
           "{'do':'beside','pieces':['s','c'],'side':'right','gap':'5cm'}",

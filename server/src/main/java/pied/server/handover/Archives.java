@@ -10,14 +10,15 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
+import java.util.concurrent.Semaphore;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
+import pied.core.Effort;
+import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
 import pied.core.handover.Zip;
@@ -32,6 +33,7 @@ import pied.server.space.SpaceWire.ProjectView;
 import pied.server.space.SpaceWire.SpaceName;
 import pied.server.store.Json;
 import pied.server.store.Missing;
+import pied.server.store.WorkFolder;
 
 /**
  * A project as one zip: first what is in it, then its articles, then its spaces with what was done
@@ -40,14 +42,24 @@ import pied.server.store.Missing;
  */
 @Service
 class Archives {
-  private static final int FORM = 1;
-  private static final String CONTENTS = "pied.json";
+  static final int FORM = 1;
+  static final String CONTENTS = "pied.json";
 
-  /** Most files, and most bytes of one and of all. */
-  private static final int MOST_FILES = 10_000;
+  /** Most spaces and own articles of a project that comes in. */
+  private static final int MOST_SPACES = 200;
 
-  private static final long MOST_OF_ONE = 256L << 20;
-  private static final long MOST_OF_ALL = 1L << 30;
+  private static final int MOST_ARTICLES = 2_000;
+
+  /** Most pieces of all its spaces together. */
+  private static final int MOST_PIECES = 100_000;
+
+  /** Longest time that taking it in may take, seconds. */
+  private static final int LONGEST = 90;
+
+  /** So many sentences are said of it, none longer than so many letters. */
+  private static final int MOST_SAID = 40;
+
+  private static final int LONGEST_SAID = 400;
 
   /** The same for the same, whatever the order in which maps give what is in them. */
   private static final ObjectMapper SORTED =
@@ -60,8 +72,16 @@ class Archives {
   private final SpaceStore spaces;
   private final ImportStore articles;
   private final Shapes shapes;
+  private final WorkFolder work;
+  private final Semaphore one = new Semaphore(1, true);
 
-  Archives(ProjectStore projects, SpaceStore spaces, ImportStore articles, Shapes shapes) {
+  Archives(
+      ProjectStore projects,
+      SpaceStore spaces,
+      ImportStore articles,
+      Shapes shapes,
+      WorkFolder work) {
+    this.work = work;
     this.projects = projects;
     this.spaces = spaces;
     this.articles = articles;
@@ -141,109 +161,159 @@ class Archives {
   // ---- reading
 
   /**
-   * Takes a project in, as much of it as is whole.
+   * Takes a project in, as much of it as is whole. It is unpacked onto the disk, only what its list
+   * names, and read one thing after the other.
    *
    * @throws Refusal if there is nothing in it that can be kept
    */
   TakenIn takeIn(InputStream from) throws IOException {
-    List<String> said = new ArrayList<>();
-    Map<String, byte[]> files = files(from, said);
-    JsonNode contents = json(files.get(CONTENTS));
-    if (contents == null || contents.path("form").asInt() < 1) {
-      throw new Refusal(
-          files.isEmpty()
-              ? "This is no archive of Pied, or it is cut off before anything is in it."
-              : "There is no list of what is in it; this is no archive of Pied, or a damaged one.");
+    one.acquireUninterruptibly(); // what one holds in memory, two together might not
+    try (Unpacked files = Unpacked.of(work.folder(), from)) {
+      return takeIn(files, Effort.seconds(LONGEST));
+    } finally {
+      one.release();
     }
-    if (contents.path("form").asInt() > FORM) {
-      throw new Refusal("The archive is of a newer form than this Pied knows.");
+  }
+
+  private TakenIn takeIn(Unpacked files, Effort effort) throws IOException {
+    Remarks said = new Remarks();
+    if (files.cut()) {
+      said.add("The archive is cut off or damaged; what is whole in it was taken in.");
     }
+    JsonNode contents = files.list();
     String name = Text.name("It", contents.path("project").asText("Project"));
-    List<ArchivedArticle> own = new ArrayList<>();
-    contents.path("articles").forEach(a -> article(a, files, own, said));
-    boolean some = false;
-    for (JsonNode s : contents.path("spaces")) {
-      some |= files.containsKey(s.path("file").asText());
-    }
-    if (!some && contents.path("spaces").size() > 0) {
+    List<Unpacked.Listed> spaces = files.listed("spaces", MOST_SPACES);
+    List<Unpacked.Listed> own = files.listed("articles", MOST_ARTICLES);
+    said.addAll(files.said());
+    if (!spaces.isEmpty() && spaces.stream().noneMatch(files::has)) {
       throw new Refusal("None of its spaces is in it any more; the archive is cut off too early.");
     }
-    Map<String, String> ids = new LinkedHashMap<>();
+    String[] project = new String[1];
     ProjectView made =
         projects.takeIn(
             name,
-            project -> ids.putAll(articles.takeIn(project, own)),
-            () -> spaces(contents, files, ids, said));
-    return new TakenIn(made, said);
+            !spaces.isEmpty(),
+            id -> {
+              project[0] = id;
+              Map<String, String> ids = articles(id, own, files, said, effort);
+              return new SpacesOf(spaces, files, ids, said, effort);
+            });
+    if (made == null) {
+      articles.forget(project[0]);
+      throw new Refusal("Nothing of it is of use. " + String.join(" ", said.all()));
+    }
+    return new TakenIn(made, said.all());
   }
 
-  private List<ArchivedSpace> spaces(
-      JsonNode contents, Map<String, byte[]> files, Map<String, String> ids, List<String> said) {
-    List<ArchivedSpace> all = new ArrayList<>();
-    for (JsonNode s : contents.path("spaces")) {
-      String called = "“" + Text.clean(s.path("name").asText("?")) + "”";
-      JsonNode tree = json(files.get(s.path("file").asText()));
-      if (tree == null) {
-        said.add("The space " + called + " is missing: it is not in the archive, or damaged.");
-        continue;
+  /** The spaces, each read when it is wanted, so that no more than one is in memory. */
+  private final class SpacesOf implements ProjectStore.Coming {
+    private final Iterator<Unpacked.Listed> listed;
+    private final Unpacked files;
+    private final Map<String, String> ids;
+    private final Remarks said;
+    private final Effort effort;
+    private int pieces;
+
+    SpacesOf(
+        List<Unpacked.Listed> listed,
+        Unpacked files,
+        Map<String, String> ids,
+        Remarks said,
+        Effort effort) {
+      this.listed = listed.iterator();
+      this.files = files;
+      this.ids = ids;
+      this.said = said;
+      this.effort = effort;
+    }
+
+    @Override
+    public @Nullable ArchivedSpace next() {
+      while (listed.hasNext()) {
+        effort.goOn();
+        Unpacked.Listed s = listed.next();
+        String called = "“" + Text.clean(s.name()) + "”";
+        JsonNode tree = files.json(s.file());
+        if (tree == null) {
+          said.add("The space " + called + " is missing: it is not in the archive, or damaged.");
+          continue;
+        }
+        try {
+          List<String> own = new ArrayList<>();
+          ArchivedSpace space = ArchivedSpace.read(tree, ids, shapes, own);
+          pieces += space.space().pieces().size();
+          if (pieces > MOST_PIECES) {
+            throw new Refusal(
+                "all spaces of an archive together may have up to " + MOST_PIECES + " pieces.");
+          }
+          own.forEach(o -> said.add("In " + called + ": " + o));
+          return space;
+        } catch (Refusal e) {
+          said.add("The space " + called + " is missing: " + e.getMessage());
+        }
       }
-      try {
-        List<String> own = new ArrayList<>();
-        all.add(ArchivedSpace.read(tree, ids, shapes, own));
-        own.forEach(o -> said.add("In " + called + ": " + o));
-      } catch (Refusal e) {
-        said.add("The space " + called + " is missing: " + e.getMessage());
-      }
-    }
-    return all;
-  }
-
-  private static void article(
-      JsonNode a, Map<String, byte[]> files, List<ArchivedArticle> own, List<String> said) {
-    String stem = a.path("file").asText("").replaceAll("\\.json$", "");
-    JsonNode about = json(files.get(stem + ".json"));
-    byte[] mesh = files.get(stem + ".mesh");
-    String called =
-        about == null ? a.path("id").asText("?") : "“" + about.path("name").asText() + "”";
-    if (about == null || mesh == null) {
-      said.add("The article " + Text.clean(called) + " is missing: it is not in the archive.");
-      return;
-    }
-    try {
-      own.add(
-          ArchivedArticle.read(
-              about, mesh, files.get(stem + ".pictures"), files.get(stem + ".full.glb")));
-    } catch (Refusal e) {
-      said.add("The article " + Text.clean(called) + " is missing: " + e.getMessage());
-    }
-  }
-
-  private static JsonNode json(byte[] bytes) {
-    try {
-      JsonNode tree = bytes == null ? null : Json.MAPPER.readTree(bytes);
-      return tree == null || !tree.isObject() ? null : tree;
-    } catch (IOException e) {
       return null;
     }
   }
 
-  /** The files of a zip that are whole, up to where it breaks off. */
-  private static Map<String, byte[]> files(InputStream from, List<String> said) throws IOException {
-    Map<String, byte[]> files = new LinkedHashMap<>();
-    long all = 0;
-    try (ZipInputStream zip = new ZipInputStream(from)) {
-      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
-        byte[] bytes = zip.readNBytes((int) Math.min(MOST_OF_ONE, MOST_OF_ALL - all) + 1);
-        all += bytes.length;
-        if (bytes.length > MOST_OF_ONE || all > MOST_OF_ALL || files.size() >= MOST_FILES) {
-          throw new Refusal("The archive is larger than a project can be.");
-        }
-        // a name is a key here, and leads to no place
-        files.putIfAbsent(e.getName(), bytes);
-      }
-    } catch (java.util.zip.ZipException | java.io.EOFException | IllegalArgumentException e) {
-      said.add("The archive is cut off or damaged; what is whole in it was taken in.");
+  private Map<String, String> articles(
+      String project, List<Unpacked.Listed> own, Unpacked files, Remarks said, Effort effort) {
+    Iterator<Unpacked.Listed> listed = own.iterator();
+    return articles.takeIn(
+        project,
+        () -> {
+          ArchivedArticle a = null;
+          while (a == null && listed.hasNext()) {
+            effort.goOn();
+            a = article(listed.next(), files, said);
+          }
+          return a;
+        });
+  }
+
+  private static @Nullable ArchivedArticle article(
+      Unpacked.Listed a, Unpacked files, Remarks said) {
+    String stem = a.file().replaceAll("\\.json$", "");
+    JsonNode about = files.json(stem + ".json");
+    byte[] mesh = files.bytes(stem + ".mesh");
+    String called = about == null ? a.name() : "“" + about.path("name").asText() + "”";
+    if (about == null || mesh == null) {
+      said.add("The article " + Text.clean(called) + " is missing: it is not in the archive.");
+      return null;
     }
-    return files;
+    try {
+      return ArchivedArticle.read(
+          about, mesh, files.bytes(stem + ".pictures"), files.bytes(stem + ".full.glb"));
+    } catch (Refusal e) {
+      said.add("The article " + Text.clean(called) + " is missing: " + e.getMessage());
+      return null;
+    }
+  }
+
+  /** Sentences about what was not whole: the first of them, and how many more there are. */
+  private static final class Remarks {
+    private final List<String> first = new ArrayList<>();
+    private int more;
+
+    void add(String sentence) {
+      if (first.size() < MOST_SAID) {
+        first.add(
+            sentence.length() > LONGEST_SAID ? sentence.substring(0, LONGEST_SAID) : sentence);
+      } else {
+        more++;
+      }
+    }
+
+    void addAll(List<String> sentences) {
+      sentences.forEach(this::add);
+    }
+
+    List<String> all() {
+      List<String> all = new ArrayList<>(first);
+      if (more > 0) {
+        all.add("And " + more + " more of the same sort.");
+      }
+      return all;
+    }
   }
 }

@@ -20,6 +20,7 @@ import org.springframework.stereotype.Component;
 import pied.core.Effort;
 import pied.core.Nullable;
 import pied.core.Refusal;
+import pied.server.store.WorkFolder;
 
 /**
  * What is handed over is made one at a time, into a file that is gone when it was fetched, so that
@@ -47,6 +48,11 @@ class HandoverJobs {
             return t;
           });
   private final Map<String, Running> all = new ConcurrentHashMap<>();
+  private final WorkFolder folder;
+
+  HandoverJobs(WorkFolder folder) {
+    this.folder = folder;
+  }
 
   /** Writes something. */
   interface Work {
@@ -111,8 +117,8 @@ class HandoverJobs {
     }
   }
 
-  private static Path written(Work work, Effort effort) throws IOException {
-    Path file = Files.createTempFile("pied-handover-", ".tmp");
+  private Path written(Work work, Effort effort) throws IOException {
+    Path file = folder.file("handover");
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
       work.write(out, effort);
     } catch (IOException | RuntimeException | Error e) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -223,22 +224,33 @@ public class ImportStore {
   /**
    * Keeps articles of a project that comes from elsewhere.
    *
+   * @param next one after the other, null after the last, so that no more than one is in memory
    * @return their ids here by those there
    */
-  public Map<String, String> takeIn(String project, List<ArchivedArticle> all) {
+  public Map<String, String> takeIn(String project, Supplier<ArchivedArticle> next) {
     Map<String, String> ids = new LinkedHashMap<>();
-    List<ArticleRow> kept = new ArrayList<>();
     List<Article> made = new ArrayList<>();
-    for (ArchivedArticle a : all) {
+    for (ArchivedArticle a = next.get(); a != null; a = next.get()) {
       String free = rows.existsById(a.id()) ? "own-" + UUID.randomUUID() : a.id();
       Brought b = a.brought(free, project);
+      ArticleRow row = new ArticleRow(b, a.shape(), a.full(), a.ware());
+      ledger.keep(session -> session.insert(row));
       ids.put(a.id(), free);
-      kept.add(new ArticleRow(b, a.shape(), a.full(), a.ware()));
       made.add(article(b));
     }
-    ledger.keep(session -> kept.forEach(session::insert));
     shapes.catalog().add(made);
     return ids;
+  }
+
+  /** Takes away what a project brought that could not be kept. */
+  public void forget(String project) {
+    shapes.catalog().remove(rows.ofProject(project));
+    ledger.keep(
+        session ->
+            session
+                .createMutationQuery("delete from ArticleRow where project = :project")
+                .setParameter("project", project)
+                .executeUpdate());
   }
 
   /** The articles that wares of a supplier have become in a project, by what he calls them. */

@@ -15,16 +15,17 @@ import java.util.function.Predicate;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
+import pied.core.edit.Bench;
 import pied.core.edit.Change;
-import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.space.Difference;
 import pied.core.space.Filing;
 import pied.core.space.Ordered;
 import pied.core.space.Shell;
-import pied.core.space.Sound;
+import pied.core.space.ShellCheck;
 import pied.core.space.Space;
+import pied.core.space.Validation;
 import pied.server.store.Json;
 
 /**
@@ -36,7 +37,15 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
   /** Most steps that go along. */
   static final int STEPS = 100;
 
-  private static final int MOST_PIECES = 20_000;
+  private static final int MOST_PIECES = Bench.MOST_PIECES;
+
+  /** Most steps that are read. */
+  private static final int MOST_STEPS = 1000;
+
+  /** So often nobody has ever altered a space: a year of an edit a millisecond. */
+  private static final long MOST_REVISION = 1L << 35;
+
+  private static final int LONGEST_WORDS = 2_000;
 
   /**
    * Something that was done.
@@ -50,7 +59,12 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
       @Nullable String doneIn,
       @Nullable String who,
       @Nullable String words,
-      Instant at) {}
+      Instant at) {
+    /** One that cannot be done again. */
+    Step past() {
+      return new Step(revision, StepRow.Kind.PAST, null, doneIn, who, words, at);
+    }
+  }
 
   // ---- writing
 
@@ -106,37 +120,113 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
     }
     renamed(json, articles);
     String name = Text.name("It", json.path("name").asText(""));
+    Validation look = new Validation();
     Space space;
     try {
-      Shell shell = Json.value(json.path("shell"), StoredShell.class).live();
-      Space bare = Space.of(shell, Filing.PLAIN, List.of(), shapes);
+      Shell shell = ShellCheck.checked(Json.value(json.path("shell"), StoredShell.class).live());
       Change contents = Json.value(json.path("contents"), StoredChange.class).live();
-      List<Difference> order = new ArrayList<>();
-      List<Difference.OfPiece> pieces = new ArrayList<>();
-      for (Difference d : contents.all()) {
-        if (d instanceof Difference.OfPiece p) {
-          pieces.add(p);
-        } else {
-          order.add(d);
-        }
-      }
-      Space ready = bare.apply(order);
-      space = ready.apply(sound(ready, pieces, a -> here(shapes, articles, a), said));
+      space =
+          space(
+              contents,
+              Space.of(shell, Filing.PLAIN, List.of(), shapes),
+              look,
+              a -> here(shapes, articles, a),
+              said);
     } catch (Refusal e) {
       throw e;
     } catch (RuntimeException e) { // whatever may be in it
       throw new Refusal("It cannot be read; it is damaged.");
     }
-    long revision = Math.max(0, json.path("revision").asLong());
+    said.addAll(look.said());
+    long revision = json.path("revision").asLong(-1);
+    if (revision < 0 || revision > MOST_REVISION) {
+      said.add("The number of its revision made no sense; it begins anew.");
+      revision = 1;
+    }
+    return new ArchivedSpace(name, revision, space, steps(json, revision, space, name, said));
+  }
+
+  private static Space space(
+      Change contents, Space bare, Validation look, Predicate<String> here, List<String> said) {
+    List<Difference> order = new ArrayList<>();
+    List<Difference.OfPiece> pieces = new ArrayList<>();
+    Set<String> ids = new HashSet<>();
+    for (Difference d : contents.all()) {
+      if (d instanceof Difference.OfPiece p) {
+        pieces.add(p);
+        ids.add(p.id());
+      } else if (d instanceof Difference.OfFiling) {
+        order.add(d);
+      }
+    }
+    if (pieces.size() > MOST_PIECES) {
+      throw new Refusal("It has more pieces than a space may hold.");
+    }
+    Space ready = bare.with(look.filing(bare.apply(order).filing(), ids));
+    return look.whole(ready.apply(sound(ready, pieces, here, said)));
+  }
+
+  /**
+   * What was done, as far back as it leads from one sound space to another; what came before cannot
+   * be undone.
+   */
+  private static List<Step> steps(
+      JsonNode json, long revision, Space space, String name, List<String> said) {
     List<Step> steps = new ArrayList<>();
     try {
-      json.path("history").forEach(s -> steps.add(step(s, revision)));
+      JsonNode history = json.path("history");
+      int from = Math.max(0, history.size() - MOST_STEPS);
+      for (int i = from; i < history.size(); i++) {
+        steps.add(step(history.get(i), revision));
+      }
     } catch (RuntimeException e) {
-      steps.clear();
       said.add("What was done in “" + name + "” cannot be read; it cannot be undone there.");
+      return List.of();
     }
-    return new ArchivedSpace(
-        name, revision, space, steps.subList(Math.max(0, steps.size() - 1000), steps.size()));
+    int good = steps.size();
+    Space at = space;
+    while (good > 0) {
+      Step s = steps.get(good - 1);
+      if (s.change != null && s.kind == StepRow.Kind.DONE) {
+        Space before = reversed(at, s.change);
+        if (before == null) {
+          said.add("Of what was done in “" + name + "” only the last of it can be undone.");
+          break;
+        }
+        at = before;
+      }
+      good--;
+    }
+    List<Step> kept = new ArrayList<>(steps.subList(good, steps.size()));
+    at = space;
+    for (int i = 0; i < kept.size(); i++) { // what is undone may be done again
+      Step s = kept.get(i);
+      if (s.change != null && s.kind == StepRow.Kind.UNDONE) {
+        Space after = done(at, s.change);
+        at = after == null ? at : after;
+        kept.set(i, after == null ? s.past() : s);
+      }
+    }
+    return kept;
+  }
+
+  private static @Nullable Space reversed(Space at, Change change) {
+    return done(at, change.reversed());
+  }
+
+  /** The space after a change, or null where that is no sound space. */
+  private static @Nullable Space done(Space at, Change change) {
+    try {
+      Space after = at.apply(change.all());
+      for (Difference d : change.all()) {
+        if (d instanceof Difference.OfShell s) {
+          ShellCheck.checked(s.after());
+        }
+      }
+      return Validation.leads(after, change.all()) ? after : null;
+    } catch (RuntimeException e) { // whatever may be in it
+      return null;
+    }
   }
 
   /** Articles have the ids that they have here. */
@@ -167,34 +257,29 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
     Set<String> ids = new HashSet<>();
     for (Difference.OfPiece p : pieces) {
       Ordered o = p.after();
-      String why = o == null ? " of no use." : wrong(ready, o.piece(), here, ids);
-      if (why == null) {
-        kept.add(p);
-      } else {
-        lost.merge(why, 1, Integer::sum);
+      if (o == null || p.before() != null) {
+        lost.merge(" of no use.", 1, Integer::sum);
+        continue;
       }
-    }
-    if (ids.size() > MOST_PIECES) {
-      throw new Refusal("It has more pieces than a space may hold.");
+      try {
+        Piece q = kept(ready, o.piece(), here, ids);
+        kept.add(new Difference.OfPiece(null, new Ordered(q, o.place())));
+      } catch (Refusal e) {
+        lost.merge(" left out: " + e.getMessage(), 1, Integer::sum);
+      }
     }
     lost.forEach((why, n) -> said.add((n == 1 ? "One piece is" : n + " pieces are") + why));
     return kept;
   }
 
-  private static @Nullable String wrong(
-      Space ready, Piece p, Predicate<String> here, Set<String> ids) {
+  private static Piece kept(Space ready, Piece p, Predicate<String> here, Set<String> ids) {
     if (p.id() == null || p.id().isBlank() || !ids.add(p.id())) {
-      return " left out: without an id of its own.";
+      throw new Refusal("without an id of its own.");
     }
     if (!here.test(p.article())) {
-      return " left out: the article “" + Text.clean(p.article()) + "” is missing.";
+      throw new Refusal("the article “" + Text.clean(p.article()) + "” is missing.");
     }
-    try {
-      Sound.pieces(ready, List.of(p.withOn(On.NOTHING)));
-      return null;
-    } catch (Refusal e) {
-      return " left out: " + e.getMessage();
-    }
+    return Validation.piece(ready, p);
   }
 
   private static Step step(JsonNode s, long revision) {
@@ -213,14 +298,15 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
         at,
         StepRow.Kind.valueOf(s.path("kind").asText()),
         change.isMissingNode() ? null : Json.value(change, StoredChange.class).live(),
-        brief(s, "in"),
-        brief(s, "who"),
-        s.path("words").asText(null),
+        brief(s, "in", 80),
+        brief(s, "who", 80),
+        brief(s, "words", LONGEST_WORDS),
         when);
   }
 
-  private static @Nullable String brief(JsonNode s, String name) {
+  private static @Nullable String brief(JsonNode s, String name, int most) {
     String v = s.path(name).asText(null);
-    return v == null ? null : v.substring(0, Math.min(80, v.length()));
+    String cut = v == null ? null : v.substring(0, Math.min(most, v.length()));
+    return cut == null || !Text.whole(cut) ? null : cut;
   }
 }

@@ -3,16 +3,16 @@ package pied.server.space;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Supplier;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import org.hibernate.StatelessSession;
 import org.springframework.stereotype.Service;
 import pied.core.Names;
+import pied.core.Nullable;
 import pied.core.Text;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
@@ -29,6 +29,9 @@ import pied.server.store.Missing;
 /** Keeps projects, and which spaces they have. What is removed is put aside and can come back. */
 @Service
 public class ProjectStore {
+  /** So many rows of what comes from elsewhere are kept at a time. */
+  private static final int PART = 200;
+
   private final Rows.Projects projects;
   private final Rows.Spaces spaces;
   private final Rows.Pieces pieces;
@@ -154,49 +157,117 @@ public class ProjectStore {
     return project(row.id());
   }
 
+  /** The spaces of a project that comes from elsewhere, each made ready when it is asked for. */
+  public interface Coming {
+    /** The next one that is of use; null after the last. */
+    @Nullable
+    ArchivedSpace next();
+  }
+
   /** Something else that is kept together with a project. */
   public interface Along {
-    /** Keeps it for the project of this id. */
-    void keep(String project);
+    /** Keeps it for the project of this id; then its spaces can come. */
+    Coming keep(String project);
   }
 
   /**
-   * Keeps a project that comes from elsewhere. Until all of it is kept nobody sees any of it.
+   * Keeps a project that comes from elsewhere, in small parts, so that others who work wait no
+   * longer than for one of them. Until all of it is kept nobody sees any of it; if it cannot be,
+   * nothing of it stays.
    *
    * @param along what its spaces build on
-   * @param spaces what they are, once that is kept
-   * @return how it is called here
+   * @return how it is called here; null if there was a space to come, but none of use
    */
-  public ProjectView takeIn(String name, Along along, Supplier<List<ArchivedSpace>> spaces) {
+  public @Nullable ProjectView takeIn(String name, boolean some, Along along) {
     Set<String> names = projects().stream().map(ProjectView::name).collect(Collectors.toSet());
     String free = names.contains(name) ? Names.free(Names.bare(name), 1, names) : name;
     ProjectRow row = new ProjectRow(newId(), free);
     row.putAside();
     ledger.keep(session -> session.insert(row));
-    along.keep(row.id());
-    Map<String, ArchivedSpace> all = new LinkedHashMap<>();
-    spaces.get().forEach(s -> all.put(newId(), s));
+    List<String> made = new ArrayList<>();
+    boolean whole = false;
+    try {
+      Coming spaces = along.keep(row.id());
+      for (ArchivedSpace s = spaces.next(); s != null; s = spaces.next()) {
+        String id = newId();
+        made.add(id);
+        keep(id, row.id(), s);
+      }
+      whole = !some || !made.isEmpty();
+      if (whole) {
+        alter("update ProjectRow set removedAt = :value where id = :id", row.id(), null);
+      }
+      return whole ? project(row.id()) : null;
+    } finally {
+      if (!whole) {
+        forget(row.id(), made);
+      }
+    }
+  }
+
+  private void keep(String id, String project, ArchivedSpace s) {
+    Space space = s.space();
     ledger.keep(
         session ->
-            all.forEach(
-                (id, s) -> insert(session, id, row.id(), s.name(), s.space(), s.revision())));
-    Map<String, Long> numbers = new HashMap<>();
-    this.spaces.findAllById(all.keySet()).forEach(s -> numbers.put(s.id(), s.no()));
+            session.insert(new SpaceRow(id, project, s.name(), space.shell(), s.revision())));
+    Space bare = Space.of(space.shell(), Filing.PLAIN, List.of(), space.shapes());
+    inParts(
+        bare.differences(space),
+        (session, part) -> FilingRows.write(session, id, new Change(part)));
+    inParts(
+        List.copyOf(space.pieces()),
+        (session, part) ->
+            part.forEach(p -> session.insert(new PieceRow(id, space.ordered(p.id())))));
+    long no = spaces.findById(id).orElseThrow().no();
+    long[] n = {0};
+    inParts(
+        s.steps(),
+        (session, part) ->
+            part.forEach(step -> session.insert(new StepRow(StepRow.key(no, ++n[0]), step))));
+  }
+
+  private <T> void inParts(List<T> all, BiConsumer<StatelessSession, List<T>> how) {
+    for (int i = 0; i < all.size(); i += PART) {
+      List<T> part = all.subList(i, Math.min(all.size(), i + PART));
+      ledger.keep(session -> how.accept(session, part));
+    }
+  }
+
+  /** Takes away what nobody has ever seen. */
+  private void forget(String project, List<String> made) {
+    for (String id : made) {
+      spaces
+          .findById(id)
+          .ifPresent(
+              s ->
+                  ledger.keep(
+                      session -> {
+                        for (String of :
+                            List.of(
+                                "PieceRow", "LayerRow", "GroupRow", "SelectionRow", "TwinRow")) {
+                          session
+                              .createMutationQuery("delete from " + of + " where key.space = :id")
+                              .setParameter("id", id)
+                              .executeUpdate();
+                        }
+                        session
+                            .createMutationQuery(
+                                "delete from StepRow where id >= :from and id < :to")
+                            .setParameter("from", StepRow.first(s.no()))
+                            .setParameter("to", StepRow.first(s.no() + 1))
+                            .executeUpdate();
+                        session
+                            .createMutationQuery("delete from SpaceRow where id = :id")
+                            .setParameter("id", id)
+                            .executeUpdate();
+                      }));
+    }
     ledger.keep(
-        session -> {
-          all.forEach(
-              (id, s) -> {
-                long n = 0;
-                for (ArchivedSpace.Step step : s.steps()) {
-                  session.insert(new StepRow(StepRow.key(numbers.get(id), ++n), step));
-                }
-              });
-          session
-              .createMutationQuery("update ProjectRow set removedAt = null where id = :id")
-              .setParameter("id", row.id())
-              .executeUpdate();
-        });
-    return project(row.id());
+        session ->
+            session
+                .createMutationQuery("delete from ProjectRow where id = :id")
+                .setParameter("id", project)
+                .executeUpdate());
   }
 
   private SpaceName inserted(String project, String name, Space space) {

@@ -116,7 +116,7 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
         bench.freeName(Names.bare(Bench.need(i.name, "name"))),
         new Form(article.id(), size, i.mirrored, i.stretched),
         new Stance(Bench.need(i.at, "at"), i.turn, i.lean == null ? Lean.NONE : i.lean),
-        along ? On.piece(ids.get(i.on.id())) : On.NOTHING,
+        along ? On.piece(ids.get(i.on.id())) : i.on != null && i.on.held() ? i.on : On.NOTHING,
         along && i.attached,
         finishes,
         keeping);

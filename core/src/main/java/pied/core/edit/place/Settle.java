@@ -10,6 +10,6 @@ import pied.core.edit.Edit;
 public record Settle(List<String> pieces) implements Edit {
   @Override
   public void make(Bench bench) {
-    bench.settle(bench.chosen(pieces), true);
+    bench.letDown(bench.chosen(pieces));
   }
 }

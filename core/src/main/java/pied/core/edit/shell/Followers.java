@@ -75,6 +75,7 @@ final class Followers {
         case opening -> inset(p);
         case floor, platform -> stands(p);
         case wall, ceiling, bar, nothing -> hangs(p);
+        case held -> {} // what was typed stays
         case piece -> {} // goes where its carrier goes
       }
     }

@@ -1,5 +1,6 @@
 package pied.core.edit.turn;
 
+import pied.core.piece.Lean;
 import pied.core.solid.Vec;
 
 /** What a piece is turned about: the vertical, or a level direction of its own. */
@@ -18,5 +19,25 @@ public enum Axis {
 
   Vec own() {
     return own;
+  }
+
+  /**
+   * How far something that leans so is tipped about this direction alone, degrees; NaN if it leans
+   * aslant.
+   */
+  public double tipped(Lean lean) {
+    if (lean.by() == 0) {
+      return 0;
+    }
+    double quarter = lean.toward() / 90;
+    int side = (int) Math.rint(quarter) % 4; // 0 front, 1 right, 2 back, 3 left
+    if (Math.abs(quarter - Math.rint(quarter)) > 1e-9) {
+      return Double.NaN;
+    }
+    boolean forward = side % 2 == 0;
+    if (forward != (this == width)) {
+      return this == upright ? Double.NaN : 0;
+    }
+    return side == 0 || side == 3 ? lean.by() : -lean.by();
   }
 }

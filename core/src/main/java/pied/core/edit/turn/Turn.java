@@ -1,15 +1,18 @@
 package pied.core.edit.turn;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Refusal;
+import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.size.SizeAsOne;
 import pied.core.measure.Hold;
+import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Sound;
@@ -19,8 +22,8 @@ import pied.core.space.Sound;
  *
  * @param about the mark that stays, see {@link Hold#read}; what it does not say is the middle; null
  *     for the middle of the foot
- * @param axis null for the vertical; about a level direction of its own a piece is turned by an
- *     angle only
+ * @param axis null for the vertical; about a level direction of its own a piece is tipped over, and
+ *     comes to rest on what touches first
  * @param together whether they are turned as one, about that mark of the last of them; without a
  *     mark about the middle of them all
  * @param at a point they are all turned about as one instead, metres
@@ -93,16 +96,27 @@ public record Turn(
 
   /** About a level direction; what stands on them comes to rest again. */
   private void over(Bench bench, List<String> ids) {
-    if (by == null) {
-      throw new Refusal("Over an edge it is turned by an angle; say by how much.");
-    }
+    List<String> standing = new ArrayList<>();
+    List<String> others = new ArrayList<>();
     for (String id : ids) {
       Piece p = bench.piece(id);
       Vec way = p.pose().direct(axis.own());
-      Swing.about(bench, p, way, Hold.pivot(about), by.angle(0));
+      double tipped = axis.tipped(p.lean());
+      if (to != null && Double.isNaN(tipped)) {
+        throw new Refusal(
+            p.name()
+                + " leans aslant; say by how much more it is to be tipped, or set it upright.");
+      }
+      Swing.about(
+          bench, p, way, Hold.pivot(about), to == null ? by.angle(0) : to.angle(tipped) - tipped);
+      boolean stands = bench.article(id).mounting() == Mounting.STANDS;
+      boolean rests = stands && !p.attached() && !p.on().held() && !p.on().equals(On.NOTHING);
+      (rests ? standing : others).add(id);
     }
     bench.settle(bench.space().carriedBy(ids), true);
-    bench.carriers(ids);
+    // an edge of a box is no edge of what is in it: it rests on what truly touches first
+    bench.settle(standing, true);
+    bench.carriers(others);
     bench.sayOverlaps(ids);
   }
 }

@@ -1,0 +1,26 @@
+package pied.core.edit.place;
+
+import java.util.List;
+import pied.core.Refusal;
+import pied.core.edit.Bench;
+import pied.core.edit.Edit;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+
+/**
+ * Says that pieces are meant to be held at their height, with nothing under them: that is no snag
+ * then, until they come to rest or are given another height.
+ */
+public record HoldThere(List<String> pieces) implements Edit {
+  @Override
+  public void make(Bench bench) {
+    for (String id : bench.chosen(pieces)) {
+      Piece p = bench.piece(id);
+      if (!p.on().held()) {
+        throw new Refusal(
+            p.name() + " is not held at a height; it is on " + bench.space().nameOf(p.on()) + ".");
+      }
+      bench.set(p.withOn(On.HELD_SO));
+    }
+  }
+}

@@ -1,0 +1,395 @@
+package pied.core.space;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import pied.core.Nullable;
+import pied.core.Refusal;
+import pied.core.Text;
+import pied.core.catalog.Finish;
+import pied.core.piece.Keeping;
+import pied.core.piece.On;
+import pied.core.piece.Partner;
+import pied.core.piece.Piece;
+import pied.core.piece.Slot;
+
+/**
+ * Makes of a space that comes from elsewhere one that edits could have made: what is not sound is
+ * left out or set right, and said. It costs what there is, and never more.
+ */
+public final class Validation {
+  /** Most groups, and lines of twins: there are no more pieces than that. */
+  private static final int MOST_THINGS = 20_000;
+
+  /** Most places that a rule may fill. */
+  private static final int MOST_PLACES = 5_000;
+
+  /** Most pieces of what is repeated. */
+  private static final int MOST_PARTS = 1_000;
+
+  private static final int LONGEST_REMARK = 500;
+
+  private final Map<String, Integer> said = new TreeMap<>();
+
+  // ---- how pieces are kept in order
+
+  /**
+   * What is sound of how pieces are kept in order.
+   *
+   * @param pieces ids of those there are
+   * @throws Refusal if there is out of all measure much of it
+   */
+  public Filing filing(Filing f, Set<String> pieces) {
+    if (f.groups().size() > MOST_THINGS || f.twins().size() > MOST_THINGS) {
+      throw new Refusal("It has more groups than a space may hold.");
+    }
+    return Filing.of(layers(f), groups(f), selections(f, pieces), twins(f));
+  }
+
+  private List<Layer> layers(Filing f) {
+    List<Layer> kept = new ArrayList<>();
+    Set<String> ids = new HashSet<>();
+    Set<String> names = new HashSet<>();
+    for (Layer l : f.layers()) {
+      boolean fits = kept.size() < Layer.MOST;
+      if (!fits || !isSound(() -> Sound.id(l.id())) || !ids.add(l.id())) {
+        say("layer", fits ? "has no id of its own" : "is more than a space may have");
+        continue;
+      }
+      try {
+        String name = Text.name("A layer", l.name());
+        String colour = l.colour() == null ? null : Finish.colour(l.colour());
+        if (names.add(name.toLowerCase(Locale.ROOT))) {
+          kept.add(l.withName(name).withColour(colour));
+        } else {
+          say("layer", "has the name of another");
+        }
+      } catch (Refusal e) {
+        say("layer", "cannot be kept: " + e.getMessage());
+      }
+    }
+    return kept;
+  }
+
+  private List<Group> groups(Filing f) {
+    Map<String, Group> kept = new TreeMap<>();
+    for (Group g : f.groups()) {
+      try {
+        String name = Text.name("A group", g.name());
+        Sound.id(g.id());
+        if (g.repeats() != null && !isSound(g.repeats())) {
+          say("group", "has a rule that makes no sense, and is kept without it");
+          kept.put(g.id(), g.withName(name).withRepeats(null));
+        } else {
+          kept.put(g.id(), g.withName(name));
+        }
+      } catch (Refusal e) {
+        say("group", "cannot be kept: " + e.getMessage());
+      }
+    }
+    // within one another to no end, too deep, or in one that is not there: then in none
+    Map<String, Integer> deep = new TreeMap<>();
+    List<String> lost = new ArrayList<>();
+    for (String id : kept.keySet()) {
+      if (depth(kept, deep, id) > Group.DEEPEST) {
+        lost.add(id);
+      }
+    }
+    lost.forEach(id -> kept.put(id, kept.get(id).withIn(null)));
+    if (!lost.isEmpty()) {
+      said.merge(
+          "are in one another without end, and are each by themselves now",
+          lost.size(),
+          Integer::sum);
+    }
+    kept.replaceAll((id, g) -> g.in() == null || kept.containsKey(g.in()) ? g : g.withIn(null));
+    return List.copyOf(kept.values());
+  }
+
+  /** How deep a group is in others; above the most for one that is in itself. */
+  private static int depth(Map<String, Group> all, Map<String, Integer> known, String id) {
+    Set<String> way = new LinkedHashSet<>();
+    String at = id;
+    while (at != null && all.containsKey(at) && !known.containsKey(at)) {
+      if (!way.add(at)) {
+        way.forEach(w -> known.put(w, MOST_THINGS)); // round in a circle
+        return MOST_THINGS;
+      }
+      at = all.get(at).in();
+    }
+    int n = at == null || !known.containsKey(at) ? 0 : known.get(at);
+    List<String> back = new ArrayList<>(way);
+    for (int i = back.size() - 1; i >= 0; i--) {
+      known.put(back.get(i), n = Math.min(MOST_THINGS, n + 1));
+    }
+    return known.get(id);
+  }
+
+  private List<NamedSelection> selections(Filing f, Set<String> pieces) {
+    List<NamedSelection> kept = new ArrayList<>();
+    for (NamedSelection s : f.selections()) {
+      Set<String> there = new LinkedHashSet<>(s.pieces());
+      there.retainAll(pieces);
+      if (kept.size() >= NamedSelection.MOST) {
+        say("selection", "is more than a space may have");
+      } else if (!isSound(() -> Text.name("A selection", s.name()))) {
+        say("selection", "has no name that can be kept");
+      } else if (!there.isEmpty()) {
+        kept.add(new NamedSelection(Text.name("A selection", s.name()), List.copyOf(there)));
+      }
+    }
+    return kept;
+  }
+
+  private List<Twin> twins(Filing f) {
+    List<Twin> kept = new ArrayList<>();
+    for (Twin t : f.twins()) {
+      if (isSound(() -> Sound.id(t.id())) && Sound.near(t.at())) {
+        kept.add(t);
+      } else {
+        say("line of twins", "is nowhere");
+      }
+    }
+    return kept;
+  }
+
+  // ---- rules
+
+  private static boolean isSound(Repetition r) {
+    int parts = 0;
+    for (Sample s : r.mix()) {
+      parts += s.parts().size();
+      for (Piece p : s.parts()) {
+        if (!Sound.near(p.at()) || !isSound(() -> Sound.size(p.name(), p.size()))) {
+          return false;
+        }
+      }
+      if (s.parts().isEmpty() || !(s.share() > 0 && s.share() <= 1e6)) {
+        return false;
+      }
+    }
+    boolean few = parts > 0 && parts <= MOST_PARTS && r.out().size() <= MOST_THINGS;
+    return few && isSound(r.rule());
+  }
+
+  private static boolean isSound(@Nullable Rule rule) {
+    if (rule instanceof Rule.Row r) {
+      return near(r.at())
+          && r.way() != null
+          && Math.abs(r.way().length() - 1) < 1e-6
+          && within(r.count(), 1, MOST_PLACES)
+          && within(r.rows(), 1, MOST_PLACES)
+          && within(r.tiers(), 1, MOST_PLACES)
+          && (long) r.count() * r.rows() * r.tiers() <= MOST_PLACES
+          && apart(r.apart())
+          && apart(r.rowsApart())
+          && apart(r.tiersApart())
+          && length(r.length());
+    }
+    if (rule instanceof Rule.Trail t) {
+      return path(t.path(), 2)
+          && (t.count() == null || within(t.count(), 1, MOST_PLACES))
+          && (t.apart() == null || apart(t.apart()))
+          && (t.count() != null || t.apart() != null)
+          && length(t.offset())
+          && length(t.high());
+    }
+    if (rule instanceof Rule.Ring r) {
+      return r.at() != null
+          && Sound.near(r.at().at(0))
+          && path(r.outline(), 0)
+          && within(r.count(), 1, MOST_PLACES)
+          && length(r.gap())
+          && length(r.radius())
+          && Math.abs(r.from()) <= 1e5
+          && Math.abs(r.arc()) <= 360
+          && length(r.high());
+    }
+    if (rule instanceof Rule.Scatter s) {
+      return path(s.outline(), 0)
+          && s.onto().size() <= MOST_THINGS
+          && within(s.count(), 0, MOST_PLACES)
+          && (s.about() == null || Sound.near(s.about().at(0)))
+          && length(s.radius())
+          && length(s.density())
+          && length(s.least())
+          && length(s.off())
+          && Math.abs(s.sizing()) < 1;
+    }
+    return false;
+  }
+
+  private static boolean near(pied.core.solid.Vec p) {
+    return p != null && Sound.near(p);
+  }
+
+  private static boolean within(int n, int least, int most) {
+    return n >= least && n <= most;
+  }
+
+  private static boolean apart(@Nullable Rule.Apart a) {
+    return a != null && Math.abs(a.by()) <= Sound.FARTHEST;
+  }
+
+  private static boolean length(@Nullable Double v) {
+    return v == null || Math.abs(v) <= Sound.FARTHEST;
+  }
+
+  private static boolean path(List<Spot> path, int least) {
+    return path.size() >= least
+        && path.size() <= ShellCheck.MOST_CORNERS
+        && path.stream().allMatch(s -> Sound.near(s.at(0)));
+  }
+
+  // ---- pieces
+
+  /**
+   * A piece as it can be kept by itself: what is not of the size its article comes in is stretched.
+   *
+   * @param ready the space with its layers and groups
+   * @throws Refusal if it cannot
+   */
+  public static Piece piece(Space ready, Piece p) {
+    Piece q = p.withOn(On.NOTHING).withAttached(false);
+    Keeping k = q.keeping();
+    Filing f = ready.filing();
+    k = f.layer(k.layer()) == null ? k.withLayer(f.layers().get(0).id()) : k;
+    Group g = f.group(k.group());
+    k = g == null ? k.withGroup(null) : k;
+    Slot slot = k.slot();
+    boolean kept = g != null && g.repeats() != null && slot != null && slot.place() >= 0;
+    k = kept || slot == null ? k : k.withSlot(null);
+    if (k.remark().length() > LONGEST_REMARK) {
+      k = k.withRemark(k.remark().substring(0, LONGEST_REMARK));
+    }
+    k = k.withRemark(Text.clean(k.remark()));
+    q = q.withKeeping(k).withName(Text.name("A piece", p.name()));
+    Sound.pieces(ready, List.of(q));
+    if (!q.form().stretched() && !isOfItsKind(ready, q)) {
+      q = q.withForm(q.form().withStretched(true));
+    }
+    return q.withOn(p.on()).withAttached(p.attached());
+  }
+
+  private static boolean isOfItsKind(Space ready, Piece p) {
+    return isSound(() -> ready.article(p).check(p.name(), p.size()));
+  }
+
+  /**
+   * A space in which what carries what has an end, and who is whose twin is so from both sides.
+   *
+   * @param space its pieces are sound, each by itself
+   */
+  public Space whole(Space space) {
+    List<Piece> next = new ArrayList<>();
+    Set<String> ends = new HashSet<>();
+    for (Piece p : space.pieces()) {
+      Piece q = p;
+      if (!Sound.there(space, p.on()) || !hasEnd(space, p, ends)) {
+        q = q.withOn(On.NOTHING).withAttached(false);
+        say("piece", "was carried by nothing there is");
+      }
+      Partner t = p.keeping().twin();
+      if (t != null && !isTwin(space, p, t)) {
+        q = q.withKeeping(q.keeping().withTwin(null));
+      }
+      if (!q.equals(p)) {
+        next.add(q);
+      }
+    }
+    return space.with(next);
+  }
+
+  private static boolean hasEnd(Space space, Piece p, Set<String> ends) {
+    Set<String> way = new HashSet<>();
+    Piece at = p;
+    while (at.on().kind() == On.Kind.piece && !ends.contains(at.id())) {
+      if (!way.add(at.id()) || !space.has(at.on().id())) {
+        return false;
+      }
+      at = space.piece(at.on().id());
+    }
+    ends.addAll(way);
+    return true;
+  }
+
+  private static boolean isTwin(Space space, Piece p, Partner t) {
+    if (space.filing().twin(String.valueOf(t.twin())) == null
+        || t.piece() == null
+        || !space.has(t.piece())
+        || t.piece().equals(p.id())) {
+      return false;
+    }
+    Partner other = space.piece(t.piece()).keeping().twin();
+    return other != null && p.id().equals(other.piece()) && t.twin().equals(other.twin());
+  }
+
+  // ---- what was done
+
+  /**
+   * Whether what was done leads from one sound space to another.
+   *
+   * @param after what is there then
+   */
+  public static boolean leads(Space after, List<Difference> done) {
+    try {
+      for (Difference d : done) {
+        if (d instanceof Difference.OfPiece p && p.piece() != null) {
+          Sound.pieces(after, List.of(after.piece(p.id()).withOn(On.NOTHING)));
+        }
+      }
+      boolean filed = done.stream().anyMatch(d -> d instanceof Difference.OfFiling);
+      Validation look = new Validation();
+      Set<String> ids = new HashSet<>();
+      if (filed) {
+        after.pieces().forEach(p -> ids.add(p.id()));
+        look.filing(after.filing(), ids);
+      }
+      return look.said.isEmpty() && carried(after, done);
+    } catch (RuntimeException e) { // whatever may be in it
+      return false;
+    }
+  }
+
+  private static boolean carried(Space after, List<Difference> done) {
+    Set<String> ends = new HashSet<>();
+    Predicate<Piece> ok = p -> Sound.there(after, p.on()) && hasEnd(after, p, ends);
+    return done.stream()
+        .filter(d -> d instanceof Difference.OfPiece p && p.piece() != null)
+        .allMatch(d -> ok.test(after.piece(((Difference.OfPiece) d).id())));
+  }
+
+  // ---- words
+
+  /** What was left out or set right, in sentences. */
+  public List<String> said() {
+    return said.entrySet().stream().map(e -> sentence(e.getValue(), e.getKey())).toList();
+  }
+
+  private void say(String what, String why) {
+    said.merge(what + " " + why, 1, Integer::sum);
+  }
+
+  private static String sentence(int n, String what) {
+    if (what.startsWith("are ")) {
+      return n + " groups " + what + ".";
+    }
+    String end = what.endsWith(".") ? "" : ".";
+    return (n == 1 ? "One " : n + " times a ") + what + end;
+  }
+
+  private static boolean isSound(Runnable look) {
+    try {
+      look.run();
+      return true;
+    } catch (Refusal e) {
+      return false;
+    }
+  }
+}
