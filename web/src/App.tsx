@@ -4,6 +4,7 @@ import { SheetPage } from "./sheet/SheetPage";
 import { Start } from "./start/Start";
 import { abandon } from "./shell/draft";
 import { useSheet } from "./space/sheet";
+import { waitForSheet } from "./verbs/early";
 
 const ARTICLES = "articles";
 
@@ -29,6 +30,7 @@ export function App() {
     abandon();
     useSheet.getState().close();
     if (id && id !== ARTICLES) {
+      waitForSheet();
       useSheet
         .getState()
         .open(id)

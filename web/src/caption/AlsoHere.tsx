@@ -1,9 +1,14 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
+import type { Piece, SpaceView } from "../api/types.gen";
 import { following } from "../drawings/stack";
 import { canMove } from "../selection/learned";
 import { reach } from "./reach";
+import { isLocked } from "../space/kept";
 import { useSheet } from "../space/sheet";
+
+const isLockedNow = (p: Piece | undefined, space: SpaceView | null) =>
+  !!p && !!space && isLocked(p, space.filing);
 
 /** How the selection is moved, until that is known; and what else lies where the last click took it. */
 export function AlsoHere() {
@@ -12,6 +17,7 @@ export function AlsoHere() {
   const pieces = useSheet((s) => s.pieces);
   const others = here.filter((id) => !selection.includes(id) && pieces.has(id));
   const next = others.length > 0 ? following(pieces, here, selection[0]) : null;
+  const locked = useSheet((s) => selection.some((id) => isLockedNow(s.pieces.get(id), s.space)));
   const it = selection.length === 1 ? "it" : "them";
   return (
     <Box component="span" data-testid="also-here" sx={{ color: "text.secondary" }}>
@@ -43,7 +49,7 @@ export function AlsoHere() {
           .
         </>
       )}
-      {selection.length > 0 && !canMove() && (
+      {selection.length > 0 && !locked && !canMove() && (
         <>
           {" "}
           To move {it}, {next ? "drag" : "click once more"}, or press <b>Space</b>.

@@ -70,10 +70,7 @@ export function Caption() {
       ) : carrying ? (
         <CarryCaption />
       ) : hand ? (
-        <Typography
-          component="div"
-          sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflow: "hidden" }}
-        >
+        <Typography component="div" sx={THREE_LINES}>
           {tool && <ToolHint />}
           {hand.refused && <b>No place for it there. </b>}
           {hand.caption.map(
@@ -92,10 +89,7 @@ export function Caption() {
           <ToolHint />
         </Typography>
       ) : (
-        <Typography
-          component="div"
-          sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflowY: "auto" }}
-        >
+        <Typography component="div" sx={THREE_LINES}>
           {caption.data && (
             // what was typed for one piece never goes over to another
             <Fresh key={part ?? selection.join()} value={fresh}>
@@ -108,6 +102,9 @@ export function Caption() {
     </Box>
   );
 }
+
+/** Three lines fit; what is longer is scrolled. Swatches and what is pressed are no higher than a line. */
+export const THREE_LINES = { fontSize: 15, lineHeight: "19px", maxHeight: 60, overflowY: "auto" } as const;
 
 const TONES: Partial<Record<CarryTone, object>> = {
   name: { fontWeight: 700 },
@@ -198,7 +195,7 @@ function DraftCaption() {
   const live = answer?.edges.at(-1);
   const what = { outline: "Outline", platform: "Platform", partition: "Partition" }[purpose!];
   return (
-    <Typography component="div" sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 56, overflow: "hidden" }}>
+    <Typography component="div" sx={THREE_LINES}>
       <b>{what}</b>
       {corners.length === 0 ? (
         <>: click where {line ? "it begins" : "its first corner goes"}. </>

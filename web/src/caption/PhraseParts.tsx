@@ -98,7 +98,7 @@ function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first:
             borderColor: "divider",
             borderRadius: 0.75,
             px: 0.75,
-            lineHeight: "20px",
+            lineHeight: "17px",
             verticalAlign: "baseline",
             mr: tight ? 0 : 0.5,
             "&:hover, &:focus-visible": { borderColor: "primary.main", bgcolor: "background.default" },

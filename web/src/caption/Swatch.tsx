@@ -45,7 +45,7 @@ export function Swatch(props: { name: string; colour: string; onChoose: (colour:
         aria-label={`Colour of ${props.name}: ${props.colour}`}
         title={props.name}
         onClick={(e) => setAt(e.currentTarget)}
-        sx={{ width: 24, height: 24, verticalAlign: "middle" }}
+        sx={{ width: 24, height: 24, my: "-3px", verticalAlign: "middle" }}
       >
         <Chip colour={props.colour} size={16} />
       </ButtonBase>

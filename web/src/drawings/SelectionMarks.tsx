@@ -18,6 +18,7 @@ export function SelectionMarks() {
   const { palette } = theme;
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
+  const inHand = useSheet((s) => s.hand !== null);
   const selection = useSheet((s) => s.selection);
   const hover = useSheet((s) => s.hover);
   const reach = useReach(ROUND);
@@ -56,6 +57,9 @@ export function SelectionMarks() {
               (r.fromPoint.z + r.toPoint.z) / 2,
             ]}
             zIndexRange={[2, 1]}
+            // while something is in hand a click puts it down, also through a number
+            style={{ pointerEvents: inHand ? "none" : undefined }}
+            pointerEvents={inHand ? "none" : "auto"}
             calculatePosition={(_, camera, size) => {
               const seen = (v: Vec) => {
                 const p = new Vector3(v.x, v.y, v.z).project(camera);

@@ -31,7 +31,8 @@ import { Looking } from "./Looking";
 import { Pieces } from "./Pieces";
 import { SelectionMarks } from "./SelectionMarks";
 import { ShellModel } from "./ShellModel";
-import { isPicked } from "./picking";
+import { pointsAt } from "./lastPoint";
+import { isOneOfSeveral, isPicked } from "./picking";
 import { HOLD } from "./usePress";
 import { OUTSIDE } from "./angles";
 import { type Stage, View, viewOf } from "./View";
@@ -134,6 +135,7 @@ export function SetView({ small = false }: { small?: boolean }) {
   };
   const move = (e: PointerEvent) => {
     if (!stage.current) return;
+    pointsAt(where(e));
     const p = press.current;
     const moved = p !== null && Math.hypot(e.clientX - p.x, e.clientY - p.y) > 4;
     if (p?.bands) {
@@ -179,11 +181,15 @@ export function SetView({ small = false }: { small?: boolean }) {
       return;
     }
     if (!still) return;
+    const met = under(e);
+    if (from.hold && met.piece && isOneOfSeveral(met.piece)) {
+      pick(met.piece, e);
+      return;
+    }
     if (from.hold) {
       pickUp(from.hold);
       return;
     }
-    const met = under(e);
     if (useSheet.getState().aiming) void aimAt(met, pointed(e, met.point));
     else if (takesClicks()) clickFor(clicked(met, pointed(e, met.point)));
     else if (met.part) useSheet.getState().selectPart(met.part);
@@ -226,6 +232,7 @@ export function SetView({ small = false }: { small?: boolean }) {
     <Box
       ref={frame}
       data-testid="set"
+      data-drawing="set"
       aria-label="Set view"
       sx={{
         flex: 1,

@@ -1,3 +1,4 @@
+import type { Pointer } from "../carry/carry";
 import { useSheet } from "../space/sheet";
 
 let last: { x: number; z: number } | null = null;
@@ -14,3 +15,26 @@ export function lastPoint(): { x: number; z: number } {
   const middle = (v: number[]) => (Math.min(...v) + Math.max(...v)) / 2;
   return { x: middle(outline.map((p) => p.x)), z: middle(outline.map((p) => p.z)) };
 }
+
+/** What the pointer pointed at when it was last over a drawing. */
+let over: Pointer | null = null;
+/** Whether it still is there, or in the menu that was opened there. */
+let there = false;
+
+/** The pointer points at this, on some drawing. */
+export function pointsAt(pointer: Pointer) {
+  over = pointer;
+}
+
+addEventListener(
+  "pointermove",
+  (e) => {
+    const on = e.target as Element | null;
+    if (on?.closest?.("[data-drawing]")) there = true;
+    else if (!on?.closest?.("[role=menu], .MuiBackdrop-root")) there = false;
+  },
+  true,
+);
+
+/** What the pointer points at now; null where it is over no drawing. */
+export const lastPointer = (): Pointer | null => (there ? over : null);

@@ -1,3 +1,4 @@
+import { groupsAbout } from "../space/kept";
 import { useSheet } from "../space/sheet";
 import { following, held, smallestFirst, type Met } from "./stack";
 
@@ -82,6 +83,16 @@ export function look(e: Point & Keys): Under {
 /** Whether a piece that is pointed at is picked up by a click: it is selected already. */
 export const isPicked = (on: string | null, e: Keys) =>
   !(e.shiftKey || e.ctrlKey || e.metaKey) && on !== null && useSheet.getState().selection.includes(on);
+
+/** Whether a selected piece is one of several that are no group: a click is for it alone then. */
+export function isOneOfSeveral(id: string): boolean {
+  const { selection, pieces, space } = useSheet.getState();
+  if (selection.length < 2 || !space) return false;
+  const whole = groupsAbout(pieces.get(id)?.group, space.filing).some((g) =>
+    selection.every((s) => groupsAbout(pieces.get(s)?.group, space.filing).some((o) => o.id === g.id)),
+  );
+  return !whole;
+}
 
 /** A click took a piece: what else lies there is shown beside it, and the next click in place takes that. */
 export function took(e: Point, piece: string) {

@@ -8,10 +8,10 @@ import { lookAtIt } from "../verbs/verbs";
 import { draw, dropBand, takeBand, useBand } from "./band";
 import { twice } from "../selection/twice";
 import { clickFor, isProposing, pullOf, takesClicks } from "../proposal/proposal";
-import { groupsAbout } from "../space/kept";
 import { useSheet } from "../space/sheet";
 import { giveUp, tryOut } from "../space/trial";
-import { look as lookUnder, NOTHING_UNDER, took, type Target, type Under } from "./picking";
+import { pointsAt } from "./lastPoint";
+import { isOneOfSeveral, look as lookUnder, NOTHING_UNDER, took, type Target, type Under } from "./picking";
 import type { Eye, Paper, Point } from "./usePaper";
 
 /** A press becomes a carry beyond so many pixels. */
@@ -83,6 +83,7 @@ export function usePress(
     /** Whether the pointer is down or something is carried, and this was its business. */
     move(e: PointerEvent): boolean {
       if (!eye) return false;
+      pointsAt(pointer(e));
       if (paper.pinching()) {
         press.current = null;
         return true;
@@ -166,16 +167,6 @@ export function usePress(
 /** While it is sized, turned, or said what for, nothing is moved by pressing on it. */
 const still = () =>
   useHandling.getState().at !== null || useSheet.getState().aiming !== null || isProposing();
-
-/** Whether a selected piece is one of several that are no group: a click is for it alone then. */
-function isOneOfSeveral(id: string): boolean {
-  const { selection, pieces, space } = useSheet.getState();
-  if (selection.length < 2 || !space) return false;
-  const whole = groupsAbout(pieces.get(id)?.group, space.filing).some((g) =>
-    selection.every((s) => groupsAbout(pieces.get(s)?.group, space.filing).some((o) => o.id === g.id)),
-  );
-  return !whole;
-}
 
 const OVERHEAD = 100;
 

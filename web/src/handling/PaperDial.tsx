@@ -7,15 +7,64 @@ import { useHandling } from "./handling";
 /** Steps nearer to each other on the ring are not drawn, pixels. */
 const APART = 5;
 
-/** The ring on which a piece is turned, at its foot, with its front marked. */
-export function PaperDial(props: { dial: HandlesDial; paper: Paper; down: (e: PointerEvent) => void }) {
-  const { palette } = useTheme();
-  const { dial, paper, down } = props;
-  const step = useHandling((s) => s.step);
+interface Dial {
+  dial: HandlesDial;
+  paper: Paper;
+  down: (e: PointerEvent) => void;
+}
+
+/** Where the dial is on the paper. */
+function placed({ dial, paper }: Dial) {
   const { left: x, top: y } = paper.toPixel(dial.centre.x, dial.centre.z);
   const r = Math.max(48, dial.radius * paper.eye!.scale);
   const on = (v: { x: number; z: number }, by: number) => ({ x: x + v.x * r * by, y: y + v.z * r * by });
-  const front = on(dial.front, 1);
+  return { x, y, r, on, front: on(dial.front, 1) };
+}
+
+/** The tab of the dial: the front of what is turned. It lies over all marks, and takes every press. */
+export function DialTab(props: Dial) {
+  const { palette } = useTheme();
+  const { front } = placed(props);
+  return (
+    <svg
+      width={props.paper.size.w}
+      height={props.paper.size.h}
+      style={{ position: "absolute", inset: 0, zIndex: 3 }}
+    >
+      <rect
+        data-testid="dial-front"
+        x={front.x - 20}
+        y={front.y - 12}
+        width={40}
+        height={24}
+        rx={12}
+        fill={palette.background.paper}
+        stroke={palette.secondary.main}
+        strokeWidth={2}
+        style={{ pointerEvents: "all", cursor: "grab", touchAction: "none" }}
+        onPointerDown={props.down}
+      />
+      <text
+        x={front.x}
+        y={front.y + 4}
+        textAnchor="middle"
+        fontSize={12}
+        fontWeight={650}
+        fill={palette.secondary.dark}
+        pointerEvents="none"
+      >
+        front
+      </text>
+    </svg>
+  );
+}
+
+/** The ring on which a piece is turned, at its foot. */
+export function PaperDial(props: Dial) {
+  const { palette } = useTheme();
+  const { dial, paper, down } = props;
+  const step = useHandling((s) => s.step);
+  const { x, y, r, on, front } = placed(props);
   const count = Math.round(360 / step);
   const ticks = (2 * Math.PI * r) / count > APART ? count : 0;
   return (
@@ -47,30 +96,6 @@ export function PaperDial(props: { dial: HandlesDial; paper: Paper; down: (e: Po
         onPointerDown={down}
       />
       <line x1={x} y1={y} x2={front.x} y2={front.y} stroke={palette.secondary.main} strokeDasharray="2 4" />
-      <rect
-        data-testid="dial-front"
-        x={front.x - 20}
-        y={front.y - 12}
-        width={40}
-        height={24}
-        rx={12}
-        fill={palette.background.paper}
-        stroke={palette.secondary.main}
-        strokeWidth={2}
-        style={{ pointerEvents: "all", cursor: "grab", touchAction: "none" }}
-        onPointerDown={down}
-      />
-      <text
-        x={front.x}
-        y={front.y + 4}
-        textAnchor="middle"
-        fontSize={12}
-        fontWeight={650}
-        fill={palette.secondary.dark}
-        pointerEvents="none"
-      >
-        front
-      </text>
     </svg>
   );
 }

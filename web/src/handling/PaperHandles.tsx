@@ -6,7 +6,7 @@ import { useSheet } from "../space/sheet";
 import type { Paper, Point } from "../drawings/usePaper";
 import { useAim, type Pointed } from "./aims";
 import { Mark } from "./Mark";
-import { PaperDial } from "./PaperDial";
+import { DialTab, PaperDial } from "./PaperDial";
 import { dial, pull } from "./pull";
 import { Tab } from "./Tab";
 import { useAt, useHandles } from "./useHandles";
@@ -52,11 +52,24 @@ export function PaperHandles(props: {
         <PaperDial dial={handles.dial} paper={paper} down={(e) => dial(e, sight)} />
       )}
       {handles &&
-        apart(handles.marks, pixel, plan).map((m) => (
-          <Box key={m.hold} style={pixel(m.at)} sx={{ position: "absolute", pointerEvents: "auto" }}>
-            <Mark mark={m} chosen={m.hold === chosen} />
+        apart(handles.marks, pixel, plan, chosen).map(({ mark, seen }) => (
+          <Box
+            key={mark.hold}
+            style={pixel(mark.at)}
+            sx={{
+              position: "absolute",
+              pointerEvents: "auto",
+              zIndex: seen ? 2 : 1,
+              // what cannot be told apart from others shows as one comes near
+              ...(!seen && { opacity: 0, "&:hover, &:focus-within": { opacity: 1 } }),
+            }}
+          >
+            <Mark mark={mark} chosen={mark.hold === chosen} />
           </Box>
         ))}
+      {handles && at === "turn" && plan && (
+        <DialTab dial={handles.dial} paper={paper} down={(e) => dial(e, sight)} />
+      )}
       {handles &&
         at === "size" &&
         handles.tabs
@@ -101,12 +114,19 @@ const carries = (side: Side, on?: OnKind) =>
   (side === "under" && (on === "floor" || on === "platform" || on === "piece")) ||
   (side === "top" && (on === "ceiling" || on === "bar"));
 
-/** Of marks over each other the one in the middle of them; on the plan those of the foot. */
+/** Marks nearer to each other than this cannot be told apart, pixels. */
+const APART = 15;
+
+/**
+ * Of marks over each other the one in the middle of them, and of those close by the one that is chosen, or
+ * says least; on the plan those of the foot.
+ */
 function apart(
   marks: HandlesMarkAt[],
   pixel: (v: Vec) => { left: number; top: number },
   plan: boolean,
-): HandlesMarkAt[] {
+  chosen: string | null,
+): { mark: HandlesMarkAt; seen: boolean }[] {
   const there = new Map<string, HandlesMarkAt>();
   const foot = marks.filter((m) => m.hold.includes("under"));
   const upright = foot.every((m) => Math.abs(m.at.y - foot[0].at.y) < 1e-6);
@@ -116,7 +136,16 @@ function apart(
     const other = there.get(key);
     if (!other || sides(m) < sides(other)) there.set(key, m);
   }
-  return [...there.values()];
+  const rank = (m: HandlesMarkAt) => (m.hold === chosen ? -1 : m.hold.includes("under") ? 0 : 1);
+  const seen: { left: number; top: number }[] = [];
+  return [...there.values()]
+    .sort((a, b) => rank(a) - rank(b))
+    .map((mark) => {
+      const at = pixel(mark.at);
+      const free = seen.every((o) => Math.hypot(o.left - at.left, o.top - at.top) >= APART);
+      if (free) seen.push(at);
+      return { mark, seen: free };
+    });
 }
 
 const sides = (m: HandlesMarkAt) => m.hold.split(" ").filter((w) => w !== "middle").length;

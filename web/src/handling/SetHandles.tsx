@@ -58,6 +58,7 @@ export function SetHandles() {
           .filter((t) => t.side !== "under")
           .map((tab) => (
             <At
+              over
               key={tab.side}
               at={{
                 x: tab.at.x + tab.out.x * 0.16,
@@ -95,10 +96,10 @@ export function SetHandles() {
 }
 
 /** Something of the sheet at a point of the space. */
-function At({ at, children }: { at: Vec; children: ReactNode }) {
+function At({ at, over = false, children }: { at: Vec; over?: boolean; children: ReactNode }) {
   const theme = useTheme();
   return (
-    <Html position={xyz(at)} zIndexRange={[4, 3]}>
+    <Html position={xyz(at)} zIndexRange={over ? [6, 5] : [4, 3]}>
       {/* what stands in Html is a tree of its own */}
       <ThemeProvider theme={theme}>{children}</ThemeProvider>
     </Html>
@@ -121,7 +122,7 @@ function Dial(props: { dial: HandlesDial; colour: string; down: (e: PointerEvent
   return (
     <>
       <Line points={ring} color={props.colour} lineWidth={2} />
-      <At at={on(front.x, front.z)}>
+      <At at={on(front.x, front.z)} over>
         <div
           onPointerDown={props.down}
           title="Its front: pull it round"

@@ -35,7 +35,7 @@ export function ProposalCaption() {
       data-testid="proposal"
       data-fresh={fresh || undefined}
       data-ready={ready || undefined}
-      sx={{ fontSize: 15, lineHeight: "24px", maxHeight: 76, overflowY: "auto", flex: 1 }}
+      sx={{ fontSize: 15, lineHeight: "19px", maxHeight: 60, overflowY: "auto", flex: 1 }}
     >
       {text !== null && <SayField />}
       {answer && answer.words.length > 0 && (
@@ -99,7 +99,7 @@ function Press({ words, does }: { words: string; does: () => void }) {
         borderRadius: 0.75,
         px: 0.75,
         mr: 0.5,
-        lineHeight: "20px",
+        lineHeight: "17px",
         verticalAlign: "baseline",
         "&:hover, &:focus-visible": { borderColor: "primary.main", bgcolor: "background.default" },
       }}

@@ -1,8 +1,9 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Popover from "@mui/material/Popover";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useSheet } from "../space/sheet";
+import { useChoosing } from "./choosing";
 import { useVerbs } from "./register";
 import { pressed, type Verb } from "./verb";
 import { ChoiceMenu, VerbItems } from "./VerbMenu";
@@ -16,8 +17,14 @@ export function VerbLine() {
   const [more, setMore] = useState<HTMLElement | null>(null);
   const line = verbs.filter((v) => v.seen).slice(0, LIKELY);
   const rest = verbs.filter((v) => !line.includes(v));
+  const box = useRef<HTMLElement | null>(null);
+  const asked = useChoosing((s) => s.word);
+  const choosing = verbs.find((v) => v.word === asked && v.choices);
+  const anchor =
+    choosing && (box.current?.querySelector<HTMLElement>(`[data-verb="${choosing.word}"]`) ?? box.current);
   return (
     <Box
+      ref={box}
       data-testid="verbs"
       aria-label="What can be done"
       role="toolbar"
@@ -39,6 +46,13 @@ export function VerbLine() {
         <ButtonBase aria-haspopup="menu" onClick={(e) => setMore(e.currentTarget)} sx={WORD}>
           more…
         </ButtonBase>
+      )}
+      {choosing && (
+        <ChoiceMenu
+          verb={choosing}
+          anchor={anchor ?? null}
+          onClose={() => useChoosing.setState({ word: null })}
+        />
       )}
       <VerbItems verbs={rest} anchor={more} onClose={() => setMore(null)} />
       <Box sx={{ flex: 1 }} />

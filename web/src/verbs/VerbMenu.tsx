@@ -5,7 +5,8 @@ import { useState, type MouseEvent, type PointerEvent } from "react";
 import { look } from "../drawings/picking";
 import { useSheet } from "../space/sheet";
 import { mode, verbsNow } from "./register";
-import { pressed, type Verb } from "./verb";
+import { letters } from "./choosing";
+import { pressed, type Choice, type Verb } from "./verb";
 
 /** Verbs one under the other, with their keys. */
 export function VerbItems(props: {
@@ -73,29 +74,41 @@ const columns = (n: number) =>
         gridTemplateRows: `repeat(${Math.ceil(n / Math.ceil(n / HIGH))}, auto)`,
       };
 
-/** All that a verb can be set to. */
+/** All that a verb can be set to; a letter chooses. */
 export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onClose: () => void }) {
+  const choices = props.anchor ? (props.verb.choices?.() ?? []) : [];
+  const keys = letters(choices);
+  const take = (c: Choice) => {
+    props.onClose();
+    c.choose();
+  };
   return (
     <Menu
       open={props.anchor !== null && props.verb.choices !== undefined}
       anchorEl={props.anchor}
       onClose={props.onClose}
+      onKeyDownCapture={(e) => {
+        const at = e.ctrlKey || e.metaKey || e.altKey ? -1 : keys.indexOf(e.key.toLowerCase());
+        if (at < 0) return;
+        e.preventDefault();
+        e.stopPropagation();
+        take(choices[at]);
+      }}
       slotProps={{ list: { dense: true, "aria-label": props.verb.word } }}
     >
-      {props.anchor &&
-        props.verb.choices?.().map((c) => (
-          <MenuItem
-            key={c.words}
-            selected={c.now}
-            onClick={() => {
-              props.onClose();
-              c.choose();
-            }}
-            sx={{ fontSize: 13, minHeight: 26, py: 0.25 }}
-          >
-            {c.words}
-          </MenuItem>
-        ))}
+      {choices.map((c, i) => (
+        <MenuItem
+          key={c.words}
+          selected={c.now}
+          onClick={() => take(c)}
+          sx={{ fontSize: 13, gap: 3, justifyContent: "space-between", minHeight: 26, py: 0.25 }}
+        >
+          <span>{c.words}</span>
+          <Box component="kbd" sx={{ font: "inherit", fontSize: 12, color: "text.secondary" }}>
+            {keys[i].toUpperCase()}
+          </Box>
+        </MenuItem>
+      ))}
     </Menu>
   );
 }

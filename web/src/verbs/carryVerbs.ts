@@ -10,6 +10,7 @@ import {
   turnInHand,
   useCarry,
 } from "../carry/carry";
+import { openChoices } from "./choosing";
 import { arrow, ARROWS } from "./sheetVerbs";
 import type { Verb } from "./verb";
 
@@ -42,7 +43,7 @@ const AGAINST: Values<Side> = [
   ["front", "its front"],
 ];
 
-/** A verb that sets one thing of what is in hand: its key goes on to the next value. */
+/** A verb that sets one thing of what is in hand: its key opens the choice, and a letter chooses. */
 function setting<T>(
   verb: Pick<Verb, "word" | "keys" | "help">,
   values: Values<T>,
@@ -57,7 +58,7 @@ function setting<T>(
   return {
     ...verb,
     mode: "carry",
-    does: () => write(values[(at() + 1) % values.length][0]),
+    does: () => openChoices(verb.word),
     now: () => values[at()][1],
     choices: () => values.map(([v, words], i) => ({ words, now: i === at(), choose: () => write(v) })),
     seen: true,

@@ -9,6 +9,7 @@ vi.hoisted(() => {
 const { VERBS, verbsNow } = await import("./register");
 const { findVerbs, maySay, notYet } = await import("./find");
 const { OTHER_WORDS } = await import("./otherWords");
+const { letters, useChoosing } = await import("./choosing");
 const { keyWords, pressed } = await import("./verb");
 const { useSheet } = await import("../space/sheet");
 const { useCarry } = await import("../carry/carry");
@@ -64,6 +65,7 @@ describe("the register of verbs", () => {
       pieces: ["a", "b"],
       article: null,
       picked: null,
+      since: null,
       copy: false,
       turn: 0,
       keep: "height" as const,
@@ -83,8 +85,10 @@ describe("the register of verbs", () => {
       .find((c) => c.words === "across")!
       .choose();
     expect(useCarry.getState().hand!.keep).toBe("across");
-    kept.does(); // its key goes on to the next
-    expect(useCarry.getState().hand!.keep).toBe("deep");
+    kept.does(); // its key opens the choice, and alters nothing by itself
+    expect(useChoosing.getState().word).toBe("Kept");
+    expect(useCarry.getState().hand!.keep).toBe("across");
+    expect(letters(kept.choices!())).toEqual(["f", "a", "w", "c", "d", "u"]);
     useCarry.setState({ hand: null });
   });
 

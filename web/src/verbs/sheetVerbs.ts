@@ -16,7 +16,7 @@ import { AS_LEAD_VERBS, KEEP_ALL_VERBS, KEEP_VERBS } from "./keepVerbs";
 import { MANY_VERBS } from "./manyVerbs";
 import { SIZE_VERBS } from "./sizeVerbs";
 import { TURN_VERBS } from "./turnVerbs";
-import { copy, escape, moveBy, remove, settle, takeOff } from "./verbs";
+import { copy, escape, moveBy, remove, settle, takeOff, turning, turnStep } from "./verbs";
 
 const sheet = useSheet.getState;
 const anything = () => pieces() || sheet().part !== null;
@@ -149,9 +149,9 @@ const WITH_IT: Verb[] = [
     mode: "sheet",
     keys: ARROWS,
     shown: "arrows",
-    help: "Move it by 5 cm as on the drawing last pointed at, with Alt by 1 cm; it stops at what is in the way.",
+    help: "Move it by 5 cm as on the drawing last pointed at, with Alt by 1 cm; it stops at what is in the way. While it is turned: turn it by a step.",
     applies: anything,
-    does: (e) => e && moveBy(...arrow(e)),
+    does: (e) => e && (turning() ? turnStep(...arrow(e), e.altKey) : moveBy(...arrow(e))),
   },
   {
     word: "Remove",

@@ -3,7 +3,10 @@ import { createKeybindingsHandler, type KeyBindingMap } from "tinykeys";
 import { typeInHand } from "../carry/carry";
 import { typeInDraft } from "../shell/draft";
 import { typeInCaption } from "../caption/typing";
+import { beginToSay } from "../proposal/proposal";
+import { takeEarly, textOf } from "./early";
 import { VERBS, verbsNow } from "./register";
+import { search } from "./search";
 
 /** Where keys are typed, or mean what they mean everywhere. */
 const TAKEN =
@@ -31,6 +34,12 @@ export function useKeys() {
       else handle(e);
     };
     addEventListener("keydown", press);
+    const early = takeEarly();
+    if (early[0] === ";") beginToSay(textOf(early.slice(1)).text);
+    else if (early[0] === "/") search(textOf(early.slice(1)).text);
+    else
+      for (const key of early)
+        document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true }));
     return () => removeEventListener("keydown", press);
   }, []);
 }

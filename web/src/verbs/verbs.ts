@@ -5,7 +5,7 @@ import { useSheet } from "../space/sheet";
 import type { Tool } from "../carry/inHand";
 import { stepOf } from "../drawings/facing";
 import { endAim } from "../handling/aims";
-import { useHandling } from "../handling/handling";
+import { aboutNow, useHandling } from "../handling/handling";
 import { dropBand, useBand } from "../drawings/band";
 import { selectMeant } from "../selection/selecting";
 import { groupOf, groupsAbout } from "../space/kept";
@@ -98,13 +98,23 @@ export function takeOff() {
   if (s.selection.length > 0) void s.edit([{ do: "attach", pieces: s.selection }]);
 }
 
+/** Whether what is selected is being turned. */
+export const turning = () => useHandling.getState().at === "turn";
+
 export function turnBy(degrees: number) {
   const s = useSheet.getState();
   if (s.placing) {
     s.place({ ...s.placing, turn: (s.placing.turn + degrees + 360) % 360 });
   } else if (s.selection.length > 0) {
-    void s.edit([{ do: "turn", pieces: s.selection, by: degrees }]);
+    void s.edit([
+      { do: "turn", pieces: s.selection, by: degrees, about: turning() ? aboutNow() : undefined },
+    ]);
   }
+}
+
+/** While it is turned the arrow keys turn it: to the left and up counter-clockwise, by a step of the dial. */
+export function turnStep(right: number, up: number, fine: boolean) {
+  turnBy((right < 0 || up > 0 ? 1 : -1) * (fine ? 1 : useHandling.getState().step));
 }
 
 /** Moves what is selected by so much on the drawing one looks at. */

@@ -70,6 +70,14 @@ final class Aiming {
     return s.seen(load.grip());
   }
 
+  /**
+   * The point that the pointer points at, so that something picked up there stays where it is: in a
+   * level drawing in the plane of what is carried.
+   */
+  Vec pointed(Footing start) {
+    return q.level() ? planePoint() : aim(start).stance().at();
+  }
+
   // ---- standing
 
   private record Found(Surfaces.Surface surface, int levels) {}

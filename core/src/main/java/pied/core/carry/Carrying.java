@@ -88,9 +88,25 @@ public final class Carrying {
    */
   public static Answer answer(Space space, Question q, LengthUnit unit) {
     try {
-      return new Carrying(space, q, unit).run();
+      return new Carrying(space, held(space, q, unit), unit).run();
     } catch (Refusal e) {
       throw e.in(unit);
+    }
+  }
+
+  /**
+   * Picked up by a key it is held where the pointer was then, be that on it or beside it, so that
+   * it stays until the pointer moves.
+   */
+  private static Question held(Space space, Question q, LengthUnit unit) {
+    if (q.since() == null || q.picked() != null || q.article() != null) {
+      return q.since() == null ? q : q.withPicked(q.picked());
+    }
+    try {
+      Carrying then = new Carrying(space, q.begun(), unit);
+      return q.withPicked(then.aiming.pointed(then.now));
+    } catch (Refusal e) {
+      return q.withPicked(null); // it pointed at nothing
     }
   }
 

@@ -23,6 +23,8 @@ import pied.core.space.Spot;
  * @param copy whether copies are carried and the pieces stay
  * @param picked the point of the space where it was picked up, which follows the pointer; null for
  *     the middle of its underside
+ * @param since instead: what the pointer pointed at when it was picked up; it moves by what that
+ *     moves. May be null
  * @param at what the pointer points at: a point of the plan,
  * @param ray or a line of sight
  * @param level whether the sight is that of an elevation or a section, in whose plane it is carried
@@ -46,6 +48,7 @@ public record Question(
     @Nullable Map<String, String> finishes,
     boolean copy,
     @Nullable Vec picked,
+    @Nullable Since since,
     @Nullable Spot at,
     @Nullable Sight ray,
     boolean level,
@@ -65,6 +68,51 @@ public record Question(
 
   /** A line of sight. */
   public record Sight(Vec from, Vec along) {}
+
+  /** What the pointer pointed at: a point of the plan, or a line of sight. */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  public record Since(@Nullable Spot at, @Nullable Sight ray, boolean level) {
+    public Since {
+      if ((at == null) == (ray == null) || at != null && !Sound.near(at.at(0))) {
+        throw new Refusal("Say what the pointer pointed at when it was picked up.");
+      }
+      if (ray != null) {
+        Sound.sight(ray.from(), ray.along());
+      }
+    }
+  }
+
+  /** The same, picked up at a point. */
+  Question withPicked(@Nullable Vec point) {
+    return new Question(
+        pieces, article, size, finishes, copy, point, null, at, ray, level, down, near, free, each,
+        tops, meet, against, keep, turn, typed);
+  }
+
+  /** As it was when it was picked up: with the pointer there, held by nothing. */
+  Question begun() {
+    return new Question(
+        pieces,
+        article,
+        size,
+        finishes,
+        copy,
+        null,
+        null,
+        since.at(),
+        since.ray(),
+        since.level(),
+        0,
+        0,
+        true,
+        false,
+        tops,
+        null,
+        null,
+        null,
+        0,
+        null);
+  }
 
   /**
    * A number that was typed.
@@ -123,22 +171,22 @@ public record Question(
   /** Pieces carried on the plan. */
   public static Question onPlan(List<String> pieces, Spot at, double near) {
     return new Question(
-        pieces, null, null, null, false, null, at, null, false, 0, near, false, false, false, null,
-        null, null, 0, null);
+        pieces, null, null, null, false, null, null, at, null, false, 0, near, false, false, false,
+        null, null, null, 0, null);
   }
 
   /** Pieces put onto one of the surfaces over a point of the plan, so many from the top. */
   public static Question onLevel(List<String> pieces, Spot at, int down) {
     return new Question(
-        pieces, null, null, null, false, null, at, null, false, down, 0, false, false, false, null,
-        null, null, 0, null);
+        pieces, null, null, null, false, null, null, at, null, false, down, 0, false, false, false,
+        null, null, null, 0, null);
   }
 
   /** Pieces carried in the plane of a level drawing, held by nothing. */
   public static Question level(List<String> pieces, Sight sight) {
     return new Question(
-        pieces, null, null, null, false, null, null, sight, true, 0, 0, false, false, false, null,
-        null, null, 0, null);
+        pieces, null, null, null, false, null, null, null, sight, true, 0, 0, false, false, false,
+        null, null, null, 0, null);
   }
 
   public Question {
