@@ -64,7 +64,11 @@ function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first:
           fixed={phrase.fixed}
           key={doing && first ? doing.first : undefined}
           opened={doing !== null && first}
-          onType={async (typed) => done(filled(await blank(phrase), typed))}
+          onType={async (typed, whole) => {
+            const taken = await blank(phrase);
+            const slot = whole && taken.slot === "size.width" ? "size.whole" : taken.slot;
+            return done(filled({ ...taken, slot }, typed));
+          }}
           onChange={doing ? (typed) => doing.live(filled(phrase.blank, typed)) : undefined}
           onEnter={doing?.enter}
           onGiveUp={doing?.giveUp}

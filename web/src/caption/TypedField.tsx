@@ -13,7 +13,8 @@ import { arrived, beginsNumber, isWaiting, openField, stepped, useTyping } from 
 export function TypedField(props: {
   text: string;
   label: string;
-  onType: (typed: string) => Promise<boolean>;
+  /** Takes what was typed; `whole` if no measure was chosen for it, so that all of the piece is meant. */
+  onType: (typed: string, whole: boolean) => Promise<boolean>;
   colour?: string;
   /** Without a line under it, on a drawing where its own line shows that it can be typed into. */
   plain?: boolean;
@@ -34,12 +35,16 @@ export function TypedField(props: {
 }) {
   const [typed, setTyped] = useState<string | null>(props.opened ? props.text : null);
   const [wrong, setWrong] = useState(false);
+  const [whole, setWhole] = useState(false);
   const asked = useTyping();
   // what was typed before this field was there is waited for
   const [seen, setSeen] = useState(() => (isWaiting(props.label) ? asked.at - 1 : asked.at));
   if (asked.at !== seen) {
     setSeen(asked.at);
-    if (asked.label === props.label) setTyped(asked.text);
+    if (asked.label === props.label) {
+      setTyped(asked.text);
+      setWhole(!asked.chosen);
+    }
   }
   const input = useRef<HTMLInputElement | null>(null);
   const [box, setBox] = useState<HTMLElement | null>(null);
@@ -63,7 +68,7 @@ export function TypedField(props: {
     if (busy.current) return;
     if (text.trim() === props.text || text.trim() === "") return close();
     busy.current = true;
-    const taken = await props.onType(text);
+    const taken = await props.onType(text, whole);
     busy.current = false;
     if (taken) close();
     else setWrong(true);
@@ -79,7 +84,10 @@ export function TypedField(props: {
         aria-label={`${props.label}: ${props.text}`}
         title={props.hint ? `${props.label}: ${props.hint}` : props.label}
         data-fixed={props.fixed || undefined}
-        onClick={() => setTyped(props.text)}
+        onClick={() => {
+          setWhole(false);
+          setTyped(props.text);
+        }}
         onKeyDown={(e) => {
           // a number that shows itself ready takes the digits
           if (!beginsNumber(e)) return;

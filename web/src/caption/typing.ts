@@ -3,10 +3,11 @@ import { useHandling } from "../handling/handling";
 import { useSheet } from "../space/sheet";
 
 /** A field that is opened from elsewhere: by its label, with this in it. */
-export const useTyping = create<{ label: string; text: string; at: number }>(() => ({
+export const useTyping = create<{ label: string; text: string; at: number; chosen: boolean }>(() => ({
   label: "",
   text: "",
   at: 0,
+  chosen: true,
 }));
 
 /** A number with one more, or one less, of its last place; null for what is no plain number. */
@@ -37,20 +38,25 @@ export function arrived(label: string): boolean {
   return enter;
 }
 
-/** Opens the field of a name with this in it; keys that come before it is there are kept for it. */
-export function openField(label: string, text: string) {
+/**
+ * Opens the field of a name with this in it; keys that come before it is there are kept for it.
+ *
+ * @param chosen whether that field is meant, and not only what is selected as a whole
+ */
+export function openField(label: string, text: string, chosen = true) {
   waiting = { label, text, enter: false, since: performance.now() };
-  useTyping.setState((s) => ({ label, text, at: s.at + 1 }));
+  useTyping.setState((s) => ({ label, text, at: s.at + 1, chosen }));
 }
 
 /** A key while a field is on its way; whether it was for that. */
 function typeAhead(e: KeyboardEvent): boolean {
   if (!isPatient() || e.ctrlKey || e.metaKey) return false;
   const w = waiting!;
+  const { chosen } = useTyping.getState();
   if (e.key === "Escape") waiting = null;
   else if (e.key === "Enter") waiting = { ...w, enter: true };
-  else if (e.key === "Backspace") openField(w.label, w.text.slice(0, -1));
-  else if (e.key.length === 1 && !w.enter) openField(w.label, w.text + e.key);
+  else if (e.key === "Backspace") openField(w.label, w.text.slice(0, -1), chosen);
+  else if (e.key.length === 1 && !w.enter) openField(w.label, w.text + e.key, chosen);
   else return w.enter;
   return true;
 }
@@ -64,6 +70,7 @@ export function typeInCaption(e: KeyboardEvent): boolean {
   if (typeAhead(e)) return true;
   const { selection, aiming } = useSheet.getState();
   if (selection.length === 0 || aiming || e.key === "." || !beginsNumber(e)) return false;
-  openField(useHandling.getState().at === "turn" ? "Turn, degrees" : "Width", e.key);
+  if (useHandling.getState().at === "turn") openField("Turn, degrees", e.key);
+  else openField("Width", e.key, false);
   return true;
 }

@@ -55,6 +55,9 @@ final class SizeCaption {
       together(article);
       writer.text(")");
     }
+    if (sizing.proportional() && !sizing.fixed()) {
+      writer.text(" (always in proportion, as it is made)");
+    }
     if (p.form().stretched()) {
       writer.text(", stretched ");
       writer.action("take a size it comes in", natural(List.of(p)));

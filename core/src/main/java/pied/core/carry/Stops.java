@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import pied.core.Nullable;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
+import pied.core.place.Underlay;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
@@ -131,7 +132,10 @@ final class Stops {
           space
               .bodies()
               .overlapped(
-                  space.shapes().mesh(p), p.pose(), Resting.CONTACT, b -> !own.contains(b.id()));
+                  space.shapes().mesh(p),
+                  p.pose(),
+                  Resting.CONTACT,
+                  b -> !own.contains(b.id()) && !Underlay.lets(space, p, b));
       if (met != null) {
         return met;
       }
@@ -212,7 +216,9 @@ final class Stops {
   }
 
   private boolean counts(Body b, Piece p, Body except, String rests) {
-    return !own.contains(b.id()) && !(b == except && p.id().equals(rests));
+    return !own.contains(b.id())
+        && !(b == except && p.id().equals(rests))
+        && !Underlay.lets(space, p, b);
   }
 
   private Hit hit(List<Piece> pieces, Body except, String rests) {

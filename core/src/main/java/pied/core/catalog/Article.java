@@ -49,6 +49,8 @@ public record Article(
     List<Clearance> clearances,
     Buildable recipe,
     @Nullable String project) {
+  /** What is no thicker than this is walked over, metres. */
+  private static final double WALKED_OVER = 0.04;
 
   /** A ceiling as low as they are, from which what hangs is shown, metres. */
   private static final double OVERHEAD = 2.4;
@@ -119,6 +121,16 @@ public record Article(
 
   public boolean standsOnTops() {
     return standsOn.contains("tops");
+  }
+
+  /**
+   * Whether it is thin and lies flat on the floor, so that other things stand on it, or half on it.
+   */
+  public boolean liesFlat() {
+    return mounting == Mounting.STANDS
+        && !standsOnTops()
+        && carries
+        && size.height() <= WALKED_OVER;
   }
 
   /** Height of the underside above the floor when fixed to a wall at this height, metres. */

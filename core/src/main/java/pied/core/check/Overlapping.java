@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.Joined;
 import pied.core.place.Resting;
+import pied.core.place.Underlay;
 import pied.core.solid.Body;
 import pied.core.space.Space;
 
@@ -22,6 +24,8 @@ final class Overlapping implements Snag.Check {
                 Resting.CONTACT,
                 b ->
                     !b.id().equals(p.id())
+                        && !Underlay.lets(space, p, b)
+                        && !(space.has(b.id()) && Joined.at(space, p, space.piece(b.id())))
                         && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0))) {
       String words = p.name() + " overlaps " + space.nameOf(other.id()) + ".";
       snags.add(new Snag(p.id(), Snag.Kind.overlaps, words, null, null));

@@ -14,7 +14,8 @@ final class Unsteady implements Snag.Check {
     if (space.article(p).mounting() != Mounting.STANDS || p.attached()) {
       return List.of();
     }
-    boolean raised = on.kind() == On.Kind.piece || on.kind() == On.Kind.platform;
+    boolean flat = on.kind() == On.Kind.piece && space.article(space.piece(on.id())).liesFlat();
+    boolean raised = on.kind() == On.Kind.piece && !flat || on.kind() == On.Kind.platform;
     double off = raised ? Support.beside(space, p) : 0;
     if (off == 0) {
       return List.of();

@@ -178,8 +178,22 @@ public interface Edit {
   /** A point of the plan, metres. */
   record PlanPoint(@Nullable Amount x, @Nullable Amount z) {}
 
-  /** New measures; what is missing stays. */
-  record Measures(@Nullable Amount width, @Nullable Amount depth, @Nullable Amount height) {}
+  /**
+   * New measures; what is missing stays.
+   *
+   * @param whole one entry for all of it, as it is typed without choosing a measure: a factor is of
+   *     all three, "0.42 x 0.42 x 0.66" is each of them, and a length alone the width
+   */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Measures(
+      @Nullable Amount width,
+      @Nullable Amount depth,
+      @Nullable Amount height,
+      @Nullable Amount whole) {
+    public Measures(@Nullable Amount width, @Nullable Amount depth, @Nullable Amount height) {
+      this(width, depth, height, null);
+    }
+  }
 
   /**
    * A place read from the datum, or a way to go; what is missing stays. On a stage one may say it

@@ -13,13 +13,16 @@ import pied.core.catalog.Mounting;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Hung;
+import pied.core.place.Joined;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
+import pied.core.place.Underlay;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
+import pied.core.space.Space;
 import pied.core.space.Spot;
 
 /** Lets pieces on the bench come to rest, and says what they overlap. */
@@ -177,7 +180,12 @@ final class Settling {
     Set<String> own = bench.space().withCarried(List.of(p.id()));
     Bodies bodies = bench.space().bodies();
     Mesh mesh = bench.space().shapes().mesh(p);
-    Predicate<Body> others = b -> !own.contains(b.id());
+    Space space = bench.space();
+    Predicate<Body> others =
+        b ->
+            !own.contains(b.id())
+                && !Underlay.lets(space, p, b)
+                && !(space.has(b.id()) && Joined.at(space, p, space.piece(b.id())));
     return first
         ? bodies.overlapped(mesh, p.pose(), Resting.CONTACT, others)
         : bodies.anyOverlapped(mesh, p.pose(), Resting.CONTACT, others);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import pied.core.piece.Piece;
+import pied.core.place.Underlay;
 import pied.core.solid.Bodies;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
@@ -61,7 +62,15 @@ public record Reach(
       Space space, Piece piece, Side side, Vec way, Set<String> own, double limit) {
     Mesh mesh = space.shapes().mesh(piece);
     Pose pose = piece.pose();
-    Bodies.Met met = space.bodies().travel(mesh, pose, way, limit, b -> !own.contains(b.id()));
+    Bodies.Met met =
+        space
+            .bodies()
+            .travel(
+                mesh,
+                pose,
+                way,
+                limit,
+                b -> !own.contains(b.id()) && !Underlay.lets(space, piece, b));
     if (met.body() == null) {
       return null;
     }

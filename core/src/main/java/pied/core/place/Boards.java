@@ -16,7 +16,7 @@ public final class Boards {
   /**
    * What stands on boards side by side stands over the joints between them, half of one, metres.
    */
-  private static final double JOINT = 0.005;
+  private static final double JOINT = 0.0125;
 
   private Boards() {}
 

@@ -212,7 +212,7 @@ public final class Resting {
   }
 
   private boolean isThere(Body body) {
-    return !ignored.contains(body.id());
+    return !ignored.contains(body.id()) && !Underlay.lets(space, article, body);
   }
 
   // ---- fixed to a wall

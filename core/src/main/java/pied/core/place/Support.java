@@ -23,6 +23,12 @@ public final class Support {
   /** Faces this near to one another touch, metres. */
   private static final double NEAR = 3e-4;
 
+  /**
+   * What stands on the rim of something laid on a top, such as a leather or a cloth, tilts no
+   * farther than this before the top holds it, metres.
+   */
+  private static final double LOWER = 0.003;
+
   /** So far beyond the hull the middle may lie before it counts, metres. */
   private static final double SLACK = 1e-4;
 
@@ -33,16 +39,34 @@ public final class Support {
    * securely, and where it touches in points that are not found.
    */
   public static double beside(Space space, Piece p) {
-    List<Contact> contacts = contacts(space, p);
+    List<Contact> contacts = contacts(space, p, LOWER);
     if (contacts.isEmpty()) {
       return 0; // it touches on round faces, of which there is nothing flat to be found
     }
     Flats own = own(space, p);
     boolean one = contacts.size() == 1 && contacts.get(0).whole;
     Geometry hull = one ? contacts.get(0).under.hull() : hull(contacts);
-    Vec m = one ? own.middle() : pose(p).apply(own.middle());
+    Vec middle = middle(own);
+    Vec m = one ? middle : pose(p).apply(middle);
     double off = hull.distance(Flats.PLANE.createPoint(new Coordinate(m.x(), m.z())));
     return off <= SLACK ? 0 : off;
+  }
+
+  /**
+   * The middle of the mass. What would fall over on any floor, were it of one material, has a
+   * weighted foot, as lamps with an arm have: then it is that of its foot.
+   */
+  private static Vec middle(Flats own) {
+    Vec m = own.middle();
+    if (own.down().isEmpty()) {
+      return m;
+    }
+    Geometry foot = own.down().get(0).hull();
+    if (foot.isWithinDistance(Flats.PLANE.createPoint(new Coordinate(m.x(), m.z())), SLACK)) {
+      return m;
+    }
+    var centre = foot.getCentroid();
+    return new Vec(centre.getX(), m.y(), centre.getY());
   }
 
   /**
@@ -50,7 +74,7 @@ public final class Support {
    * rim; also where it touches in points that are not found.
    */
   public static boolean wholly(Space space, Piece p) {
-    return contacts(space, p).stream().allMatch(Contact::whole);
+    return contacts(space, p, NEAR).stream().allMatch(Contact::whole);
   }
 
   /** The support polygon on the plan (x, z). */
@@ -85,21 +109,24 @@ public final class Support {
     return Flats.upright(p.pose()) ? Flats.of(mesh) : Flats.of(mesh, p.pose());
   }
 
-  private static List<Contact> contacts(Space space, Piece p) {
+  /**
+   * @param lower so far below its foot a top holds it as well, metres
+   */
+  private static List<Contact> contacts(Space space, Piece p, double lower) {
     Box box = p.pose().box(space.shapes().mesh(p).box());
-    Vec a = new Vec(NEAR, NEAR, NEAR);
+    Vec a = new Vec(NEAR, lower, NEAR);
     List<Contact> all = new ArrayList<>();
     Flats own = null;
     for (Body body : space.bodies().near(new Box(box.min().minus(a), box.max().plus(a)))) {
       if (!body.id().equals(p.id())) {
         own = own == null ? own(space, p) : own;
-        touching(own, pose(p), body, all);
+        touching(own, pose(p), body, lower, all);
       }
     }
     return all;
   }
 
-  private static void touching(Flats own, Pose from, Body body, List<Contact> all) {
+  private static void touching(Flats own, Pose from, Body body, double lower, List<Contact> all) {
     boolean upright = Flats.upright(body.pose());
     Flats other = upright ? Flats.of(body.mesh()) : Flats.of(body.mesh(), body.pose());
     Pose to = upright ? body.pose() : Pose.HERE;
@@ -107,7 +134,8 @@ public final class Support {
     AffineTransformation there = null;
     for (Flats.Flat under : own.down()) {
       for (Flats.Flat top : other.up()) {
-        if (Math.abs(under.y() + up - top.y()) < NEAR) {
+        double gap = under.y() + up - top.y();
+        if (gap > -NEAR && gap < lower) {
           there = there == null ? Flats.from(from, to) : there;
           Geometry foot = there.transform(under.area());
           if (top.ready().intersects(foot)) {

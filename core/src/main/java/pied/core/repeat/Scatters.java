@@ -25,6 +25,7 @@ import pied.core.place.Boards;
 import pied.core.place.Footprint;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
+import pied.core.place.Underlay;
 import pied.core.size.Size;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
@@ -398,7 +399,7 @@ final class Scatters {
       Box box = pose.box(mesh.box());
       Vec wide = new Vec(rule.off(), 0, rule.off());
       for (Body b : space.bodies().near(new Box(box.min().minus(wide), box.max().plus(wide)))) {
-        if (ignored.contains(b.id()) || flatUnder(b, box)) {
+        if (ignored.contains(b.id()) || flatUnder(b, box) || Underlay.lets(space, p, b)) {
           continue;
         }
         if (space.bodies().overlapped(mesh, pose, Resting.CONTACT, o -> o == b) != null) {

@@ -84,7 +84,9 @@ final class Trails {
     boolean within = rule.along() != null && !way.closed();
     double from = within ? shape(0).reach(way.direction(0).times(-1), turn(way.direction(0))) : 0;
     List<Double> stations;
-    if (rule.count() != null) {
+    if (rule.spaced() && rule.count() != null && rule.apart() != null) {
+      stations = exactly(Layout.checked(rule.count()), from, within);
+    } else if (rule.count() != null) {
       int n = Layout.checked(rule.count());
       stations = evenly(n, from, within);
     } else {
@@ -134,6 +136,17 @@ final class Trails {
       throw new Refusal("The path is too short for one of them.");
     }
     return all;
+  }
+
+  /** That many, so far apart, from where the path begins. */
+  private List<Double> exactly(int n, double from, boolean within) {
+    double to = way.length() - (within ? last(0) : 0);
+    List<Double> fit = apart(from, to, rule.apart());
+    if (fit.size() < n) {
+      String room = fit.size() + (fit.size() == 1 ? " has." : " have.");
+      throw new Refusal(n + " so far apart have no room along it; " + room);
+    }
+    return fit.subList(0, n);
   }
 
   /** Where the one after the i-th is. */
@@ -212,6 +225,13 @@ final class Trails {
     for (int i = 0; i < n; i++) {
       all.add(s);
       s = next(i, s, new Rule.Apart(lo, false));
+    }
+    if (!way.closed()) {
+      // what halving left over is spread, so that the ends are exact
+      double over = to - all.get(n - 1);
+      for (int i = 1; i < n; i++) {
+        all.set(i, i == n - 1 ? to : all.get(i) + over * i / (n - 1));
+      }
     }
     return all;
   }

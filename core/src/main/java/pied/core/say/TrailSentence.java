@@ -133,11 +133,12 @@ final class TrailSentence implements Sentence<Trail> {
   public void write(Writer w, Trail e) {
     boolean spaced = e.gap() != null || e.pitch() != null;
     Amount count = e.count() == null ? Amount.of(5) : e.count();
-    if (!spaced) {
+    boolean counted = !spaced || e.count() != null;
+    if (counted) {
       w.field(Points.number(count), "How many", "count", e);
     }
     Repeated.write(w, e.of());
-    w.text(spaced && e.of() == null ? "Along " : " along ");
+    w.text(counted || e.of() != null ? " along " : "Along ");
     path(w, e);
     if (spaced) {
       boolean middles = e.pitch() != null;
@@ -167,10 +168,20 @@ final class TrailSentence implements Sentence<Trail> {
     }
     w.text(". ");
     List<Phrase.Option> more = new ArrayList<>();
-    more.add(
-        spaced
-            ? new Phrase.Option("by their number", e.withGap(null).withPitch(null).withCount(count))
-            : new Phrase.Option("so far apart", e.withCount(null).withGap(Amount.of(0.2))));
+    if (spaced) {
+      boolean walls = e.along() != null && !e.along().isEmpty();
+      String whole = walls ? "from end to end" : "over all of it";
+      more.add(new Phrase.Option(whole, e.withGap(null).withPitch(null).withCount(count)));
+    }
+    if (counted) {
+      Amount gap = e.gap() != null || e.pitch() != null ? e.gap() : Amount.of(0.2);
+      if (!spaced) {
+        more.add(new Phrase.Option("that many, so far apart", e.withCount(count).withGap(gap)));
+      }
+      more.add(new Phrase.Option("as many as fit, so far apart", e.withCount(null).withGap(gap)));
+    } else {
+      more.add(new Phrase.Option("so many of them", e.withCount(count)));
+    }
     if (e.offset() == null) {
       more.add(new Phrase.Option("off it", e.withOffset(Amount.of(0.1))));
     }

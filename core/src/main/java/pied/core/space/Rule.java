@@ -88,6 +88,8 @@ public sealed interface Rule {
    * @param along what it was taken from, such as "wall A"; null if it was drawn
    * @param count how many; null to go by the distance
    * @param apart from one to the next; null to go by the count
+   * @param spaced whether both hold: that many, so far apart, from where it begins; else they are
+   *     spread over all of it where there is a count
    * @param offset from the path to the sides of the pieces, to its right as one looks at the plan
    *     and goes along; middles on the path where it is null
    * @param turn degrees; of all if they face the same way, else more than that
@@ -100,6 +102,7 @@ public sealed interface Rule {
       @Nullable String along,
       @Nullable Integer count,
       @Nullable Apart apart,
+      boolean spaced,
       @Nullable Double offset,
       Facing facing,
       double turn,

@@ -24,6 +24,9 @@ public final class Sound {
    */
   public static final double FARTHEST = 1000;
 
+  /** What is flat has a thickness all the same, metres. */
+  private static final double THINNEST = 1e-6;
+
   /** Sights come from no farther, metres. */
   private static final double FARTHEST_EYE = 10_000;
 
@@ -117,7 +120,7 @@ public final class Sound {
    */
   public static Size size(String name, Size s) {
     for (Measure m : Measure.values()) {
-      if (!(m.of(s) >= Size.LEAST * (1 - 1e-9) && m.of(s) <= Size.MOST)) {
+      if (!(m.of(s) >= THINNEST && m.of(s) <= Size.MOST)) {
         throw new Refusal(name + " would have no size it can have.");
       }
     }

@@ -61,8 +61,8 @@ final class Asked {
 
   Question asked() {
     return new Question(
-        pieces, article, null, null, copy, picked, at, ray, level, down, near, free, each, tops,
-        meet, against, keep, turn, typed);
+        pieces, article, null, null, copy, picked, null, at, ray, level, down, near, free, each,
+        tops, meet, against, keep, turn, typed);
   }
 
   // ---- and what was answered

@@ -69,6 +69,7 @@ class CarryPropertiesTest {
         null,
         r.nextInt(6) == 0,
         null,
+        null,
         at,
         ray,
         false,

@@ -515,6 +515,27 @@ class CarryingTest {
   }
 
   @Test
+  void pickedUpByAKeyItStaysUntilThePointerMovesAndThenMovesByThat() {
+    room.put("s", "sideboard", 3, 2);
+    Piece was = room.piece("s");
+    Spot corner = new Spot(was.at().x() - 0.7, was.at().z() + 0.2);
+    String carry =
+        "{'do':'putDown','carry':{'pieces':['s'],'near':0,'since':{'at':{'x':%s,'z':%s}},"
+            + "'at':{'x':%s,'z':%s}}}";
+    room.json(carry.formatted(corner.x(), corner.z(), corner.x(), corner.z()));
+    assertThat(room.piece("s").at().distance(was.at())).isLessThan(1e-9);
+    room.json(carry.formatted(corner.x(), corner.z(), corner.x() + 0.02, corner.z() - 0.01));
+    assertThat(room.piece("s").at().x()).isCloseTo(was.at().x() + 0.02, EXACT);
+    assertThat(room.piece("s").at().z()).isCloseTo(was.at().z() - 0.01, EXACT);
+    // the pointer may be beside it, and it may be a sight
+    room.json(
+        "{'do':'putDown','carry':{'pieces':['s'],"
+            + "'since':{'ray':{'from':{'x':5,'y':2,'z':3},'along':{'x':0,'y':-1,'z':0}}},"
+            + "'ray':{'from':{'x':5.1,'y':2,'z':3},'along':{'x':0,'y':-1,'z':0}}}}");
+    assertThat(room.piece("s").at().x()).isCloseTo(was.at().x() + 0.12, EXACT);
+  }
+
+  @Test
   void thereMayBeNoRoom() {
     Rooms tiny =
         Rooms.of(
@@ -531,6 +552,7 @@ class CarryingTest {
             null,
             null,
             false,
+            null,
             null,
             new Spot(1, 0.5),
             null,

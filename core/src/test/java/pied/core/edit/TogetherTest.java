@@ -160,7 +160,7 @@ class TogetherTest {
   void whatIsAttachedGoesAlongAndIsTakenOff() {
     room.put("s", "sideboard", 3, 2);
     hang("v", "vase", 3, 1, 1.2);
-    assertThat(room.piece("v").on()).isEqualTo(On.NOTHING);
+    assertThat(room.piece("v").on()).isEqualTo(On.HELD);
     room.json("{'do':'attach','pieces':['v'],'to':'s'}");
     room.json("{'do':'moveBy','pieces':['s'],'by':{'x':1}}");
     assertThat(room.piece("v").at().x()).isCloseTo(4, TOUCH);

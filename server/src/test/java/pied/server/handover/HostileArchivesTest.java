@@ -203,6 +203,11 @@ class HostileArchivesTest {
     Space thin = space(taken());
     assertThat(thin.piece("b").form().stretched()).isTrue();
     assertThat(Snag.of(thin)).isNotNull();
+    piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 1e-4));
+    Space sheet = space(taken());
+    assertThat(sheet.piece("b").form().stretched()).isTrue();
+    assertThat(Snag.of(sheet)).isNotNull();
+    assertThat(sheet.bodies().all()).isNotEmpty();
     piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 1e-7));
     HandoverWire.TakenIn in = taken();
     assertThat(space(in).has("b")).isFalse();

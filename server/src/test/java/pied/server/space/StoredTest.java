@@ -119,6 +119,7 @@ class StoredTest {
           "wall A",
           24,
           null,
+          false,
           0.1,
           Rule.Facing.inward,
           0,

@@ -249,6 +249,15 @@ final class Repeating {
    * @param refill whether places that were taken out are filled again
    */
   void lay(Rule rule, boolean refill) {
+    lay(rule, refill, false);
+  }
+
+  /**
+   * Puts everything at its place.
+   *
+   * @param stays whether what is repeated stays where it is, as one of them
+   */
+  void lay(Rule rule, boolean refill, boolean stays) {
     Set<Long> empty = group == null || refill ? Set.of() : group.repeats().out();
     Repetition r = new Repetition(rule, mix, new TreeSet<>(empty));
     Group g = group == null ? begun(r) : group.withRepeats(r);
@@ -259,7 +268,10 @@ final class Repeating {
     }
     Map<Long, List<Piece>> there = group == null ? null : members();
     Set<String> ignored = new HashSet<>();
-    if (there == null) {
+    boolean begins = there == null && stays;
+    if (begins) {
+      there = Map.of(); // it is in the way of the others
+    } else if (there == null) {
       units.forEach(ignored::addAll);
     } else {
       there.values().stream()
@@ -268,11 +280,29 @@ final class Repeating {
           .forEach(p -> ignored.addAll(bench.space().withCarried(List.of(p.id()))));
     }
     Laid laid = Layout.of(bench.space(), r, ignored, bench.effort());
-    if (there == null) {
+    if (begins || there == null) {
       there = assigned(laid);
+    }
+    if (begins) {
+      there = standing(g, there);
     }
     put(g, r, laid, there);
     laid.said().forEach(bench::say);
+  }
+
+  /** What is repeated stays where it is: each fills its place in a way of its own. */
+  private Map<Long, List<Piece>> standing(Group g, Map<Long, List<Piece>> there) {
+    Map<Long, List<Piece>> all = new LinkedHashMap<>();
+    there.forEach(
+        (place, pieces) -> {
+          for (int k = 0; k < pieces.size(); k++) {
+            Piece p = pieces.get(k);
+            Slot slot = new Slot(place, k, true);
+            bench.set(p.withKeeping(p.keeping().withGroup(g.id()).withSlot(slot)));
+          }
+          all.put(place, pieces.stream().map(p -> bench.piece(p.id())).toList());
+        });
+    return all;
   }
 
   /** What is repeated fills the first place of its sort. */

@@ -18,7 +18,7 @@ import pied.core.units.LengthUnit;
  * Strews something over a floor, over tops and boards, or about a point; or adjusts what was strewn
  * so. What is not said is as it was.
  *
- * @param pieces what is repeated, by equal shares
+ * @param pieces what is repeated, by equal shares; it stays where it is, as one of them
  * @param group id of the scatter to adjust
  * @param of articles to repeat instead, with their shares
  * @param onto ids of the pieces on which they lie; the floor if there are none
@@ -100,7 +100,7 @@ public record Scatter(
             .withTurning(turning == null ? old.turning() : turning.angle(old.turning()))
             .withSizing(sizing == null ? old.sizing() : percent(sizing, old.sizing()))
             .withSeed(Boolean.TRUE.equals(another) ? seeded + 1 : seeded);
-    r.lay(next, Boolean.TRUE.equals(refill));
+    r.lay(next, Boolean.TRUE.equals(refill), true);
   }
 
   private static double percent(Amount a, double current) {

@@ -35,9 +35,10 @@ import pied.core.space.Wall;
  * @param along walls in their order ("wall:A"), a platform, or a piece, in place of a path
  * @param side of a piece; its front if nothing is said
  * @param inside of an edge: within it, and not outside
- * @param count how many; they are spread over all of it
- * @param gap from side to side
- * @param pitch from middle to middle
+ * @param count how many; without a distance they are spread over all of it
+ * @param gap from side to side; with a number that many stand so from where it begins, without one
+ *     as many as there is room for
+ * @param pitch from middle to middle, likewise
  * @param offset of their sides from the path, to its right; along walls and edges from those
  * @param facing how they look
  * @param turn degrees, of all, or more than they look
@@ -84,6 +85,7 @@ public record Trail(
               line.along,
               5,
               null,
+              false,
               by ? 0.0 : null,
               by ? Rule.Facing.inward : Rule.Facing.along,
               0,
@@ -98,11 +100,15 @@ public record Trail(
               .withOffset(other ? usual : old.offset());
     }
     Rule.Trail next = old;
-    if (gap != null || pitch != null) {
+    boolean apart = gap != null || pitch != null;
+    if (apart) {
       next = next.withApart(r.apart(gap, pitch, old.apart())).withCount(null);
     }
     if (count != null) {
       next = next.withCount(Repeating.count(count, old.count() == null ? 0 : old.count()));
+    }
+    if (apart || count != null) {
+      next = next.withSpaced(apart && count != null);
     }
     if (offset != null) {
       next = next.withOffset(r.length(offset, old.offset() == null ? 0 : old.offset()));

@@ -21,6 +21,10 @@ final class Asked {
   private static final Pattern NATURAL = Pattern.compile("(.+?)\\s*(?:of )?(?:the )?natural");
   private static final Pattern SIGN = Pattern.compile("[\\d.,/\\s]+(m|cm|mm|ft|in|'|\")");
 
+  /** A factor with no measure behind it, of what is or of the natural size. */
+  private static final Pattern FACTOR =
+      Pattern.compile("(?:[*x×]\\s*[\\d.,/\\s]+|[\\d.,/\\s]+%)(?:\\s*(?:of )?(?:the )?natural)?");
+
   private Asked() {}
 
   /**
@@ -81,6 +85,11 @@ final class Asked {
    * A part left empty stays; a unit behind the last is that of all. Or with words: "3.2 high".
    */
   private static Amount[] spread(Measures m) {
+    if (m.whole() != null) {
+      boolean factor = m.whole().text() != null && FACTOR.matcher(low(m.whole().text())).matches();
+      Amount others = factor ? m.whole() : null;
+      return spread(new Measures(m.whole(), others, others));
+    }
     Amount[] all = {m.width(), m.depth(), m.height()};
     for (Amount a : all) {
       if (a != null && a.text() != null && SAYS.matcher(low(a.text())).find()) {

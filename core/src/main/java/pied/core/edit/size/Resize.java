@@ -7,6 +7,7 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
+import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
@@ -57,10 +58,36 @@ public record Resize(
       } else {
         Piece p = bench.piece(whole.get(0));
         Form next = Fitting.form(bench, p, wanted(bench, p), beyond, this::withBeyond);
+        sayWhatFollowed(bench, p, next.size());
         Fitting.give(bench, p, next, stays);
       }
     }
     bench.sayOverlaps(ids);
+  }
+
+  /** A measure that nobody asked for has changed, because of what the piece is. */
+  private void sayWhatFollowed(Bench bench, Piece p, Size next) {
+    boolean one = size.whole() == null && !Boolean.TRUE.equals(alongSpace);
+    boolean made = together == null || together == Together.none || together == Together.usual;
+    if (!one || !made || isWhole(size.width()) || isWhole(size.depth()) || isWhole(size.height())) {
+      return;
+    }
+    Amount[] asked = {size.width(), size.depth(), size.height()};
+    for (Measure m : Measure.values()) {
+      if (asked[m.ordinal()] == null && Math.abs(m.of(next) - m.of(p.size())) > 1e-6) {
+        bench.say(
+            p.name()
+                + " goes in proportion, as it is made; it is now "
+                + next.text(bench.unit())
+                + ".");
+        return;
+      }
+    }
+  }
+
+  /** Whether an entry may say all three. */
+  private static boolean isWhole(@Nullable Amount a) {
+    return a != null && a.text() != null && a.text().matches("(?s).*[a-zA-Z×].*");
   }
 
   private Size wanted(Bench bench, Piece p) {

@@ -450,4 +450,28 @@ class SizeTest {
     assertThatThrownBy(() -> room.json("{'do':'mirror','pieces':['l'],'across':'height'}"))
         .hasMessageContaining("would not hang");
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "110%, 1.1, 1.1, 1.1",
+    "*1.5, 1.5, 1.5, 1.5",
+    "150% of natural, 1.5, 1.5, 1.5",
+    "110% wide, 1.1, 1, 1",
+    "0.9, 1.5, 1, 1"
+  })
+  void aBareFactorIsOfTheWholeAndOneBehindAMeasureOfThat(
+      String typed, double width, double depth, double height) {
+    Rooms r = new Rooms();
+    r.put("p", "crate", 3, 2);
+    var was = r.piece("p").size();
+    r.json("{'do':'size','pieces':['p'],'size':{'whole':'" + typed + "'},'beyond':'stretch'}");
+    var is = r.piece("p").size();
+    if (!typed.equals("0.9")) {
+      assertThat(is.width()).isCloseTo(was.width() * width, within(1e-9));
+    } else {
+      assertThat(is.width()).isCloseTo(0.9, within(1e-9));
+    }
+    assertThat(is.depth()).isCloseTo(was.depth() * depth, within(1e-9));
+    assertThat(is.height()).isCloseTo(was.height() * height, within(1e-9));
+  }
 }
