@@ -28,6 +28,8 @@ export function TypedField(props: {
   onClose?: () => void;
   /** What stands there while it is typed; then it stays when the field is left. */
   onChange?: (typed: string) => void;
+  /** What would be is shown while it is typed; null where it is closed. It is done as any other. */
+  onShow?: (typed: string | null) => void;
   /** Enter was pressed, where what is typed was told as it was. */
   onEnter?: () => void;
   /** Esc was pressed, where that gives up more than what is typed. */
@@ -62,6 +64,7 @@ export function TypedField(props: {
     setTyped(text);
     setWrong(false);
     if (text.trim() !== "") props.onChange?.(text);
+    props.onShow?.(text.trim() === "" ? null : text);
   };
   const busy = useRef(false);
   const commit = async (text: string) => {
@@ -76,6 +79,7 @@ export function TypedField(props: {
   const close = () => {
     setTyped(null);
     setWrong(false);
+    props.onShow?.(null);
     props.onClose?.();
   };
   if (typed === null) {

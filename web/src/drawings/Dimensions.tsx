@@ -3,6 +3,7 @@ import { useTheme } from "@mui/material/styles";
 import { filled } from "../caption/filled";
 import { TypedField } from "../caption/TypedField";
 import { useSheet } from "../space/sheet";
+import { giveUp, tryOut } from "../space/trial";
 import type { Chained } from "./chains";
 import type { Paper } from "./usePaper";
 
@@ -69,6 +70,8 @@ export function Dimensions({ chains, paper, still }: { chains: Chained[]; paper:
                 label={d.label}
                 colour="primary.main"
                 plain
+                hint={d.label.includes(";") ? d.label.slice(d.label.indexOf(";") + 2) : undefined}
+                onShow={(typed) => (typed === null ? giveUp() : tryOut([filled(d.blank!, typed)]))}
                 onType={async (typed) => (await useSheet.getState().edit([filled(d.blank!, typed)])) !== null}
               />
             ) : (

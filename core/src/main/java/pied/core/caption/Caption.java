@@ -19,6 +19,7 @@ import pied.core.edit.place.SetDistanceBuilder;
 import pied.core.edit.place.Settle;
 import pied.core.edit.place.TopAtBuilder;
 import pied.core.edit.shell.BuildBuilder;
+import pied.core.edit.shell.SpaceExtentBuilder;
 import pied.core.edit.turn.LeanOverBuilder;
 import pied.core.edit.turn.TurnBuilder;
 import pied.core.measure.Reach;
@@ -96,9 +97,16 @@ public final class Caption {
     var extent = shell.extent();
     int n = space.pieces().size();
     Stage stage = shell.stage();
-    writer.word(title, null).text(" — " + unit.text(extent.x()) + " across × ");
-    writer.text(unit.text(extent.z()) + " deep × ");
+    SpaceExtentBuilder whole = SpaceExtentBuilder.builder();
+    String away = stage == null ? "it grows away from the datum" : "it grows to both sides";
+    String up = stage == null ? "it grows away from the datum" : "it grows upstage";
     writer
+        .word(title, null)
+        .text(" — ")
+        .length(extent.x(), "Width of the space; " + away, "width", whole.build())
+        .text(" across × ")
+        .length(extent.z(), "Depth of the space; " + up, "depth", whole.build())
+        .text(" deep × ")
         .length(
             shell.height(),
             stage == null ? "Height of the ceiling" : "Height to the grid",

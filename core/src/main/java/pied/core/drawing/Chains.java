@@ -7,6 +7,7 @@ import pied.core.edit.Blank;
 import pied.core.edit.Edit;
 import pied.core.edit.shell.SetOpeningBuilder;
 import pied.core.edit.shell.SetPartitionBuilder;
+import pied.core.edit.shell.WallLength;
 import pied.core.edit.shell.WallLengthBuilder;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
@@ -66,6 +67,12 @@ final class Chains {
     return all;
   }
 
+  /** Which wall moves is said before one types. */
+  private String length(Wall w) {
+    String moves = WallLength.moved(shell, w);
+    return "Length of wall " + w.name() + "; wall " + moves + " moves";
+  }
+
   private static Blank whole(Wall w) {
     return new Blank(WallLengthBuilder.builder().wall(w.name()).build(), "length");
   }
@@ -79,7 +86,7 @@ final class Chains {
     for (Stretch s : all) {
       add(w.spot(s.from, -w.thickness()), w.spot(s.to, -w.thickness()), nx, nz, 1, s);
     }
-    Stretch whole = new Stretch(0, w.length(), "Length of wall " + w.name(), whole(w));
+    Stretch whole = new Stretch(0, w.length(), length(w), whole(w));
     add(
         w.spot(0, -w.thickness()),
         w.spot(w.length(), -w.thickness()),
@@ -115,7 +122,7 @@ final class Chains {
         new Stretch(
             0,
             w.length(),
-            "Length of " + (partition ? "the " : "wall ") + w.name(),
+            partition ? "Length of the " + w.name() : length(w),
             partition
                 ? new Blank(SetPartitionBuilder.builder().part(w.name()).build(), "length")
                 : whole(w));

@@ -63,6 +63,7 @@ import pied.core.edit.shell.SetOpening;
 import pied.core.edit.shell.SetPartition;
 import pied.core.edit.shell.SetPlatform;
 import pied.core.edit.shell.ShiftPart;
+import pied.core.edit.shell.SpaceExtent;
 import pied.core.edit.shell.WallLength;
 import pied.core.edit.shell.WallThickness;
 import pied.core.edit.size.Fill;
@@ -151,6 +152,7 @@ import pied.core.solid.Vec;
   @JsonSubTypes.Type(value = WallLength.class, name = "wallLength"),
   @JsonSubTypes.Type(value = WallThickness.class, name = "wallThickness"),
   @JsonSubTypes.Type(value = Build.class, name = "build"),
+  @JsonSubTypes.Type(value = SpaceExtent.class, name = "extent"),
   @JsonSubTypes.Type(value = Rows.class, name = "seats"),
   @JsonSubTypes.Type(value = SetOpening.class, name = "opening"),
   @JsonSubTypes.Type(value = SetPartition.class, name = "partition"),

@@ -2,6 +2,7 @@ package pied.core.edit;
 
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import pied.core.Effort;
 import pied.core.Nullable;
@@ -49,6 +50,29 @@ public final class Edits {
       @Nullable String layer,
       Supplier<String> newId,
       Effort effort) {
+    return apply(
+        space,
+        edits,
+        unit,
+        layer,
+        newId,
+        effort,
+        i -> edits.size() == 1 ? "" : "Edit " + (i + 1) + ": ");
+  }
+
+  /**
+   * The same, where edits are called otherwise in a refusal.
+   *
+   * @param called how the edit at a place is called, with what parts it from the sentence
+   */
+  public static Outcome apply(
+      Space space,
+      List<Edit> edits,
+      LengthUnit unit,
+      @Nullable String layer,
+      Supplier<String> newId,
+      Effort effort,
+      IntFunction<String> called) {
     if (edits.isEmpty()) {
       throw new Refusal("There is no edit in this request.");
     }
@@ -65,7 +89,8 @@ public final class Edits {
       try {
         bench.make(edits.get(i));
       } catch (Refusal e) {
-        throw (edits.size() == 1 ? e : e.of("Edit " + (i + 1) + ": ")).in(unit);
+        String of = called.apply(i);
+        throw (of.isEmpty() ? e : e.of(of)).in(unit);
       }
     }
     return bench.outcome();

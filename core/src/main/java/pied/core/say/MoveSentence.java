@@ -1,6 +1,7 @@
 package pied.core.say;
 
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edit.Place3;
@@ -8,6 +9,7 @@ import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.arrange.BesideBuilder;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.MoveTo;
+import pied.core.edit.place.TopAt;
 import pied.core.measure.Side;
 import pied.core.phrase.Writer;
 
@@ -22,8 +24,13 @@ final class MoveSentence implements Sentence<MoveTo> {
   public List<Edit> read(Reading r, Nouns n) {
     if (r.is("at")) {
       PlanPoint p = Points.two(r);
-      Place3 to = new Place3(p.x(), null, p.z());
-      return List.of(Clause.all(r, n, new MoveTo(n.selected(), to), List.of()));
+      Place3 to = new Place3(p.x(), Points.high(r), p.z());
+      High e = new High(new MoveTo(n.selected(), to), null);
+      return edits(Clause.all(r, n, e, List.of(MoveSentence::high)), n);
+    }
+    if (r.ahead("underside at|undersides at")) {
+      High e = high(r, n, new High(new MoveTo(n.selected(), new Place3(null, null, null)), null));
+      return e == null ? null : edits(Clause.all(r, n, e, List.of()), n);
     }
     if (r.is("move")) {
       return List.of(Clause.all(r, n, moved(r, n), List.of()));
@@ -41,6 +48,29 @@ final class MoveSentence implements Sentence<MoveTo> {
     }
     r.back(before);
     return null;
+  }
+
+  /** A place, and how high its top is to be there. */
+  private record High(MoveTo move, @Nullable Amount top) {}
+
+  private static @Nullable High high(Reading r, Nouns n, High e) {
+    boolean under = r.is("underside at|undersides at");
+    if (!under && !r.is("top at|tops at")) {
+      return null;
+    }
+    Amount y = r.length("a length");
+    if (y == null) {
+      return null;
+    }
+    r.quietly("high");
+    Place3 to = e.move.to();
+    return under
+        ? new High(new MoveTo(e.move.pieces(), new Place3(to.x(), y, to.z())), e.top)
+        : new High(e.move, y);
+  }
+
+  private static List<Edit> edits(High e, Nouns n) {
+    return e.top == null ? List.of(e.move) : List.of(e.move, new TopAt(n.selected(), e.top));
   }
 
   private static MoveBy moved(Reading r, Nouns n) {
@@ -70,7 +100,10 @@ final class MoveSentence implements Sentence<MoveTo> {
   @Override
   public void write(Writer w, MoveTo e) {
     if (e.to().x() != null && e.to().z() != null) {
-      w.text("At " + Points.two(w, new PlanPoint(e.to().x(), e.to().z())) + ". ");
+      w.text("At " + Points.two(w, new PlanPoint(e.to().x(), e.to().z())));
+      w.text(e.to().y() == null ? ". " : ", underside at " + Points.length(w, e.to().y()) + ". ");
+    } else if (e.to().y() != null) {
+      w.text("Underside at " + Points.length(w, e.to().y()) + ". ");
     }
   }
 }

@@ -12,8 +12,10 @@ import pied.core.edit.Walls;
 import pied.core.edit.arrange.LineUp;
 import pied.core.edit.arrange.LineUpBuilder;
 import pied.core.edit.arrange.SettleOnto;
+import pied.core.edit.place.MoveTo;
 import pied.core.edit.place.Place;
 import pied.core.edit.place.PlaceBuilder;
+import pied.core.edit.place.TopAt;
 import pied.core.phrase.Writer;
 import pied.core.piece.Piece;
 import pied.core.space.Spot;
@@ -25,7 +27,27 @@ import pied.core.space.Wall;
  */
 final class PlaceSentence implements Sentence<Place> {
   /** Where it goes while more is read of it. */
-  private record Placed(Place edit, List<LineUp> walls, @Nullable String onto) {}
+  private record Placed(
+      Place edit, List<LineUp> walls, @Nullable String onto, @Nullable Edit high) {
+    Placed(Place edit, List<LineUp> walls, @Nullable String onto) {
+      this(edit, walls, onto, null);
+    }
+
+    Placed with(Place e) {
+      return new Placed(e, walls, onto, high);
+    }
+
+    Placed with(List<LineUp> w) {
+      return new Placed(edit, w, onto, high);
+    }
+
+    /** Its underside, or its top, is so high. */
+    Placed high(Amount y, boolean top) {
+      List<String> own = List.of(edit.piece());
+      Edit e = top ? new TopAt(own, y) : new MoveTo(own, new Edit.Place3(null, y, null));
+      return new Placed(edit, walls, onto, e);
+    }
+  }
 
   @Override
   public Class<Place> of() {
@@ -54,6 +76,7 @@ final class PlaceSentence implements Sentence<Place> {
                 PlaceSentence::size,
                 PlaceSentence::turned,
                 PlaceSentence::called,
+                PlaceSentence::high,
                 (s, m, p) -> more(s, m, p, a)));
     List<Edit> all = new ArrayList<>();
     all.add(at.edit);
@@ -61,12 +84,17 @@ final class PlaceSentence implements Sentence<Place> {
     if (at.onto != null) {
       all.add(new SettleOnto(List.of(at.edit.piece()), at.onto));
     }
+    if (at.high != null) {
+      all.add(at.high);
+    }
     return all;
   }
 
   private static @Nullable Placed where(Reading r, Nouns n, Placed p, Article a) {
     if (r.is("at")) {
-      return new Placed(with(p.edit).at(Points.two(r)).build(), p.walls, p.onto);
+      Placed there = p.with(with(p.edit).at(Points.two(r)).build());
+      Amount y = Points.high(r);
+      return y == null ? there : there.high(y, false);
     }
     if (r.is("on|onto")) {
       String piece = n.piece();
@@ -115,7 +143,7 @@ final class PlaceSentence implements Sentence<Place> {
       r.back(before);
       m = SizeSentence.measure(r, p.edit.size());
     }
-    return m == null ? null : new Placed(with(p.edit).size(m).build(), p.walls, p.onto);
+    return m == null ? null : p.with(with(p.edit).size(m).build());
   }
 
   private static @Nullable Placed turned(Reading r, Nouns n, Placed p) {
@@ -123,7 +151,16 @@ final class PlaceSentence implements Sentence<Place> {
       return null;
     }
     Amount by = r.angle("an angle");
-    return by == null ? null : new Placed(with(p.edit).turn(by).build(), p.walls, p.onto);
+    return by == null ? null : p.with(with(p.edit).turn(by).build());
+  }
+
+  private static @Nullable Placed high(Reading r, Nouns n, Placed p) {
+    boolean under = r.is("underside at");
+    if (!under && !r.is("top at")) {
+      return null;
+    }
+    Amount y = r.length("a length");
+    return y == null ? null : p.high(y, !under);
   }
 
   private static @Nullable Placed called(Reading r, Nouns n, Placed p) {
@@ -139,7 +176,7 @@ final class PlaceSentence implements Sentence<Place> {
       quoted = spans.get(0).text();
       r.take(spans.get(0));
     }
-    return new Placed(with(p.edit).name(quoted).build(), p.walls, p.onto);
+    return p.with(with(p.edit).name(quoted).build());
   }
 
   /** More of where it is, such as how far from another wall. */
@@ -151,7 +188,7 @@ final class PlaceSentence implements Sentence<Place> {
       if (wall != null) {
         List<LineUp> walls = new ArrayList<>(p.walls);
         walls.add(against(p.edit, wall, off));
-        return new Placed(p.edit, walls, p.onto);
+        return p.with(walls);
       }
     }
     r.back(before);
@@ -160,7 +197,7 @@ final class PlaceSentence implements Sentence<Place> {
       if (wall != null) {
         List<LineUp> walls = new ArrayList<>(p.walls);
         walls.add(against(p.edit, wall, null));
-        return new Placed(p.edit, walls, p.onto);
+        return p.with(walls);
       }
     }
     r.back(before);

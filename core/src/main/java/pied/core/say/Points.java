@@ -30,6 +30,21 @@ final class Points {
     return new PlanPoint(x, z);
   }
 
+  /** A third number behind a place: how high; null if there is none. */
+  static @Nullable Amount high(Reading r) {
+    int before = r.at();
+    if (r.comma() && r.length()) {
+      Amount y = r.length("so high");
+      r.quietly("high");
+      boolean other = r.ahead("wide|deep|x|apart|from|off|beside|below|*|by");
+      if (!other) {
+        return y;
+      }
+    }
+    r.back(before);
+    return null;
+  }
+
   /** Such as "1, 1 to 4, 1"; none if there is none yet. */
   static List<PlanPoint> several(Reading r) {
     List<PlanPoint> points = new ArrayList<>();

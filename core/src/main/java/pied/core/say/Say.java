@@ -62,7 +62,12 @@ public final class Say {
       // what makes sense so far is shown already
       List<Edit> soFar = e.soFar() == null ? List.of() : List.of(e.soFar());
       return new Understood(
-          soFar, words(ask, soFar), ask.selected(), next(ask, r), e.at, e.getMessage());
+          soFar,
+          words(ask.space(), ask.unit(), soFar),
+          ask.selected(),
+          next(ask, r),
+          e.at,
+          e.getMessage());
     } catch (Refusal e) {
       String why = e.in(ask.unit()).getMessage();
       return new Understood(List.of(), List.of(), ask.selected(), next(ask, r), r.furthest(), why);
@@ -80,14 +85,26 @@ public final class Say {
       }
       return new Understood(List.of(), List.of(), ids, List.of(), r.at(), null);
     }
-    List<Edit> edits = new ArrayList<>();
+    Chain chain = new Chain(of);
+    Nouns now = nouns;
     do {
-      edits.addAll(sentence(r, nouns));
+      chain.add(sentence(r, now));
+      boolean more = r.ahead("then");
+      now = more ? new Nouns(chain.next(), r) : now;
     } while (r.is("then"));
     if (!r.done()) {
       throw r.unread();
     }
-    return understood(ask, r, edits, of.selected());
+    List<Next> next = next(ask, r);
+    return new Understood(
+        chain.edits(),
+        words(chain.space(), ask.unit(), chain.edits()),
+        of.selected(),
+        next,
+        r.at(),
+        null,
+        chain.ids(),
+        chain.parts());
   }
 
   private static List<Edit> sentence(Reading r, Nouns nouns) {
@@ -112,12 +129,6 @@ public final class Say {
     throw e;
   }
 
-  private static Understood understood(
-      Ask ask, Reading r, List<Edit> edits, List<String> selected) {
-    List<Next> next = next(ask, r);
-    return new Understood(edits, words(ask, edits), selected, next, r.at(), null);
-  }
-
   /** What it is about, where that is named before a colon. */
   private static @Nullable List<String> about(Reading r, Nouns n) {
     return r.rest().indexOf(':') < 0
@@ -129,10 +140,10 @@ public final class Say {
             });
   }
 
-  private static List<Phrase> words(Ask ask, List<Edit> edits) {
+  private static List<Phrase> words(Space space, LengthUnit unit, List<Edit> edits) {
     List<Phrase> all = new ArrayList<>();
     for (Edit e : edits) {
-      List<Phrase> own = Sentences.write(ask.space(), e, ask.unit());
+      List<Phrase> own = Sentences.write(space, e, unit);
       if (own != null) {
         all.addAll(own);
       }
@@ -261,36 +272,18 @@ public final class Say {
         if (u.edits().isEmpty()) {
           continue;
         }
-        Outcome out = Edits.apply(now, u.edits(), unit, layer, newId, effort);
+        Outcome out = Edits.apply(now, u.edits(), unit, layer, u.ids(newId), effort, u::called);
         now = out.space();
         out.change().pieces().forEach(d -> touched.add(d.id()));
         said.addAll(out.said());
         offers.addAll(out.offers());
         understood.add(Said.in(Phrase.said(u.words()), unit));
-        chosen = after(now, chosen, out.change());
+        chosen = Chain.after(now, chosen, out.change());
       } catch (Refusal e) {
         throw lines.length == 1 ? e.in(unit) : e.of("Line " + (i + 1) + ": ").in(unit);
       }
     }
     Change change = Change.between(space, now, touched);
     return new Done(new Outcome(now, change, said, offers, null), chosen, understood);
-  }
-
-  /** What was made, with those of its repetition that were there; else what it was about. */
-  private static List<String> after(Space now, List<String> before, Change change) {
-    List<String> made = change.made();
-    if (made.isEmpty()) {
-      return before.stream().filter(now::has).toList();
-    }
-    Set<String> all = new LinkedHashSet<>();
-    for (String id : made) {
-      Piece p = now.piece(id);
-      if (p.keeping().slot() != null) {
-        all.addAll(now.members(p.keeping().group()));
-      } else {
-        all.add(id);
-      }
-    }
-    return List.copyOf(all);
   }
 }

@@ -1,6 +1,7 @@
 package pied.core.say;
 
 import java.util.List;
+import java.util.function.Supplier;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
@@ -14,6 +15,8 @@ import pied.core.phrase.Phrase;
  * @param next with what it could go on, from {@code at}
  * @param at where it could be read up to
  * @param wrong why it cannot be read on from there; null if it can
+ * @param ids of what its sentences made, as far as later ones speak of that
+ * @param parts of which of its sentences each edit is, from 1
  */
 public record Understood(
     List<Edit> edits,
@@ -21,7 +24,32 @@ public record Understood(
     List<String> selected,
     List<Next> next,
     int at,
-    @Nullable String wrong) {
+    @Nullable String wrong,
+    List<String> ids,
+    List<Integer> parts) {
+  /** Of what makes nothing on the way. */
+  public Understood(
+      List<Edit> edits,
+      List<Phrase> words,
+      List<String> selected,
+      List<Next> next,
+      int at,
+      @Nullable String wrong) {
+    this(edits, words, selected, next, at, wrong, List.of(), List.of());
+  }
+
+  /** Makes the ids that were made on the way to understanding it, and others after them. */
+  public Supplier<String> ids(Supplier<String> more) {
+    return Chain.again(ids, more);
+  }
+
+  /**
+   * How one of the edits is called in a refusal: by the sentence it is of, if there are several.
+   */
+  public String called(int edit) {
+    return Chain.called(parts, edit);
+  }
+
   /**
    * What could stand next.
    *

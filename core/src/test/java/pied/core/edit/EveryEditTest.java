@@ -152,6 +152,7 @@ class EveryEditTest {
   private static final List<String> STAGE =
       List.of(
           "{'do':'seats','rows':5}",
+          "{'do':'extent','width':11,'depth':7}",
           "{'do':'build','rake':'1:12','level':1.1}",
           "{'do':'lean','pieces':['n'],'withFloor':true}",
           "{'do':'turn','pieces':['s'],'to':90}");
@@ -176,7 +177,7 @@ class EveryEditTest {
           "{'do':'partTwins','pieces':['k']}",
           "{'do':'moveBy','pieces':['k'],'by':{'x':0.3,'z':-0.2}}",
           "{'do':'turn','pieces':['k'],'by':30}",
-          "{'do':'remove','pieces':['k']}",
+          "{'do':'remove','pieces':['k','K']}",
           "{'do':'copy','pieces':['k'],'by':{'z':-1}}",
           "{'do':'copy','pieces':['R'],'by':{'z':1}}",
           "{'do':'moveBy','pieces':['R'],'by':{'x':0.2}}",
@@ -203,11 +204,15 @@ class EveryEditTest {
     Rooms many = many();
     String row = many.space.filing().groups().get(0).id();
     String line = many.space.filing().twins().get(0).id();
+    String other = many.piece("k").keeping().twin().piece();
     return MANY.stream()
         .map(
             e ->
                 new Example(
-                    many, e.replace("'R'", "'" + row + "'").replace("'T'", "'" + line + "'")));
+                    many,
+                    e.replace("'R'", "'" + row + "'")
+                        .replace("'T'", "'" + line + "'")
+                        .replace("'K'", "'" + other + "'")));
   }
 
   private static Rooms room() {

@@ -169,7 +169,7 @@ class TogetherTest {
     assertThatThrownBy(() -> room.json("{'do':'attach','pieces':['s'],'to':'v'}"))
         .hasMessageContaining("cannot carry it as well");
     room.json("{'do':'attach','pieces':['v']}");
-    assertThat(room.piece("v").on()).isEqualTo(On.NOTHING);
+    assertThat(room.piece("v").on()).isEqualTo(On.HELD);
     assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.hovers);
   }
 

@@ -397,4 +397,68 @@ class SayTest {
     assertThat(Snag.of(room.space))
         .noneMatch(s -> room.piece(s.piece()).article().equals("bar-stool"));
   }
+
+  // ---- one after the other
+
+  @Test
+  void whatWasMadeIsKnownBehindThen() {
+    Say.Done done = make("a jug at 4, 3.6 then turn 30 then 4 in a row, 0.1 apart then turn to 90");
+    assertThat(done.selected()).hasSize(4);
+    for (String id : done.selected()) {
+      assertThat(room.piece(id).turn()).isCloseTo(90, within(1e-9));
+    }
+    Understood u = said("a jug at 1, 1 then turn 30");
+    var out = pied.core.edit.Edits.apply(room.space, u.edits(), LengthUnit.M, u.ids(() -> "later"));
+    assertThat(out.space().piece(out.change().made().get(0)).turn()).isCloseTo(30, within(1e-9));
+  }
+
+  @Test
+  void refusalsCountSentences() {
+    assertThatThrownBy(() -> make("turn 10 then hang 1 below", "s"))
+        .hasMessageStartingWith("Sentence 2: ")
+        .hasMessageContaining("does not hang");
+    assertThatThrownBy(() -> make("a sideboard against wall A, 0.40 from wall B, top at 3000"))
+        .hasMessageNotContaining("Edit ");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "a crate at 2, 2, underside at 0.80",
+        "a crate at 2, 2, 0.8",
+        "a crate at 2, 2, 0.8 high, turned 45",
+        "a crate at 2, 2 then underside at 0.8",
+        "a crate at 1, 1 then at 2, 2, 0.80",
+        "a crate at 1, 1 then at 2, 2, underside at 80 cm"
+      })
+  void howHighItIsCanBeSaidAsTheCaptionSaysIt(String text) {
+    Say.Done done = make(text);
+    Piece crate = room.piece(done.selected().get(0));
+    assertThat(crate.at().x()).isCloseTo(2, within(1e-9));
+    assertThat(crate.at().y()).isCloseTo(0.8, within(1e-9));
+    make("top at 1.5", crate.id());
+    assertThat(room.space.high(room.piece(crate.id()))).isCloseTo(1.5, within(1e-9));
+  }
+
+  // ---- what is read back is what is done
+
+  @Test
+  void fourAlongAWallSoFarApartAreFourSoFarApart() {
+    Understood u = said("4 along wall A, 0.2 apart", "s3");
+    assertThat(Phrase.said(u.words())).startsWith("4 along wall A, 0.20 apart");
+    make("4 along wall A, 0.2 apart", "s3");
+    List<Piece> four =
+        room.space.members(room.piece("s3").keeping().group()).stream()
+            .map(room::piece)
+            .sorted(java.util.Comparator.comparingDouble(p -> p.at().x()))
+            .toList();
+    assertThat(four).hasSize(4);
+    double wide = room.space.shapes().mesh(four.get(0)).box().size().x();
+    for (int i = 1; i < 4; i++) {
+      assertThat(four.get(i).at().x() - four.get(i - 1).at().x())
+          .isCloseTo(wide + 0.2, within(1e-6));
+    }
+    assertThatThrownBy(() -> make("40 along wall A, 0.2 apart", "s"))
+        .hasMessageContaining("40 so far apart have no room along it;");
+  }
 }

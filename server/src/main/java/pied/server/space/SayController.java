@@ -95,7 +95,7 @@ class SayController {
     }
     try {
       EditRequest request = new EditRequest(null, null, unit.sign(), layer, null, u.edits());
-      return proposal(now, u, unit, store.trial(now.space(), request), null);
+      return proposal(now, u, unit, store.trial(now.space(), request, u), null);
     } catch (Refusal e) {
       return proposal(now, u, unit, null, e);
     }

@@ -31,6 +31,7 @@ import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.say.Say;
+import pied.core.say.Understood;
 import pied.core.space.Back;
 import pied.core.space.Ordered;
 import pied.core.space.Shell;
@@ -351,6 +352,19 @@ public class SpaceStore {
   /** What edits would lead to; nothing is stored. */
   public Outcome trial(Space space, EditRequest request) {
     return apply(space, request);
+  }
+
+  /** The same of what was understood of a sentence. */
+  public Outcome trial(Space space, EditRequest request, Understood u) {
+    LengthUnit unit = LengthUnit.of(request.unit());
+    return Edits.apply(
+        space,
+        u.edits(),
+        unit,
+        request.layer(),
+        u.ids(SpaceStore::newId),
+        Effort.seconds(LONGEST),
+        u::called);
   }
 
   private static Outcome apply(Space space, EditRequest request) {

@@ -50,7 +50,7 @@ class SayControllerTest {
                 () -> "x")
             .space();
     when(store.seen("room")).thenReturn(new OpenSpace.Seen("Room", space, 7, 1));
-    when(store.trial(any(), any()))
+    when(store.trial(any(), any(), any()))
         .thenAnswer(
             call -> {
               EditRequest r = call.getArgument(1);

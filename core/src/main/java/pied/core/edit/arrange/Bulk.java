@@ -39,6 +39,21 @@ final class Bulk {
     return all;
   }
 
+  /**
+   * The same where the last of them stays, so that the others are arranged by it: what stands on it
+   * and was chosen is arranged by itself.
+   */
+  static List<Bulk> byLead(Bench bench, List<String> chosen) {
+    List<List<String>> wholes = bench.wholes(chosen);
+    List<String> lead = wholes.get(wholes.size() - 1);
+    List<String> others = new ArrayList<>(chosen);
+    others.removeAll(lead);
+    List<Bulk> all = new ArrayList<>(others.isEmpty() ? List.of() : of(bench, others));
+    Set<String> on = Set.copyOf(bench.tops(lead));
+    all.add(new Bulk(bench.space(), lead.stream().filter(on::contains).map(bench::piece).toList()));
+    return all;
+  }
+
   /** A piece that is not arranged itself. */
   static Bulk single(Space space, Piece piece) {
     return new Bulk(space, List.of(piece));

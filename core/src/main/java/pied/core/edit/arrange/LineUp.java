@@ -12,7 +12,9 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Bench;
+import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.Offer;
 import pied.core.edit.Walls;
 import pied.core.edit.Wanting;
 import pied.core.measure.Hold;
@@ -107,9 +109,12 @@ public record LineUp(
   @Override
   public void make(Bench bench) {
     List<String> ids = bench.chosen(pieces);
-    List<Bulk> all = Bulk.of(bench, ids);
     To target = to == null ? To.lead : to;
+    List<Bulk> all = target == To.lead ? Bulk.byLead(bench, ids) : Bulk.of(bench, ids);
     Bulk lead = all.get(all.size() - 1);
+    if (target == To.lead) {
+      goesAlong(all, lead);
+    }
     if ((target == To.lead || target == To.all) && all.size() < 2) {
       throw new Refusal("Select what is to be lined up as well; the lead is picked last.");
     }
@@ -131,6 +136,22 @@ public record LineUp(
       ways.put(b, way);
     }
     Bulk.move(bench, ways, !heights);
+  }
+
+  /** What stands on one of them cannot stay where it is while that is lined up with it. */
+  private void goesAlong(List<Bulk> all, Bulk lead) {
+    for (Bulk b : all.subList(0, all.size() - 1)) {
+      if (b.moves(lead.lead().id())) {
+        List<String> turned = new ArrayList<>(pieces);
+        turned.remove(b.lead().id());
+        turned.add(b.lead().id());
+        String top = lead.lead().name();
+        String under = b.lead().name();
+        throw new Declined(
+            top + " stands on " + under + " and goes where that goes.",
+            List.of(new Offer("Line up " + top + " with " + under, List.of(withPieces(turned)))));
+      }
+    }
   }
 
   private static double place(Bulk b, Vec way, Part part) {

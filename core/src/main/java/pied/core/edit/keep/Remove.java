@@ -1,18 +1,62 @@
 package pied.core.edit.keep;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
+import pied.core.Refusal;
 import pied.core.edit.Bench;
+import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.Offer;
+import pied.core.edit.repeat.PartTwins;
+import pied.core.piece.Partner;
+import pied.core.piece.Piece;
 
-/** Removes pieces; what they carried comes to rest on what is beneath. */
+/**
+ * Removes pieces; what they carried comes to rest on what is beneath. Of a pair of twins it is
+ * asked whether both go, or this one alone.
+ */
 @RecordBuilder
 public record Remove(List<String> pieces) implements Edit {
   @Override
   public void make(Bench bench) {
     List<String> ids = bench.chosen(pieces);
+    ask(bench, ids);
     bench.say(gone(bench, ids));
     bench.takeOut(ids);
+  }
+
+  /** What stays alone would go as well; that is for one to say. */
+  private static void ask(Bench bench, List<String> ids) {
+    Set<String> all = new LinkedHashSet<>(ids);
+    List<String> paired = new ArrayList<>();
+    for (String id : ids) {
+      Partner twin = bench.piece(id).keeping().twin();
+      if (twin != null && twin.piece() != null && !all.contains(twin.piece())) {
+        paired.add(id);
+      }
+    }
+    if (paired.isEmpty()) {
+      return;
+    }
+    List<String> both = new ArrayList<>(ids);
+    paired.forEach(id -> both.add(bench.piece(id).keeping().twin().piece()));
+    Piece first = bench.piece(paired.get(0));
+    String other = bench.piece(first.keeping().twin().piece()).name();
+    boolean one = paired.size() == 1;
+    throw new Declined(
+        new Refusal(
+            one
+                ? first.name() + " is a twin of " + other + ". Are both to be taken out?"
+                : paired.size()
+                    + " of these are twins of others. Are both of each to be taken out?"),
+        List.of(
+            new Offer(one ? "Take out both" : "Take out both of each", List.of(new Remove(both))),
+            new Offer(
+                one ? "Take out this one alone" : "Take out these alone",
+                List.of(new PartTwins(paired), new Remove(ids)))));
   }
 
   private static String gone(Bench bench, List<String> ids) {

@@ -70,6 +70,7 @@ final class Followers {
 
   void follow() {
     done.said().forEach(bench::say);
+    sayApron();
     for (Piece p : before.pieces()) {
       switch (p.on().kind()) {
         case opening -> inset(p);
@@ -81,6 +82,31 @@ final class Followers {
     }
     settle();
     following.offers().forEach(bench::offer);
+  }
+
+  /** The stage has come in front of its setting line, over its apron. */
+  private void sayApron() {
+    Shell shell = done.shell();
+    double was = front(before.shell());
+    double is = front(shell);
+    if (shell.stage() == null || shell.stage().apron() == null || is <= was + 1e-9 || is < 1e-6) {
+      return;
+    }
+    double left = shell.stage().apron().depth() - is;
+    String over = bench.unit().fine(is) + " in front of the setting line";
+    bench.say(
+        left > 1e-6
+            ? "The stage now reaches "
+                + over
+                + ", over its apron, of which "
+                + bench.unit().fine(left)
+                + " is left."
+            : "The stage now reaches " + over + ", and nothing is left of its apron.");
+  }
+
+  /** How far the outline reaches in front of the setting line, metres. */
+  private static double front(Shell shell) {
+    return shell.outline().stream().mapToDouble(Spot::z).max().orElseThrow();
   }
 
   private void stands(Piece p) {

@@ -64,7 +64,7 @@ final class OutlineWork {
     if (length <= 0) {
       throw new Refusal("A wall is longer than 0.");
     }
-    boolean end = moves != WallLength.End.start;
+    boolean end = (moves == null ? moves(before, i) : moves) == WallLength.End.end;
     int beyond = end ? i + 1 : i - 1;
     Vec way = direction(i).times(end ? 1 : -1);
     double across = way.dot(outward(beyond));
@@ -74,6 +74,48 @@ final class OutlineWork {
     } else {
       offset(Math.floorMod(beyond, n()), delta * across);
     }
+    return kept();
+  }
+
+  /**
+   * The end of a wall that moves unless it is said: that farther from the datum, so that a space
+   * grows away from where positions are read; of two as far the second.
+   */
+  static WallLength.End moves(Shell shell, int edge) {
+    Wall w = shell.walls().get(edge);
+    Vec way = w.along();
+    double from = Math.abs(w.from().at(0).minus(shell.datum()).dot(way));
+    double to = Math.abs(w.to().at(0).minus(shell.datum()).dot(way));
+    return from > to + 1e-6 ? WallLength.End.start : WallLength.End.end;
+  }
+
+  /**
+   * All walls that are the outermost toward a side move outward.
+   *
+   * @param side level, of length 1
+   */
+  void grow(Vec side, double by) {
+    if (by == 0) {
+      return;
+    }
+    double outermost = corners.stream().mapToDouble(c -> c.at(0).dot(side)).max().orElseThrow();
+    boolean any = false;
+    for (int i = 0; i < n(); i++) {
+      boolean there =
+          Math.abs(corner(i).at(0).dot(side) - outermost) < 1e-6
+              && Math.abs(corner(i + 1).at(0).dot(side) - outermost) < 1e-6;
+      if (there) {
+        offset(i, by);
+        any = true;
+      }
+    }
+    if (!any) {
+      throw new Refusal(
+          "There is no wall straight across that side; move its corners, or its walls one by one.");
+    }
+  }
+
+  ShellWork.Result grown() {
     return kept();
   }
 

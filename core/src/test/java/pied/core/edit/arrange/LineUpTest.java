@@ -161,4 +161,26 @@ class LineUpTest {
                     .hasMessageContaining(why));
     assertThat(room.space).isSameAs(before);
   }
+
+  @Test
+  void aThingIsCentredOnItsCarrier() {
+    Rooms r = new Rooms();
+    r.put("s", "sideboard", 3, 2);
+    r.put("j", "jug", 3.4, 2.1);
+    var board = r.piece("s");
+    r.json(
+        "{'do':'lineUp','pieces':['j','s'],'across':{'part':'middle'},'deep':{'part':'middle'}}");
+    assertThat(r.piece("s")).isEqualTo(board);
+    assertThat(r.piece("j").on()).isEqualTo(pied.core.piece.On.piece("s"));
+    var whole = r.space.shapes().mesh(r.piece("j")).box();
+    assertThat(r.piece("j").at().x() + whole.centre().x()).isCloseTo(3, within(1e-6));
+    // the other way round it would go along, which is said, and turned round is offered
+    assertThatThrownBy(() -> r.json("{'do':'lineUp','pieces':['s','j'],'across':{'part':'left'}}"))
+        .isInstanceOf(pied.core.edit.Declined.class)
+        .hasMessageContaining("goes where that goes")
+        .satisfies(
+            e ->
+                assertThat(((pied.core.edit.Declined) e).offers().get(0).words())
+                    .isEqualTo("Line up Jug with Oak sideboard"));
+  }
 }

@@ -2,12 +2,15 @@ package pied.core.edit.repeat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.edit.Declined;
+import pied.core.edit.Edit;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -16,7 +19,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Twin;
 
 class TwinsTest {
-  private final Rooms room = Rooms.stage();
+  private Rooms room = Rooms.stage();
 
   private Piece other(String id) {
     return room.piece(room.piece(id).keeping().twin().piece());
@@ -89,9 +92,33 @@ class TwinsTest {
     room.json("{'do':'moveBy','pieces':['" + other("p").id() + "'],'by':{'z':-0.5}}");
     assertThat(room.piece("p").at().z()).isEqualTo(-3.5, within(1e-9));
     String id = other("p").id();
-    room.json("{'do':'remove','pieces':['p']}");
+    assertThatThrownBy(() -> room.json("{'do':'remove','pieces':['p']}"))
+        .isInstanceOf(Declined.class)
+        .hasMessageContaining("Are both to be taken out?");
+    room.json("{'do':'remove','pieces':['p','" + id + "']}");
     assertThat(room.space.has(id)).isFalse();
     assertThat(room.space.filing().twins()).isEmpty();
+  }
+
+  @Test
+  void oneOfTwoIsTakenOutAloneOrWithTheOther() {
+    for (int offer = 0; offer < 2; offer++) {
+      room = Rooms.stage();
+      pair();
+      String id = other("p").id();
+      Declined asked =
+          catchThrowableOfType(Declined.class, () -> room.json("{'do':'remove','pieces':['p']}"));
+      assertThat(asked.offers())
+          .extracting(o -> o.words())
+          .containsExactly("Take out both", "Take out this one alone");
+      room.apply(asked.offers().get(offer).edits().toArray(Edit[]::new));
+      assertThat(room.space.has("p")).isFalse();
+      assertThat(room.space.has(id)).isEqualTo(offer == 1);
+      assertThat(room.space.filing().twins()).isEmpty();
+      if (offer == 1) {
+        assertThat(room.piece(id).keeping().twin()).isNull();
+      }
+    }
   }
 
   @Test

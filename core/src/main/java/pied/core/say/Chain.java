@@ -1,0 +1,113 @@
+package pied.core.say;
+
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Supplier;
+import pied.core.Effort;
+import pied.core.edit.Change;
+import pied.core.edit.Edit;
+import pied.core.edit.Edits;
+import pied.core.edit.Outcome;
+import pied.core.piece.Piece;
+import pied.core.space.Space;
+
+/**
+ * Sentences that follow one another, each joined to the one before by "then": it is about what that
+ * made, or was about. To know what that is what was said so far is done, on a space that nobody
+ * sees; ids that were made on the way are the same whenever it is done again.
+ */
+final class Chain {
+  private final Ask ask;
+  private final List<Edit> edits = new ArrayList<>();
+  private final List<Integer> parts = new ArrayList<>();
+  private final List<String> made = new ArrayList<>();
+  private Space now;
+  private List<String> selected;
+  private int sentences;
+
+  Chain(Ask ask) {
+    this.ask = ask;
+    now = ask.space();
+    selected = ask.selected();
+  }
+
+  /** What the next sentence is about. */
+  Ask next() {
+    if (!edits.isEmpty()) {
+      List<String> known = List.copyOf(made);
+      made.clear();
+      Supplier<String> noted =
+          () -> {
+            String id = made.size() < known.size() ? known.get(made.size()) : ask.newId().get();
+            made.add(id);
+            return id;
+          };
+      Outcome out =
+          Edits.apply(ask.space(), edits, ask.unit(), null, noted, Effort.seconds(5), this::called);
+      now = out.space();
+      selected = after(now, selected, out.change());
+    }
+    return new Ask(now, selected, ask.unit(), ask.newId());
+  }
+
+  void add(List<Edit> more) {
+    sentences++;
+    edits.addAll(more);
+    more.forEach(e -> parts.add(sentences));
+  }
+
+  List<Edit> edits() {
+    return edits;
+  }
+
+  /** The space as it is before the last sentence. */
+  Space space() {
+    return now;
+  }
+
+  List<Integer> parts() {
+    return parts;
+  }
+
+  List<String> ids() {
+    return made;
+  }
+
+  private String called(int edit) {
+    return called(parts, edit);
+  }
+
+  /** How a sentence is called in a refusal; not at all if it is the only one. */
+  static String called(List<Integer> parts, int edit) {
+    int of = edit < parts.size() ? parts.get(edit) : 1;
+    boolean several = !parts.isEmpty() && parts.get(parts.size() - 1) > 1;
+    return several ? "Sentence " + of + ": " : "";
+  }
+
+  /** These ids once more, and new ones after them. */
+  static Supplier<String> again(List<String> ids, Supplier<String> more) {
+    Iterator<String> known = List.copyOf(ids).iterator();
+    return () -> known.hasNext() ? known.next() : more.get();
+  }
+
+  /** What was made, with those of its repetition that were there; else what it was about. */
+  static List<String> after(Space now, List<String> before, Change change) {
+    List<String> made = change.made();
+    if (made.isEmpty()) {
+      return before.stream().filter(now::has).toList();
+    }
+    Set<String> all = new LinkedHashSet<>();
+    for (String id : made) {
+      Piece p = now.piece(id);
+      if (p.keeping().slot() != null) {
+        all.addAll(now.members(p.keeping().group()));
+      } else {
+        all.add(id);
+      }
+    }
+    return List.copyOf(all);
+  }
+}
