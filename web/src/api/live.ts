@@ -1,9 +1,9 @@
 import { useEffect } from "react";
-import type { Carried, CarryAnswer, CarryQuestion, Changed } from "./types.gen";
+import type { Carried, CarryAnswer, CarryQuestion, Changed, PutAside } from "./types.gen";
 import { useSheet } from "../space/sheet";
 import { WINDOW } from "./who";
 
-type Message = { revision: number } | Changed | CarryAnswer | Carried;
+type Message = { revision: number } | Changed | CarryAnswer | Carried | PutAside;
 
 /** Why a line is closed that need not be tried again. */
 const NO_SUCH_SPACE = 1008;
@@ -30,9 +30,10 @@ export function onOpen(how: () => void) {
 function take(message: Message) {
   const sheet = useSheet.getState();
   if ("answer" in message) answered(message);
+  else if ("aside" in message) sheet.putAside(message.aside ?? null);
   else if ("carrier" in message) sheet.seeCarried(message);
   else if ("changed" in message) sheet.take(message);
-  else if (sheet.space && sheet.space.revision !== message.revision) void sheet.refresh();
+  else if (sheet.space && "revision" in message && sheet.space.revision !== message.revision) void sheet.refresh();
 }
 
 /** Listens to what happens to a space, here and in other windows; comes back by itself when cut off. */

@@ -79,7 +79,7 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
       onDragStart={(e) => e.preventDefault()}
       sx={{
         position: "relative",
-        height: 80,
+        minHeight: 80,
         px: 0.5,
         minWidth: 0,
         overflow: "hidden",
@@ -99,20 +99,24 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
       }}
     >
       <Silhouette article={article} />
-      <Typography noWrap title={article.name} sx={{ fontSize: 12, fontWeight: 600, lineHeight: "15px" }}>
-        {article.name}
-      </Typography>
       <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
         <Typography
           noWrap
-          title={article.sizeText}
-          color="text.secondary"
-          sx={{ flex: 1, minWidth: 0, fontSize: 12, lineHeight: "15px", letterSpacing: "-0.01em" }}
+          title={article.name}
+          sx={{ flex: 1, minWidth: 0, fontSize: 12, fontWeight: 600, lineHeight: "15px" }}
         >
-          {article.sizeText}
+          {article.name}
         </Typography>
         <MountingSign article={article} />
       </Box>
+      {/* sizes are never cut off: what is long, such as feet and inches, goes over two lines */}
+      <Typography
+        data-testid="card-size"
+        color="text.secondary"
+        sx={{ fontSize: 12, lineHeight: "15px", letterSpacing: "-0.01em" }}
+      >
+        {article.sizeText}
+      </Typography>
       <ButtonBase
         className="star"
         aria-label={(favourite ? "Off the shelf: " : "Keep at hand: ") + article.name}

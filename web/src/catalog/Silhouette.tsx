@@ -52,9 +52,13 @@ export function Silhouette({ article }: { article: ArticleCard }) {
   const ground = HEIGHT - 4;
   const largest = Math.max(width, height);
   const factor = largest < SMALL ? Math.floor(26 / (largest * SCALE)) : 0;
+  const up = Math.max(0, article.shownAt);
+  // what has no room is drawn so many times smaller, and the figure beside it with it
+  const room = Math.max((width * SCALE) / (WIDTH - 26), ((up + height) * SCALE) / (ground - 2), 1);
+  const less = room > 1.02 ? Math.ceil(room) : 1;
+  const scale = SCALE / less;
   const left = 12;
-  const x = left + 6 + (width * SCALE) / 2;
-  const up = article.shownAt;
+  const x = left + 6 / less + (width * scale) / 2;
   return (
     <svg ref={ref} width={WIDTH} height={HEIGHT} aria-hidden style={{ display: "block" }}>
       <line x1={4} x2={WIDTH - 2} y1={ground} y2={ground} stroke={palette.divider} />
@@ -63,7 +67,7 @@ export function Silhouette({ article }: { article: ArticleCard }) {
           lines={figure}
           x={left - 4}
           y={ground}
-          scale={SCALE}
+          scale={scale}
           stroke={palette.divider}
           fill="none"
           plain
@@ -73,12 +77,17 @@ export function Silhouette({ article }: { article: ArticleCard }) {
         <Drawn
           lines={lines}
           x={x}
-          y={ground - Math.max(0, up) * SCALE}
-          scale={SCALE}
+          y={ground - up * scale}
+          scale={scale}
           stroke={palette.text.primary}
           fill={palette.background.paper}
           plain={factor > 0}
         />
+      )}
+      {lines && less > 1 && (
+        <text x={WIDTH - 2} y={12} fontSize={12} textAnchor="end" fill={palette.text.secondary}>
+          ÷{less}
+        </text>
       )}
       {lines && factor > 0 && (
         <>

@@ -1,6 +1,7 @@
 import { create } from "zustand";
 import { api } from "../api/client";
 import type { HandoverView } from "../api/types.gen";
+import { WINDOW } from "../api/who";
 
 /** What is said of a file in its address. */
 export type Said = Record<string, string>;
@@ -26,7 +27,7 @@ export async function saveFile(space: string, file: string, said: Said) {
   if (useHandover.getState().made) return;
   useHandover.setState({ failed: null });
   try {
-    let made = await api.beginHandover(space, { file, said });
+    let made = await api.beginHandover(space, { file, said, by: WINDOW });
     useHandover.setState({ made });
     while (!made.ready && !made.failed) {
       await new Promise((r) => setTimeout(r, LOOK));

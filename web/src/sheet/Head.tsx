@@ -18,6 +18,7 @@ import { api } from "../api/client";
 import { openHandover } from "../handover/handover";
 import { History } from "../history/History";
 import { useSheet } from "../space/sheet";
+import type { EditUnion as Edit } from "../api/types.gen";
 import { useSnags } from "../space/useSnags";
 import { groupOf, hiddenCount } from "../space/kept";
 import { useHelp } from "../verbs/help";
@@ -174,10 +175,17 @@ function Hidden() {
 
 const NARROW = { py: 0, whiteSpace: "nowrap", maxWidth: 220, overflow: "hidden" };
 
-/** What is wrong in the space, with a count; a click leads to the piece. */
+/** So many snags are listed. */
+const LISTED = 200;
+
+/** What is wrong in the space, with a count; a click leads to the piece, or puts it right. */
 function Snags() {
   const [at, setAt] = useState<HTMLElement | null>(null);
-  const { snags, stale } = useSnags();
+  const { snags, all, stale } = useSnags();
+  const mend = (edits: Edit[]) => {
+    setAt(null);
+    void useSheet.getState().edit(edits);
+  };
   return (
     <>
       <Button
@@ -187,7 +195,7 @@ function Snags() {
         sx={{ color: stale ? "text.secondary" : snags.length > 0 ? undefined : "success.dark" }}
         data-testid="snags"
       >
-        {snags.length === 0 ? "No snags" : snags.length === 1 ? "1 snag" : snags.length + " snags"}
+        {all === 0 ? "No snags" : all === 1 ? "1 snag" : all + " snags"}
       </Button>
       <Popover
         open={at !== null}
@@ -202,18 +210,33 @@ function Snags() {
           </Typography>
         ) : (
           <List dense sx={{ maxWidth: 380, maxHeight: 420, overflow: "auto" }}>
-            {snags.map((s, i) => (
-              <ListItemButton
-                key={i}
-                onClick={() => {
-                  useSheet.getState().select([s.piece]);
-                  useSheet.getState().look("selection");
-                  setAt(null);
-                }}
-              >
-                <ListItemText primary={s.words} />
-              </ListItemButton>
+            {snags.slice(0, LISTED).map((s, i) => (
+              <Box key={i} sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", pr: 1 }}>
+                <ListItemButton
+                  sx={{ flex: "1 1 220px" }}
+                  onClick={() => {
+                    useSheet.getState().select([s.piece]);
+                    useSheet.getState().look("selection");
+                    setAt(null);
+                  }}
+                >
+                  <ListItemText primary={s.words} />
+                </ListItemButton>
+                {[s.remedy, s.silence].map(
+                  (r) =>
+                    r && (
+                      <Button key={r.words} size="small" onClick={() => mend(r.edits)}>
+                        {r.words}
+                      </Button>
+                    ),
+                )}
+              </Box>
             ))}
+            {all > LISTED && (
+              <Typography variant="body2" sx={{ px: 2, py: 1 }} color="text.secondary">
+                These are {LISTED} of {all}.
+              </Typography>
+            )}
           </List>
         )}
       </Popover>

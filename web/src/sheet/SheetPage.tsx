@@ -9,6 +9,7 @@ import { useEffect, useRef, useState, type ReactNode } from "react";
 import { ElevationSheet } from "../drawings/ElevationSheet";
 import { Plan } from "../drawings/Plan";
 import { SetView } from "../drawings/SetView";
+import { api } from "../api/client";
 import { useLive } from "../api/live";
 import type { Offer } from "../api/types.gen";
 import { useSheet } from "../space/sheet";
@@ -55,7 +56,7 @@ export function SheetPage() {
     >
       <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
-        <Side name={WORDS[leaf]} width={260} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
+        <Side name={WORDS[leaf]} width={276} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
           {LEAVES[leaf]}
         </Side>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
@@ -72,6 +73,7 @@ export function SheetPage() {
       <VerbLine />
       <Notice />
       <Trouble />
+      <Removed />
       <Incoming />
       <HandoverSheet />
       <KeysDialog />
@@ -206,6 +208,33 @@ function Trouble() {
       <Alert data-testid="trouble" severity="error" variant="outlined" sx={{ bgcolor: "background.paper" }}>
         <b>What you did last is not saved.</b> {trouble} It waits here and goes out by itself; until then
         nothing else is taken.
+      </Alert>
+    </Snackbar>
+  );
+}
+
+/** The space was removed while one works in it: one click brings it back. */
+function Removed() {
+  const aside = useSheet((s) => s.space?.aside);
+  if (!aside) return null;
+  const back = async () => {
+    await api.restore(aside.what as "projects" | "spaces", aside.id);
+    useSheet.getState().putAside(null);
+  };
+  return (
+    <Snackbar open anchorOrigin={{ vertical: "top", horizontal: "center" }} sx={{ mt: 5, maxWidth: 640 }}>
+      <Alert
+        data-testid="removed"
+        severity="warning"
+        variant="outlined"
+        sx={{ bgcolor: "background.paper" }}
+        action={
+          <Button color="inherit" size="small" onClick={() => void back()}>
+            Bring it back
+          </Button>
+        }
+      >
+        {aside.words} You can look at it; nothing is done in it until it is brought back.
       </Alert>
     </Snackbar>
   );

@@ -1,7 +1,7 @@
 import type { StateCreator } from "zustand";
 import { api, Refused } from "../api/client";
 import type {
-  Carried,
+  Aside, Carried,
   Changed,
   EditUnion as Edit,
   FilingView,
@@ -45,6 +45,8 @@ export interface Mirror {
   close: () => void;
   refresh: () => Promise<void>;
   take: (changed: Changed) => void;
+  /** It was removed while one looks at it, or brought back. */
+  putAside: (aside: Aside | null) => void;
   seeCarried: (message: Carried) => void;
   forgetCarried: () => void;
   say: (text: string, kind?: "said" | "refused", offers?: Offer[]) => void;
@@ -149,6 +151,7 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
       // walls may have other names now, and there may be fewer of them
       if (changed.shell) void refresh();
     },
+    putAside: (aside) => set((s) => (s.space ? { space: { ...s.space, aside: aside ?? undefined } } : {})),
     seeCarried: ({ carrier, carried }) =>
       set((s) => {
         const others = new Map(s.others);

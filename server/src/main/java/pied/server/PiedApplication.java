@@ -1,10 +1,15 @@
 package pied.server;
 
+import com.fasterxml.jackson.annotation.JsonSetter;
+import com.fasterxml.jackson.annotation.Nulls;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.deser.std.StringDeserializer;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Collection;
+import java.util.List;
+import java.util.Set;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
@@ -56,7 +61,17 @@ public class PiedApplication {
    */
   @Bean
   Jackson2ObjectMapperBuilderCustomizer wholeLetters() {
-    return builder -> builder.deserializerByType(String.class, new WholeLetters());
+    return builder ->
+        builder
+            .deserializerByType(String.class, new WholeLetters())
+            .postConfigurer(
+                m -> {
+                  // a gap in a list means nothing, whatever is listed
+                  JsonSetter.Value noGaps = JsonSetter.Value.forContentNulls(Nulls.FAIL);
+                  for (Class<?> list : List.of(List.class, Collection.class, Set.class)) {
+                    m.configOverride(list).setSetterInfo(noGaps);
+                  }
+                });
   }
 
   private static final class WholeLetters extends StringDeserializer {

@@ -12,13 +12,16 @@ import pied.core.space.Space;
 
 /** What shares room with something else; of two pieces the one whose id comes first says so. */
 final class Overlapping implements Snag.Check {
+  /** So many of a piece are named; who stands in a heap need not know of all. */
+  private static final int NAMED = 12;
+
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
     List<Snag> snags = new ArrayList<>();
-    for (Body other :
+    List<Body> met =
         space
             .bodies()
-            .overlapping(
+            .someOverlapping(
                 space.shapes().mesh(p),
                 p.pose(),
                 Resting.CONTACT,
@@ -26,8 +29,14 @@ final class Overlapping implements Snag.Check {
                     !b.id().equals(p.id())
                         && !Underlay.lets(space, p, b)
                         && !(space.has(b.id()) && Joined.at(space, p, space.piece(b.id())))
-                        && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0))) {
+                        && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0),
+                NAMED + 1);
+    for (Body other : met.subList(0, Math.min(NAMED, met.size()))) {
       String words = p.name() + " overlaps " + space.nameOf(other.id()) + ".";
+      snags.add(new Snag(p.id(), Snag.Kind.overlaps, words, null, null));
+    }
+    if (met.size() > NAMED) {
+      String words = p.name() + " overlaps more than these.";
       snags.add(new Snag(p.id(), Snag.Kind.overlaps, words, null, null));
     }
     return snags;

@@ -2,6 +2,7 @@ package pied.core.check;
 
 import java.util.List;
 import java.util.Map;
+import pied.core.Effort;
 import pied.core.Nullable;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -52,7 +53,22 @@ public record Snag(
    * edit only what is near to what it touched is looked at again.
    */
   public static List<Snag> of(Space space) {
-    Map<String, List<Snag>> all = space.renewedBySolid(Snag.class, Snag::of);
+    return of(space, Effort.ANY);
+  }
+
+  /**
+   * The same, within a time.
+   *
+   * @throws pied.core.Refusal if the time is up
+   */
+  public static List<Snag> of(Space space, Effort effort) {
+    Map<String, List<Snag>> all =
+        space.renewedBySolid(
+            Snag.class,
+            (s, p) -> {
+              effort.goOn();
+              return of(s, p);
+            });
     return all.values().stream().flatMap(List::stream).toList();
   }
 

@@ -181,6 +181,18 @@ public final class ScheduleCsv {
     return plain ? cell : '"' + cell.replace("\"", "\"\"") + '"';
   }
 
+  /** With what formulas begin, also in full width, as keyboards of East Asia write them. */
+  private static final String FORMULA = "=+-@\u2212\uFF1D\uFF0B\uFF0D\uFF20\uFE62\uFE63\uFE66";
+
+  /** Signs that take no room, and spaces of all sorts: a spreadsheet looks past them. */
+  private static boolean isUnseen(int c) {
+    return Character.isWhitespace(c)
+        || Character.isSpaceChar(c)
+        || Character.isISOControl(c)
+        || Character.getType(c) == Character.FORMAT
+        || Character.getType(c) == Character.NON_SPACING_MARK;
+  }
+
   /**
    * A text that no spreadsheet takes for a formula: what begins like one has an apostrophe before
    * it.
@@ -189,9 +201,9 @@ public final class ScheduleCsv {
     if (s == null || s.isEmpty()) {
       return "";
     }
-    String stripped = s.stripLeading();
-    boolean formula = !stripped.isEmpty() && "=+-@\t\r".indexOf(stripped.charAt(0)) >= 0;
-    return formula ? "'" + s : s;
+    int first = s.codePoints().filter(c -> !isUnseen(c)).findFirst().orElse(' ');
+    boolean steers = s.codePoints().anyMatch(c -> c == '\t' || c == '\r');
+    return FORMULA.indexOf(first) >= 0 || steers ? "'" + s : s;
   }
 
   /** Feet and inches are decimal feet here. */

@@ -256,7 +256,7 @@ final class Collector {
   private List<Vec[]> cut(List<Vec> corners) {
     Vec n = normal(corners);
     List<Vec[]> out = new ArrayList<>();
-    if (!n.finite() || n.length() == 0) {
+    if (!(n.length() > 0 && n.length() < Double.POSITIVE_INFINITY)) {
       skipped++;
       return out;
     }

@@ -373,15 +373,19 @@ public final class Resting {
       return null;
     }
     Vec low = new Vec(box.min().x(), box.min().y() - CONTACT, box.min().z());
-    Body only = null;
-    for (Body b : bodies.near(new Box(low, box.max()))) {
-      if (surfaces.mayCarry(b)) {
-        if (only != null) {
-          return null;
-        }
-        only = b;
-      }
+    Body[] first = {null};
+    boolean several =
+        bodies.any(
+            new Box(low, box.max()),
+            b -> {
+              boolean another = surfaces.mayCarry(b) && first[0] != null;
+              first[0] = first[0] == null && surfaces.mayCarry(b) ? b : first[0];
+              return another;
+            });
+    if (several) {
+      return null;
     }
+    Body only = first[0];
     boolean lower =
         only != null
             && only.box().max().y() <= box.min().y() + Travel.TOUCH

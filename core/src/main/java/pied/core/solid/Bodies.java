@@ -85,6 +85,26 @@ public final class Bodies {
     return crossed(mesh, pose, depth, counts).toList();
   }
 
+  /**
+   * Some of these, by their ids: all, if there are no more than so many.
+   *
+   * @param most after so many no others are looked for
+   */
+  public List<Body> someOverlapping(
+      Mesh mesh, Pose pose, double depth, Predicate<Body> counts, int most) {
+    List<Body> found = new ArrayList<>();
+    any(
+        pose.box(mesh.box()),
+        b -> {
+          if (counts.test(b) && Nearness.overlap(mesh, pose, b.mesh(), b.pose(), depth)) {
+            found.add(b);
+          }
+          return found.size() >= most;
+        });
+    found.sort(BY_ID);
+    return found;
+  }
+
   /** The first of these by its id, or null. */
   public Body overlapped(Mesh mesh, Pose pose, double depth, Predicate<Body> counts) {
     return crossed(mesh, pose, depth, counts).findFirst().orElse(null);

@@ -9,9 +9,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,6 +30,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import pied.core.Effort;
 import pied.core.Nullable;
+import pied.core.Refusal;
 import pied.core.drawing.Elevation;
 import pied.core.handover.Extent;
 import pied.core.handover.SceneStl;
@@ -106,41 +112,55 @@ class HandoverController {
    * is another by now.
    */
   @GetMapping("/spaces/{id}/handover/{file}")
-  void file(
+  CompletableFuture<ResponseEntity<Resource>> file(
       @PathVariable String id,
       @PathVariable String file,
       @RequestParam Map<String, String> said,
-      @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had,
-      HttpServletResponse response)
-      throws IOException {
+      @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had) {
     Handover.Job job = handover.job(id, new Wanted(file, said));
-    if (tagged(job.tag(), had, response)) {
-      return;
-    }
-    Path made = jobs.now((out, effort) -> handover.write(job, out, effort));
-    try {
-      send(made, job.name(), Handover.type(job.wanted()), response);
-    } finally {
-      Files.deleteIfExists(made);
-    }
+    return shared(
+        id + "/" + file,
+        job.tag(),
+        had,
+        job.name(),
+        Handover.type(job.wanted()),
+        (out, effort) -> handover.write(job, out, effort));
   }
 
   /** A project as one file. */
   @GetMapping("/projects/{id}/archive.zip")
-  void archive(
+  CompletableFuture<ResponseEntity<Resource>> archive(
       @PathVariable String id,
-      @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had,
-      HttpServletResponse response)
-      throws IOException {
-    if (tagged(archives.tag(id), had, response)) {
-      return;
+      @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had) {
+    return shared(
+        id + "/archive",
+        archives.tag(id),
+        had,
+        archives.name(id),
+        "application/zip",
+        (out, effort) -> archives.write(id, out));
+  }
+
+  /** A file that is the same for all who ask for it, unless somebody has it already. */
+  private CompletableFuture<ResponseEntity<Resource>> shared(
+      String what,
+      String tag,
+      @Nullable String had,
+      String name,
+      String type,
+      HandoverJobs.Work work) {
+    String quoted = '"' + tag + '"';
+    HttpHeaders headers = new HttpHeaders();
+    headers.setETag(quoted);
+    headers.setCacheControl("private, no-cache");
+    if (had != null && (had.equals("*") || had.contains(quoted))) {
+      return CompletableFuture.completedFuture(
+          ResponseEntity.status(HttpStatus.NOT_MODIFIED).headers(headers).build());
     }
-    Path made = jobs.now((out, effort) -> archives.write(id, out));
-    try {
-      send(made, archives.name(id), "application/zip", response);
-    } finally {
-      Files.deleteIfExists(made);
-    }
+    headers.setContentType(MediaType.parseMediaType(type));
+    headers.setContentDisposition(disposition(name));
+    return jobs.shared(what + " " + tag, work)
+        .thenApply(made -> ResponseEntity.ok().headers(headers).body(new FileSystemResource(made)));
   }
 
   /** Takes in a project that was one file. */
@@ -150,18 +170,6 @@ class HandoverController {
     try (InputStream in = file.getInputStream()) {
       return archives.takeIn(in);
     }
-  }
-
-  /** Whether somebody has it already, as it is. */
-  private static boolean tagged(String tag, @Nullable String had, HttpServletResponse response) {
-    String quoted = '"' + tag + '"';
-    response.setHeader(HttpHeaders.ETAG, quoted);
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
-    if (had != null && (had.equals("*") || had.contains(quoted))) {
-      response.setStatus(HttpStatus.NOT_MODIFIED.value());
-      return true;
-    }
-    return false;
   }
 
   /** What a file would be, to look at. */
@@ -175,10 +183,14 @@ class HandoverController {
   /** Begins to make a file. */
   @PostMapping("/spaces/{id}/handover")
   HandoverView begin(@PathVariable String id, @RequestBody HandoverRequest r) {
+    if (r.file() == null || r.file().isBlank()) {
+      throw new Refusal("Say which file is to be made, such as plan.pdf.");
+    }
     Wanted wanted = new Wanted(r.file(), r.said() == null ? Map.of() : r.said());
     Handover.Job job = handover.job(id, wanted);
     String begun =
         jobs.begin(
+            r.by() == null ? "" : r.by(),
             job.name(),
             Handover.type(wanted),
             job.steps(),

@@ -8,18 +8,25 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import pied.core.Effort;
 import pied.core.Nullable;
 import pied.core.Refusal;
+import pied.server.store.Later;
 import pied.server.store.WorkFolder;
 
 /**
@@ -33,25 +40,48 @@ class HandoverJobs {
   /** Longest time one may take, seconds. */
   private static final int LONGEST = 120;
 
-  /** So many are kept at a time, and so long. */
-  private static final int MOST = 20;
+  /** So many are under way at a time, so many of them for one; what is made is kept so long. */
+  private static final int MOST = 60;
+
+  private static final int MOST_OF_ONE = 5;
+
+  /** So many made ones lie there until they are fetched. */
+  private static final int MOST_MADE = 60;
+
+  /** So many shared ones are made or wait to be, and so many wait for one of them. */
+  private static final int MOST_WAITING = 16;
+
+  private static final int MOST_ASKERS = 400;
+
+  /** So many shared ones lie there, and so long. */
+  private static final int MOST_LYING = 16;
+
+  private static final Duration LIES = Duration.ofSeconds(60);
 
   private static final Duration KEPT = Duration.ofMinutes(10);
 
-  private final Semaphore one = new Semaphore(1, true);
-  private final ExecutorService maker =
-      Executors.newSingleThreadExecutor(
-          r -> {
-            Thread t = new Thread(r, "hand-over");
-            t.setDaemon(true);
-            t.setPriority(Thread.MIN_PRIORITY);
-            return t;
-          });
+  /** What is made for one window, and what others follow, each one after the other. */
+  private final ExecutorService maker = Executors.newSingleThreadExecutor(HandoverJobs::thread);
+
+  private final ExecutorService followers = Executors.newSingleThreadExecutor(HandoverJobs::thread);
+  private final Map<String, Shared> shared = new LinkedHashMap<>();
   private final Map<String, Running> all = new ConcurrentHashMap<>();
   private final WorkFolder folder;
 
   HandoverJobs(WorkFolder folder) {
     this.folder = folder;
+  }
+
+  private static Later busy() {
+    return new Later(
+        "Many files are being made at this moment. Nothing is wrong; ask again in 10 seconds.", 10);
+  }
+
+  private static Thread thread(Runnable r) {
+    Thread t = new Thread(r, "hand-over");
+    t.setDaemon(true);
+    t.setPriority(Thread.MIN_PRIORITY);
+    return t;
   }
 
   /** Writes something. */
@@ -62,6 +92,7 @@ class HandoverJobs {
   /** How something comes on. */
   static final class Running {
     private final Instant begun = Instant.now();
+    private final String who;
     private final String name;
     private final String type;
     private final int steps;
@@ -70,7 +101,8 @@ class HandoverJobs {
     private volatile @Nullable Path file;
     private volatile @Nullable String failed;
 
-    private Running(String name, String type, int steps) {
+    private Running(String who, String name, String type, int steps) {
+      this.who = who;
       this.name = name;
       this.type = type;
       this.steps = steps;
@@ -92,6 +124,11 @@ class HandoverJobs {
       return name;
     }
 
+    /** Whether it is made, or cannot be. */
+    boolean over() {
+      return file != null || failed != null || stopped;
+    }
+
     String type() {
       return type;
     }
@@ -107,13 +144,88 @@ class HandoverJobs {
     }
   }
 
-  /** Makes it now, in this thread; the file is the caller's to delete. */
-  Path now(Work work) throws IOException {
-    one.acquireUninterruptibly();
+  /**
+   * A file that many may ask for at once: it is made one time for all of them, and whoever waits
+   * for it holds no thread. It lies there for a while, for those who come soon after.
+   *
+   * @param key the same for what is the same
+   * @throws Later if too many wait already
+   */
+  CompletableFuture<Path> shared(String key, Work work) {
+    CompletableFuture<Path> made;
+    synchronized (shared) {
+      tidyShared();
+      Shared known = shared.get(key);
+      if (known == null) {
+        if (waiting() >= MOST_WAITING) {
+          throw busy();
+        }
+        known = new Shared(new CompletableFuture<>());
+        shared.put(key, known);
+        CompletableFuture<Path> own = known.file;
+        followers.execute(() -> makeShared(key, own, work));
+      } else if (!known.file.isDone() && ++known.askers > MOST_ASKERS) {
+        throw busy();
+      }
+      made = known.file;
+    }
+    return made.copy();
+  }
+
+  private void makeShared(String key, CompletableFuture<Path> file, Work work) {
     try {
-      return written(work, Effort.seconds(LONGEST));
-    } finally {
-      one.release();
+      file.complete(written(work, Effort.seconds(LONGEST)));
+    } catch (IOException | RuntimeException | Error e) {
+      synchronized (shared) {
+        shared.remove(key); // the next one may try again
+      }
+      file.completeExceptionally(e);
+      if (e instanceof Error x) {
+        throw x;
+      }
+    }
+  }
+
+  private long waiting() {
+    return shared.values().stream().filter(s -> !s.file.isDone()).count();
+  }
+
+  /** What has lain there for long, or more than there is room for, goes; the oldest first. */
+  private void tidyShared() {
+    Instant before = Instant.now().minus(LIES);
+    List<String> done = new ArrayList<>();
+    shared.forEach(
+        (key, s) -> {
+          if (s.file.isDone()) {
+            done.add(key);
+          }
+        });
+    int over = done.size() - MOST_LYING;
+    for (String key : done) {
+      Shared s = shared.get(key);
+      if (over-- > 0 || s.begun.isBefore(before)) {
+        shared.remove(key);
+        s.file.thenAccept(HandoverJobs::delete);
+      }
+    }
+  }
+
+  private static void delete(Path file) {
+    try {
+      Files.deleteIfExists(file);
+    } catch (IOException e) {
+      LOG.warn("A file of a hand-over is left over", e);
+    }
+  }
+
+  /** Something that several wait for. */
+  private static final class Shared {
+    private final Instant begun = Instant.now();
+    private final CompletableFuture<Path> file;
+    private int askers = 1;
+
+    Shared(CompletableFuture<Path> file) {
+      this.file = file;
     }
   }
 
@@ -128,21 +240,29 @@ class HandoverJobs {
     return file;
   }
 
-  /** Begins to make it; its id. */
-  String begin(String name, String type, int steps, Work work) {
+  /**
+   * Begins to make it; its id.
+   *
+   * @param who asks for it; what others have under way does not count
+   */
+  String begin(String who, String name, String type, int steps, Work work) {
     tidy();
-    if (all.size() >= MOST) {
-      throw new Refusal("So much is being made already; fetch or stop some of it first.");
+    List<Running> under = all.values().stream().filter(r -> !r.over()).toList();
+    if (under.stream().filter(r -> r.who.equals(who)).count() >= MOST_OF_ONE) {
+      throw new Refusal(
+          "You have " + MOST_OF_ONE + " files under way already; wait for one, or stop one.");
+    }
+    if (under.size() >= MOST) {
+      throw busy();
     }
     String id = UUID.randomUUID().toString();
-    Running running = new Running(name, type, steps);
+    Running running = new Running(who, name, type, steps);
     all.put(id, running);
     maker.execute(() -> make(running, work));
     return id;
   }
 
   private void make(Running running, Work work) {
-    one.acquireUninterruptibly();
     try {
       running.step();
       Path file = written(work, Effort.watched(LONGEST, running::step));
@@ -155,11 +275,9 @@ class HandoverJobs {
     } catch (IOException e) {
       LOG.warn("Hand-over failed", e);
       running.failed = "It could not be written: the disk may be full. Make room and try again.";
-    } catch (RuntimeException | OutOfMemoryError e) {
+    } catch (RuntimeException e) {
       LOG.error("Hand-over failed", e);
       running.failed = "It could not be made; try a smaller part of the space.";
-    } finally {
-      one.release();
     }
   }
 
@@ -185,15 +303,27 @@ class HandoverJobs {
             stop(id);
           }
         });
+    List<Map.Entry<String, Running>> made =
+        all.entrySet().stream()
+            .filter(e -> e.getValue().over())
+            .sorted(Comparator.comparing(e -> e.getValue().begun))
+            .toList();
+    made.stream().limit(Math.max(0, made.size() - MOST_MADE)).forEach(e -> stop(e.getKey()));
   }
 
   private static void delete(Running r) {
-    try {
-      if (r.file != null) {
-        Files.deleteIfExists(r.file);
-      }
-    } catch (IOException e) {
-      LOG.warn("A file of a hand-over is left over", e);
+    Path file = r.file;
+    if (file != null) {
+      delete(file);
+    }
+  }
+
+  /** Files that nobody asks for any more go, also when nobody asks for others. */
+  @Scheduled(fixedDelay = 60, initialDelay = 60, timeUnit = TimeUnit.SECONDS)
+  void sweep() {
+    tidy();
+    synchronized (shared) {
+      tidyShared();
     }
   }
 
@@ -201,5 +331,6 @@ class HandoverJobs {
   void close() {
     all.keySet().forEach(this::stop);
     maker.shutdownNow();
+    followers.shutdownNow();
   }
 }

@@ -15,7 +15,8 @@ public final class HandoverWire {
    * @param file such as "plan.pdf"
    * @param said the same as in its address
    */
-  public record HandoverRequest(String file, @Nullable Map<String, String> said) {}
+  public record HandoverRequest(
+      String file, @Nullable Map<String, String> said, @Nullable String by) {}
 
   /**
    * How it comes on.

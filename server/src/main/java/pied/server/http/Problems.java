@@ -24,6 +24,7 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 import pied.core.Refusal;
 import pied.core.edit.Declined;
 import pied.server.space.SpaceStore;
+import pied.server.store.Later;
 import pied.server.store.Missing;
 import pied.server.store.NotKept;
 
@@ -60,6 +61,15 @@ public class Problems extends ResponseEntityExceptionHandler {
   ResponseEntity<ProblemDetail> notKept(NotKept e) {
     HttpStatus status = e.full() ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
     return later(problem(status, "Not saved", e.getMessage()));
+  }
+
+  /** Something that may be asked for again, but not at once. */
+  @ExceptionHandler(Later.class)
+  ResponseEntity<ProblemDetail> later(Later e) {
+    ProblemDetail p = problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage());
+    return ResponseEntity.status(p.getStatus())
+        .header(HttpHeaders.RETRY_AFTER, String.valueOf(e.seconds()))
+        .body(p);
   }
 
   private static ResponseEntity<ProblemDetail> later(ProblemDetail p) {

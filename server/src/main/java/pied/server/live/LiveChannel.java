@@ -43,7 +43,6 @@ import pied.server.live.LiveWire.Carried;
 import pied.server.live.LiveWire.CarryAnswer;
 import pied.server.space.OpenSpace;
 import pied.server.space.SpaceStore;
-import pied.server.space.SpaceWire.Changed;
 import pied.server.store.Missing;
 
 /**
@@ -82,6 +81,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     this.leisure = leisure;
     this.json = json;
     store.listen((space, changed) -> teller.execute(() -> tell(space, changed)));
+    store.listenAside((space, aside) -> teller.execute(() -> tell(space, aside)));
     store.watched(space -> looking.containsKey(space));
     store.present(this::looks);
   }
@@ -359,7 +359,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     return new int[] {looking.size(), talks.size()};
   }
 
-  private void tell(String space, Changed changed) {
+  private void tell(String space, Object changed) {
     Set<Talk> all = looking.get(space);
     if (all != null && !all.isEmpty()) {
       String text = write(changed);

@@ -18,11 +18,13 @@ import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.hibernate.StatelessSession;
+import pied.core.Nullable;
 import pied.core.edit.Change;
 import pied.core.edit.Offer;
 import pied.core.history.InWords;
 import pied.core.space.PartName;
 import pied.core.space.Space;
+import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.FilingView;
@@ -58,6 +60,7 @@ public final class OpenSpace {
   private int headAfter;
   private boolean gone;
   private volatile Seen seen;
+  private volatile @Nullable Aside aside;
   private volatile long used = System.nanoTime();
 
   /**
@@ -135,6 +138,16 @@ public final class OpenSpace {
   /** A step that waits to be kept; null if there is none of this key. */
   Kept underWay(long key) {
     return underWay.get(key);
+  }
+
+  /** What was removed, and this with it; null if it is there. */
+  @Nullable
+  Aside aside() {
+    return aside;
+  }
+
+  void putAside(@Nullable Aside now) {
+    aside = now;
   }
 
   boolean gone() {

@@ -321,6 +321,7 @@ public class ProjectStore {
     }
     Instant at = away ? Instant.now() : null;
     alter("update ProjectRow set removedAt = :value where id = :id", id, at);
+    store.asideAnew(spaces.idsOf(id));
   }
 
   /** Puts a space aside, or brings it back. */
@@ -328,6 +329,7 @@ public class ProjectStore {
     row(id);
     Instant at = away ? Instant.now() : null;
     alter("update SpaceRow set removedAt = :value where id = :id", id, at);
+    store.asideAnew(List.of(id));
   }
 
   private void alter(String how, String id, Object value) {

@@ -25,6 +25,13 @@ public interface Rows {
             + " from SpaceRow s where s.removedAt is null order by s.madeAt")
     List<Named> named();
 
+    /** The name of a project that was put aside; none for one that is there. */
+    @Query("select p.name from ProjectRow p where p.id = :project and p.removedAt is not null")
+    Optional<String> removedProject(String project);
+
+    @Query("select s.id from SpaceRow s where s.project = :project")
+    List<String> idsOf(String project);
+
     @Query("select s.name from SpaceRow s where s.id = :id")
     Optional<String> nameOf(String id);
 

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import pied.core.Effort;
 import pied.core.Nullable;
 import pied.core.caption.Caption;
 import pied.core.caption.Handling;
@@ -51,6 +52,12 @@ import pied.server.space.SpaceWire.Trial;
 @RestController
 @RequestMapping("/api")
 class SpaceController {
+  /** So many snags are told; of all others their number is. */
+  private static final int MOST_SNAGS = 2_000;
+
+  /** Longest time a look at the whole space may take, seconds. */
+  private static final int LONGEST = 20;
+
   private final SpaceStore store;
 
   SpaceController(SpaceStore store) {
@@ -172,7 +179,8 @@ class SpaceController {
   @GetMapping("/spaces/{id}/snags")
   Snags snags(@PathVariable String id) {
     OpenSpace.Seen now = store.seen(id);
-    return new Snags(now.revision(), Snag.of(now.space()));
+    List<Snag> all = Snag.of(now.space(), Effort.seconds(LONGEST));
+    return new Snags(now.revision(), all.subList(0, Math.min(MOST_SNAGS, all.size())), all.size());
   }
 
   /** The pieces that are meant by a click, a figure drawn, or what they have in common. */

@@ -72,6 +72,11 @@ public class SpaceRow {
     return revision;
   }
 
+  /** Whether it was put aside. */
+  boolean isRemoved() {
+    return removedAt != null;
+  }
+
   Instant madeAt() {
     return madeAt;
   }

@@ -3,6 +3,7 @@ package pied.server.space;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -41,6 +42,7 @@ import pied.core.space.Space;
 import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
 import pied.core.units.Said;
+import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.Deed;
@@ -48,6 +50,7 @@ import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.FilingView;
 import pied.server.space.SpaceWire.GoRequest;
 import pied.server.space.SpaceWire.HistoryView;
+import pied.server.space.SpaceWire.PutAside;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Ledger;
@@ -80,7 +83,7 @@ public class SpaceStore {
     private static final long serialVersionUID = 1;
 
     Busy() {
-      super("Something large is being done in this space; this waits until it is through.");
+      super("Many wait for this space at this moment. Nothing was changed; try again in a second.");
     }
   }
 
@@ -102,6 +105,7 @@ public class SpaceStore {
   private final long idle;
   private final Map<String, OpenSpace> open = new ConcurrentHashMap<>();
   private final List<BiConsumer<String, Changed>> listeners = new CopyOnWriteArrayList<>();
+  private final List<BiConsumer<String, PutAside>> asideListeners = new CopyOnWriteArrayList<>();
   private volatile Predicate<String> watched = id -> false;
   private volatile BiPredicate<String, String> present = (space, window) -> false;
 
@@ -208,6 +212,7 @@ public class SpaceStore {
     Shell shell = now.space().shell();
     return new SpaceView(
         id,
+        o.aside(),
         o.name(),
         o.project(),
         now.revision(),
@@ -232,7 +237,39 @@ public class SpaceStore {
 
   private OpenSpace load(String id) {
     SpaceRow row = spaces.findById(id).orElseThrow(() -> new Missing("There is no such space."));
-    return new OpenSpace(row, listeners, from(row), (space, window) -> present.test(space, window));
+    OpenSpace o =
+        new OpenSpace(row, listeners, from(row), (space, window) -> present.test(space, window));
+    o.putAside(aside(row));
+    return o;
+  }
+
+  /** What of a space was removed, and so it with that; null if it is there. */
+  private @Nullable Aside aside(SpaceRow row) {
+    if (row.isRemoved()) {
+      return new Aside("spaces", row.id(), "“" + row.name() + "” was removed.");
+    }
+    return spaces
+        .removedProject(row.project())
+        .map(
+            name -> new Aside("projects", row.project(), "The project “" + name + "” was removed."))
+        .orElse(null);
+  }
+
+  /** Spaces were removed, or brought back: those who look at them hear of it. */
+  void asideAnew(Collection<String> ids) {
+    for (String id : ids) {
+      OpenSpace o = open.get(id);
+      if (o != null) {
+        Aside now = spaces.findById(id).map(this::aside).orElse(null);
+        o.putAside(now);
+        asideListeners.forEach(l -> l.accept(id, new PutAside(now)));
+      }
+    }
+  }
+
+  /** Somebody wants to hear when spaces are removed or brought back. */
+  public void listenAside(BiConsumer<String, PutAside> listener) {
+    asideListeners.add(listener);
   }
 
   /** What the store has of a space. */
@@ -409,6 +446,9 @@ public class SpaceStore {
   /** To another point of the history. */
   public Changed go(String id, GoRequest r) {
     By by = by(r.by());
+    if (r.to() == null) {
+      throw new Refusal("Say to which step of the history; 0 is where it begins.");
+    }
     return write(
         id,
         r.id(),
@@ -468,6 +508,9 @@ public class SpaceStore {
     OpenSpace o = entered(id);
     OpenSpace.Kept kept = null;
     try {
+      if (o.aside() != null) {
+        throw new Refusal(o.aside().words() + " Nothing is done in it until it is brought back.");
+      }
       OpenSpace.Past head = o.head(() -> from(spaces.findById(id).orElseThrow()));
       Long before = head.asked(request);
       if (before != null) {

@@ -204,6 +204,7 @@ public final class SpaceWire {
    */
   public record SpaceView(
       String id,
+      @Nullable Aside aside,
       String name,
       String project,
       long revision,
@@ -219,6 +220,19 @@ public final class SpaceWire {
       Collection<Piece> pieces,
       boolean canUndo,
       boolean canRedo) {}
+
+  /**
+   * A space that was removed while it is looked at; it is there, but nothing is done in it until it
+   * is brought back.
+   *
+   * @param what "projects" or "spaces", whichever was removed
+   * @param id of that
+   * @param words what happened, in a sentence
+   */
+  public record Aside(String what, String id, String words) {}
+
+  /** Those who look at a space are told that it was removed, or brought back (null). */
+  public record PutAside(@Nullable Aside aside) {}
 
   /**
    * Edits to make.
@@ -268,7 +282,7 @@ public final class SpaceWire {
    *
    * @param to number of the last thing that shall stand; 0 for none
    */
-  public record GoRequest(@Nullable String id, @Nullable By by, long to) {}
+  public record GoRequest(@Nullable String id, @Nullable By by, @Nullable Long to) {}
 
   /**
    * Something that was done.
@@ -467,7 +481,7 @@ public final class SpaceWire {
   public record Found(long revision, List<String> pieces) {}
 
   /** All snags. */
-  public record Snags(long revision, List<Snag> snags) {}
+  public record Snags(long revision, List<Snag> snags, int all) {}
 
   /** The plan of the bare space. */
   public record PlanView(long revision, ShellPlan plan) {}

@@ -193,7 +193,7 @@ class SpaceControllerTest {
         .andExpect(status().isOk());
     verify(store).undo("room", new StepRequest(null, new By("w", "Anne"), Offer.Step.undoPossible));
     http.perform(sent("/api/spaces/room/history/go", "{'to':3}")).andExpect(status().isOk());
-    verify(store).go("room", new GoRequest(null, null, 3));
+    verify(store).go("room", new GoRequest(null, null, 3L));
   }
 
   // ---- what is meant

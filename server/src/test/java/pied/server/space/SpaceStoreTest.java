@@ -357,7 +357,7 @@ class SpaceStoreTest {
     store.go(room, new GoRequest(null, ANNE, h.deeds().get(0).n()));
     assertThat(pieces()).isEqualTo(three);
     assertThat(store.space(room).filing()).isEqualTo(seats);
-    store.go(room, new GoRequest(null, ANNE, 0));
+    store.go(room, new GoRequest(null, ANNE, 0L));
     assertThat(pieces()).isEmpty();
     store.present((space, window) -> false);
   }

@@ -13,6 +13,7 @@ import java.util.Set;
 import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.Refusal;
+import pied.core.Text;
 import pied.core.catalog.Article;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
@@ -150,11 +151,26 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
     bench.filing().groups().forEach(g -> taken.add(g.name()));
     for (String id : needed) {
       Bundle g = known.get(id);
-      String called = Names.free(Names.bare(g.name()), taken);
+      deep(known, g);
+      String name =
+          g.name() == null || g.name().isBlank() ? "Group" : Text.name("A group", g.name());
+      String called = Names.free(Names.bare(name), taken);
       taken.add(called);
       bench.file(bench.filing().with(new Group(made.get(id), called, made.get(g.in()))));
     }
     return made;
+  }
+
+  /**
+   * @throws Refusal if groups are in one another too deep, or without end
+   */
+  private static void deep(Map<String, Bundle> known, Bundle group) {
+    int n = 0;
+    for (Bundle g = group; g != null; g = known.get(g.in())) {
+      if (++n > Group.DEEPEST) {
+        throw new Refusal("Groups go up to " + Group.DEEPEST + " deep into one another.");
+      }
+    }
   }
 
   private Vec way(Bench bench, List<Piece> made) {
