@@ -33,7 +33,8 @@ function take(message: Message) {
   else if ("aside" in message) sheet.putAside(message.aside ?? null);
   else if ("carrier" in message) sheet.seeCarried(message);
   else if ("changed" in message) sheet.take(message);
-  else if (sheet.space && "revision" in message && sheet.space.revision !== message.revision) void sheet.refresh();
+  else if (sheet.space && "revision" in message && sheet.space.revision !== message.revision)
+    void sheet.refresh();
 }
 
 /** Listens to what happens to a space, here and in other windows; comes back by itself when cut off. */

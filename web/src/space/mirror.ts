@@ -1,7 +1,8 @@
 import type { StateCreator } from "zustand";
 import { api, Refused } from "../api/client";
 import type {
-  Aside, Carried,
+  Aside,
+  Carried,
   Changed,
   EditUnion as Edit,
   FilingView,

@@ -10,5 +10,9 @@ export function useSnags() {
     queryFn: () => api.snags(space.id),
     placeholderData: (before) => before,
   });
-  return { snags: found.data?.snags ?? [], all: found.data?.all ?? 0, stale: found.isPlaceholderData || found.isPending };
+  return {
+    snags: found.data?.snags ?? [],
+    all: found.data?.all ?? 0,
+    stale: found.isPlaceholderData || found.isPending,
+  };
 }

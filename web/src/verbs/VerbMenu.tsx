@@ -104,7 +104,7 @@ export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onCl
           sx={{ fontSize: 13, gap: 3, justifyContent: "space-between", minHeight: 26, py: 0.25 }}
         >
           <span>{c.words}</span>
-          <Box component="kbd" sx={{ font: "inherit", fontSize: 12, color: "text.secondary" }}>
+          <Box component="kbd" aria-hidden sx={{ font: "inherit", fontSize: 12, color: "text.secondary" }}>
             {keys[i].toUpperCase()}
           </Box>
         </MenuItem>

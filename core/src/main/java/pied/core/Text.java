@@ -69,24 +69,22 @@ public final class Text {
     return b.toString();
   }
 
-  /** As it came in, but without what no text has: signs of private use and signs that steer. */
+  /** As it came in, but without signs of private use and such as turn what is read about. */
   public static String readable(String text) {
-    boolean fine = text.codePoints().noneMatch(c -> steers(c) && !isBreak(c));
-    if (fine) {
+    if (text.codePoints().noneMatch(Text::meansNothing)) {
       return text;
     }
     StringBuilder b = new StringBuilder(text.length());
-    text.codePoints().filter(c -> !steers(c) || isBreak(c)).forEach(b::appendCodePoint);
+    text.codePoints().filter(c -> !meansNothing(c)).forEach(b::appendCodePoint);
     return b.toString();
   }
 
-  private static boolean isBreak(int c) {
-    return c == '\n' || c == '\r' || c == '\t';
+  private static boolean steers(int c) {
+    return Character.isISOControl(c) || meansNothing(c);
   }
 
-  private static boolean steers(int c) {
-    return Character.isISOControl(c)
-        || Character.getType(c) == Character.PRIVATE_USE
+  private static boolean meansNothing(int c) {
+    return Character.getType(c) == Character.PRIVATE_USE
         || c >= 0x202A && c <= 0x202E
         || c >= 0x2066 && c <= 0x2069
         || (c & 0xFFFE) == 0xFFFE;

@@ -194,7 +194,7 @@ class CarryTest extends OnTheSheet {
     sheet.schedule("Cushion");
     sheet.page.keyboard().press(" ");
     sheet.page.keyboard().press("u");
-    sheet.page.keyboard().press("u"); // its back
+    sheet.page.keyboard().press("b"); // its back
     p = sheet.onSet(4.7, 0.7, 0.2);
     sheet.page.mouse().move(p[0] - 2, p[1]);
     sheet.page.mouse().move(p[0], p[1]);

@@ -46,6 +46,8 @@ final class Sheet {
           .launch(
               new BrowserType.LaunchOptions()
                   .setExecutablePath(Path.of(chromium))
+                  // as most people have them: scroll bars take room
+                  .setIgnoreDefaultArgs(List.of("--hide-scrollbars"))
                   .setArgs(
                       List.of(
                           "--no-sandbox",

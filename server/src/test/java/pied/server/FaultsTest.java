@@ -96,6 +96,27 @@ class FaultsTest {
   // ---- nonsense
 
   @Test
+  void whatIsLeftOutIsAskedFor() throws Exception {
+    refused("Say to which step", post("/api/spaces/" + room + "/history/go", "{}"));
+    refused("Say which file", post("/api/spaces/" + room + "/handover", "{}"));
+    String item =
+        "{'id':'x','name':'S','article':'stool','size':{'width':0.36,'depth':0.36,'height':0.46},"
+            + "'at':{'x':4,'y':0,'z':2},'turn':0,'group':'g'}";
+    String round = "[{'id':'g','name':'G','in':'h'},{'id':'h','name':'H','in':'g'}]";
+    refused(
+        "deep into one another",
+        edit("{'do':'paste','pieces':[" + item + "],'groups':" + round + "}"));
+    ok(edit("{'do':'paste','pieces':[" + item + "],'groups':[{'id':'g'}]}"));
+  }
+
+  @Test
+  void signsOfPrivateUseAreLost() throws Exception {
+    ok(edit("{'do':'rename','piece':'own','name':'St\\ue000l5\\ue001ool\\u202e'}"));
+    assertThat(store.space(room).piece("own").name()).isEqualTo("Stl5ool");
+    ok(get("/api/spaces/" + room + "/history"));
+  }
+
+  @Test
   void halfALetterIsRefusedWhereverItStands() throws Exception {
     refused("half a letter", edit("{'do':'rename','piece':'own','name':'a\\ud83d'}"));
     refused("half a letter", post("/api/projects", "{'name':'\\udc00b'}"));
@@ -143,6 +164,14 @@ class FaultsTest {
         "{'do':'moveWall','wall':'B','by':-8} | ",
         "{'do':'shift','part':'corner:1','by':{'x':-6,'z':0}} | ",
         "{'do':'datum','to':{'x':99999}} | far",
+        "{'do':'row','of':[null],'count':3,'at':{'x':1,'z':1}} | gap in the list",
+        "{'do':'ring','of':[null],'count':3,'at':{'x':1,'z':1}} | gap in the list",
+        "{'do':'trail','of':[null],'along':['wall:A']} | gap in the list",
+        "{'do':'scatter','of':[null],'count':3} | gap in the list",
+        "{'do':'trail','pieces':['own'],'path':[null,{'x':1,'z':1}]} | gap in the list",
+        "{'do':'scatter','pieces':['own'],'outline':[null]} | gap in the list",
+        "{'do':'outline','corners':[null]} | ",
+        "{'do':'paste','pieces':[null]} | gap in the list",
       })
   void nonsenseIsRefusedInWords(String edit, String words) throws Exception {
     refused(words == null ? "" : words, edit(edit));

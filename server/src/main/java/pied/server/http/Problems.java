@@ -2,6 +2,7 @@ package pied.server.http;
 
 import com.fasterxml.jackson.core.exc.StreamReadException;
 import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.InvalidNullException;
 import com.fasterxml.jackson.databind.exc.InvalidTypeIdException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.util.UUID;
@@ -158,21 +159,23 @@ public class Problems extends ResponseEntityExceptionHandler {
                     "Refused",
                     "“" + cut(u.getPropertyName()) + "” has no meaning here."));
       }
+      if (t instanceof InvalidNullException n) {
+        return ResponseEntity.unprocessableEntity()
+            .body(
+                problem(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "Refused",
+                    "There is a gap in the list at "
+                        + where(n)
+                        + "; what is left out there has no id and no measures."));
+      }
       if (t instanceof StreamReadException) {
         break;
       }
       if (t instanceof JsonMappingException m
           && !(t.getCause() instanceof StreamReadException)
           && !m.getPath().isEmpty()) {
-        String where =
-            cut(
-                m.getPath().stream()
-                    .map(
-                        r ->
-                            r.getFieldName() != null
-                                ? r.getFieldName()
-                                : String.valueOf(r.getIndex()))
-                    .collect(java.util.stream.Collectors.joining("/")));
+        String where = where(m);
         return ResponseEntity.badRequest()
             .body(
                 problem(
@@ -185,6 +188,14 @@ public class Problems extends ResponseEntityExceptionHandler {
         .body(
             problem(
                 HttpStatus.BAD_REQUEST, "Not readable", "The request is not well-formed JSON."));
+  }
+
+  /** Where in a request something is. */
+  private static String where(JsonMappingException m) {
+    return cut(
+        m.getPath().stream()
+            .map(r -> r.getFieldName() != null ? r.getFieldName() : String.valueOf(r.getIndex()))
+            .collect(java.util.stream.Collectors.joining("/")));
   }
 
   private static String cut(String s) {

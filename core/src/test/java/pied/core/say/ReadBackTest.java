@@ -1,0 +1,170 @@
+package pied.core.say;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import pied.core.Refusal;
+import pied.core.Rooms;
+import pied.core.edit.Edit;
+import pied.core.edit.Edits;
+import pied.core.edit.Outcome;
+import pied.core.phrase.Phrase;
+import pied.core.piece.Piece;
+import pied.core.space.Space;
+import pied.core.units.LengthUnit;
+
+/**
+ * What is read back is what is done: over all sentences in the documents, each edit that is
+ * understood is written, the writing is read again, and both are done. The table of it is written
+ * to {@code target/read-back.txt}.
+ */
+class ReadBackTest {
+  private static final Pattern QUOTED = Pattern.compile("`([^`]+)`");
+
+  private final AtomicInteger ids = new AtomicInteger();
+  private final List<String> table = new ArrayList<>();
+  private int done;
+  private int unread;
+  private int differences;
+
+  private static Rooms furnished() {
+    Rooms room = new Rooms();
+    room.json("{'do':'platform','at':{'x':4.8,'z':3},'width':1.6,'depth':1.2,'height':0.2}");
+    room.put("t", "round-table", 2, 2.5);
+    room.put("k", "service-counter", 4.3, 1.2);
+    room.put("a", "open-shelf", 0.6, 0.3);
+    room.put("b", "open-shelf", 1.6, 0.3);
+    room.put("s", "stool", 0.5, 3.4, 20);
+    room.put("s2", "stool", 3.3, 3.4, 40);
+    return room;
+  }
+
+  /** All that stands as an example in the documents, and how it is made more of. */
+  private static List<String> corpus() throws IOException {
+    List<String> all = new ArrayList<>();
+    for (String line : Files.readAllLines(Path.of("..", "docs", "say.md"))) {
+      if (line.startsWith("| ") && !line.contains("---")) {
+        Matcher m = QUOTED.matcher(line);
+        while (m.find()) {
+          all.add(m.group(1));
+        }
+      }
+    }
+    for (String line : Files.readAllLines(Path.of("..", "docs", "tea-room.txt"))) {
+      if (!line.isBlank() && !line.startsWith("#")) {
+        all.add(line.strip());
+      }
+    }
+    all.addAll(
+        List.of(
+            "4 along wall A, 0.2 apart",
+            "4 along wall A, 0.6 from middle to middle",
+            "6 along walls A and B, 0.15 apart, facing out",
+            "3 along the front of the counter, 0.1 apart, 0.2 off",
+            "5 in a row, 0.1 apart, filling 4",
+            "at 2, 1, 0.8",
+            "underside at 0.80",
+            "at 2, 1, underside at 0.4",
+            "a crate at 2, 1, 0.8",
+            "110%",
+            "turn 30 then turn to 10",
+            "a jug at 4, 3.6 then turn 30"));
+    return all;
+  }
+
+  @Test
+  void overAllSentencesThereAre() throws IOException {
+    for (String text : corpus()) {
+      one(text);
+    }
+    Files.createDirectories(Path.of("target"));
+    Files.write(Path.of("target", "read-back.txt"), table);
+    assertThat(differences).as(String.join("\n", table)).isZero();
+    assertThat(done).as("edits that were read back").isGreaterThan(60);
+  }
+
+  private void one(String text) {
+    Space space = furnished().space;
+    Ask ask = ask(space, List.of("s", "s2"));
+    Understood u = Say.understand(ask, text);
+    if (u.wrong() != null || u.edits().isEmpty()) {
+      unread++;
+      table.add("not of this room | " + text + " | " + u.wrong());
+      return;
+    }
+    for (Edit e : u.edits()) {
+      space = one(text, space, e);
+      if (space == null) {
+        return;
+      }
+    }
+  }
+
+  /** The space after the edit; null where it cannot be done. */
+  private Space one(String text, Space space, Edit e) {
+    List<Phrase> words = Sentences.write(space, e, LengthUnit.M);
+    Object meant = made(space, e);
+    if (words != null) {
+      String written = Phrase.said(words);
+      Understood again = Say.understand(ask(space, about(e, space)), written);
+      Object read =
+          again.wrong() != null
+              ? "cannot be read: " + again.wrong()
+              : again.edits().size() == 1 ? made(space, again.edits().get(0)) : "is more than one";
+      boolean same = read.equals(meant);
+      done++;
+      differences += same ? 0 : 1;
+      table.add((same ? "same" : "DIFFERENT") + " | " + text + " | " + written);
+    }
+    try {
+      return apply(space, e).space();
+    } catch (Refusal r) {
+      return null;
+    }
+  }
+
+  private Ask ask(Space space, List<String> selected) {
+    return new Ask(space, selected, LengthUnit.M, () -> "x" + ids.incrementAndGet());
+  }
+
+  /** What a sentence about an edit is about: the pieces it names. */
+  private static List<String> about(Edit e, Space space) {
+    try {
+      Object pieces = e.getClass().getMethod("pieces").invoke(e);
+      if (pieces instanceof List<?> all) {
+        return all.stream().map(String::valueOf).filter(space::has).toList();
+      }
+    } catch (ReflectiveOperationException x) {
+      return List.of(); // about none
+    }
+    return List.of();
+  }
+
+  private static Outcome apply(Space space, Edit e) {
+    int[] n = {0};
+    return Edits.apply(space, List.of(e), LengthUnit.M, () -> "y" + n[0]++);
+  }
+
+  /** What comes of it, whatever ids new pieces have; or why it cannot be done. */
+  private static Object made(Space space, Edit e) {
+    try {
+      Map<String, Integer> all = new TreeMap<>();
+      for (Piece p : apply(space, e).space().pieces()) {
+        all.merge(p.name() + p.form() + p.stance() + p.keeping().slot(), 1, Integer::sum);
+      }
+      return all;
+    } catch (Refusal r) {
+      return r.getMessage();
+    }
+  }
+}
