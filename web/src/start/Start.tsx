@@ -15,7 +15,13 @@ import { useWhole, type Gone } from "./useWhole";
 
 /** The projects and their spaces; where one begins. */
 export function Start({ failed, loading }: { failed: string | null; loading: boolean }) {
-  const projects = useQuery({ queryKey: ["projects"], queryFn: api.projects, staleTime: 0 });
+  const projects = useQuery({
+    queryKey: ["projects"],
+    queryFn: api.projects,
+    staleTime: 0,
+    retry: 60,
+    retryDelay: 500,
+  });
   const [gone, setGone] = useState<Gone | null>(null);
   const [wrong, setWrong] = useState("");
   const whole = useWhole(setGone, setWrong);
