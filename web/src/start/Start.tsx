@@ -6,12 +6,15 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api } from "../api/client";
+import { api, Refused } from "../api/client";
 import { Named } from "./Named";
 import { NewSpace } from "./NewSpace";
 import { SpaceCard } from "./SpaceCard";
 import { TakeIn } from "./TakeIn";
 import { useWhole, type Gone } from "./useWhole";
+
+/** While Pied is being made ready it is asked again. */
+const isMadeReady = (times: number, e: Error) => e instanceof Refused && e.status === 503 && times < 120;
 
 /** The projects and their spaces; where one begins. */
 export function Start({ failed, loading }: { failed: string | null; loading: boolean }) {
@@ -19,7 +22,7 @@ export function Start({ failed, loading }: { failed: string | null; loading: boo
     queryKey: ["projects"],
     queryFn: api.projects,
     staleTime: 0,
-    retry: 60,
+    retry: isMadeReady,
     retryDelay: 500,
   });
   const [gone, setGone] = useState<Gone | null>(null);

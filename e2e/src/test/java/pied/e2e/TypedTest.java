@@ -171,9 +171,9 @@ class TypedTest extends OnTheSheet {
     sheet.page.keyboard().press(".");
     sheet.page.keyboard().type("render");
     assertThat(sheet.page.getByTestId("not-yet")).containsText("not there yet");
-    sheet.page.getByLabel("Search the catalog").fill("!undo");
-    assertThat(sheet.page.locator("[role=option][data-verb=Undo]"))
-        .containsText("Not now: there is nothing to undo.");
+    sheet.page.getByLabel("Search the catalog").fill("!redo");
+    assertThat(sheet.page.locator("[role=option][data-verb=Redo]"))
+        .containsText("Not now: nothing was undone.");
   }
 
   @Test

@@ -113,4 +113,17 @@ class NoFaultTest {
     room.json("{'do':'moveTo','pieces':['q'],'to':{'x':3}}");
     assertThat(snags()).anyMatch(s -> s.contains("overlaps"));
   }
+
+  @Test
+  void aHeapIsToldInFewWords() {
+    Piece one = room.put("s", "stool", 3, 2);
+    List<Piece> heap = new java.util.ArrayList<>();
+    for (int i = 0; i < 400; i++) {
+      heap.add(one.withId("p" + i).withName("Stool " + i));
+    }
+    room.space = room.space.with(heap);
+    List<Snag> told = Snag.of(room.space);
+    assertThat(told).hasSizeLessThanOrEqualTo(401 * 13).hasSizeGreaterThan(400);
+    assertThat(told).anyMatch(s -> s.words().endsWith("overlaps more than these."));
+  }
 }

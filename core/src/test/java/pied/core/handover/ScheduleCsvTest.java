@@ -74,4 +74,33 @@ class ScheduleCsvTest {
     List<List<String>> rows = List.of(List.of("a", "b"), List.of("x,\"y\"", "1\n2"));
     assertThat(ScheduleCsv.text(rows, false)).isEqualTo("a,b\r\n\"x,\"\"y\"\"\",\"1\n2\"\r\n");
   }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "=1+1",
+        "+1",
+        "-1",
+        "@x",
+        "\uFF1D1+1",
+        "\uFF0B1",
+        "\uFF0D1",
+        "\uFF20x",
+        "\u200B=1",
+        "\u00A0=1",
+        "\uFEFF=1",
+        "  =1",
+        "\u2060+1",
+        "a\tb",
+        "\u22121"
+      })
+  void noSpreadsheetTakesItForAFormula(String name) {
+    assertThat(ScheduleCsv.text(name)).isEqualTo("'" + name);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"Stool", "a=b", "1 - 2", "\u00C4pfel", "\u65E5\u672C"})
+  void whatIsNoneStaysAsItIs(String name) {
+    assertThat(ScheduleCsv.text(name)).isEqualTo(name);
+  }
 }

@@ -8,18 +8,29 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
 import org.junit.jupiter.api.Test;
 import pied.core.Refusal;
 import pied.core.Rooms;
+import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
+import pied.core.edit.repeat.RingBuilder;
+import pied.core.edit.repeat.RowBuilder;
+import pied.core.edit.repeat.ScatterBuilder;
+import pied.core.edit.repeat.TrailBuilder;
+import pied.core.measure.Side;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
+import pied.core.space.Rule;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 
@@ -87,6 +98,81 @@ class ReadBackTest {
     Files.write(Path.of("target", "read-back.txt"), table);
     assertThat(differences).as(String.join("\n", table)).isZero();
     assertThat(done).as("edits that were read back").isGreaterThan(60);
+  }
+
+  /** Rules with whatever is said of them, and left out. */
+  @Property(tries = 150)
+  void overAllRules(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Random r = new Random(seed);
+    Space space = ROOM;
+    Edit e = rule(r);
+    int before = differences;
+    one("seed " + seed, space, e);
+    assertThat(differences - before).as(String.join("\n", table)).isZero();
+    table.clear();
+  }
+
+  private static final Space ROOM = furnished().space;
+
+  private static Edit rule(Random r) {
+    List<String> own = List.of("s", "s2");
+    Amount count = some(r, Amount.of(1 + r.nextInt(5)));
+    Amount gap = some(r, length(r, 40));
+    Amount pitch = gap == null ? some(r, length(r, 80)) : null;
+    Amount turn = some(r, Amount.of(15 * r.nextInt(24)));
+    return switch (r.nextInt(4)) {
+      case 0 -> {
+        boolean walls = r.nextBoolean();
+        var along =
+            walls
+                ? List.of("wall:A")
+                : r.nextBoolean() ? List.of("wall:A", "wall:B") : List.of("k");
+        yield TrailBuilder.builder()
+            .pieces(own)
+            .along(along)
+            .side(along.equals(List.of("k")) ? Side.front : null)
+            .count(count == null && gap == null && pitch == null ? Amount.of(3) : count)
+            .gap(gap)
+            .pitch(pitch)
+            .offset(some(r, length(r, 20)))
+            .facing(some(r, Rule.Facing.values()[r.nextInt(4)]))
+            .turn(turn)
+            .build();
+      }
+      case 1 ->
+          RowBuilder.builder()
+              .pieces(own)
+              .count(count == null ? Amount.of(4) : count)
+              .gap(pitch == null && gap == null ? Amount.of(0.1) : gap)
+              .pitch(pitch)
+              .rows(some(r, Amount.of(2)))
+              .build();
+      case 2 ->
+          RingBuilder.builder()
+              .pieces(own)
+              .around("t")
+              .count(count == null ? Amount.of(4) : count)
+              .gap(gap)
+              .facing(some(r, r.nextBoolean() ? Rule.Facing.inward : Rule.Facing.outward))
+              .turn(turn)
+              .build();
+      default ->
+          ScatterBuilder.builder()
+              .pieces(own)
+              .count(count == null ? Amount.of(6) : count)
+              .least(gap)
+              .turning(some(r, Amount.of(45)))
+              .seed(Amount.of(1 + r.nextInt(50)))
+              .build();
+    };
+  }
+
+  private static Amount length(Random r, int centimetres) {
+    return Amount.of((5 + r.nextInt(centimetres)) / 100.0);
+  }
+
+  private static <T> T some(Random r, T value) {
+    return r.nextBoolean() ? value : null;
   }
 
   /** One after the other, each in what those before it have made. */

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 public class WorkFolder {
   private final Path folder;
 
-  WorkFolder(@Value("${pied.data}") String data) {
+  public WorkFolder(@Value("${pied.data}") String data) {
     folder = Path.of(data).resolve("work");
   }
 

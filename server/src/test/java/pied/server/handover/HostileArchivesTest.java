@@ -3,8 +3,15 @@ package pied.server.handover;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.BooleanNode;
+import com.fasterxml.jackson.databind.node.DoubleNode;
+import com.fasterxml.jackson.databind.node.IntNode;
+import com.fasterxml.jackson.databind.node.LongNode;
+import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -12,6 +19,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -23,9 +31,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.Refusal;
 import pied.core.check.Snag;
+import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.group.MakeGroup;
 import pied.core.edit.keep.NameSelection;
+import pied.core.edit.repeat.RowBuilder;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
@@ -48,13 +58,19 @@ class HostileArchivesTest {
   private Map<String, byte[]> files;
   private String first;
 
+  private String project;
+
   @BeforeEach
   void aProject() throws IOException {
-    String project = projects.newProject("House " + System.nanoTime()).id();
+    project = projects.newProject("House " + System.nanoTime()).id();
     first = projects.newSpace(project, "Room", Given.shell()).id();
     edit(Given.put("a", "stool", 1, 1), Given.put("b", "service-counter", 3, 2));
     edit(new MakeGroup(List.of("a", "b"), "g", "Pair"));
     edit(new NameSelection("Mine", List.of("a")));
+    aProjectAsItIs();
+  }
+
+  private void aProjectAsItIs() throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     archives.write(project, out);
     files = new LinkedHashMap<>();
@@ -342,5 +358,96 @@ class HostileArchivesTest {
     other.join(10_000);
     assertThat(in.project().spaces()).extracting(SpaceName::name).hasSize(149);
     assertThat(waits).as("edits came through in between").hasSizeGreaterThan(20);
+  }
+
+  // ---- whatever is in it
+
+  private static final JsonNode[] NASTY = {
+    new TextNode(""),
+    new TextNode("x".repeat(70_000)),
+    new TextNode("\uE000l5\uE001"),
+    new TextNode("piece"),
+    new TextNode("a"),
+    new TextNode("b"),
+    IntNode.valueOf(-1),
+    IntNode.valueOf(Integer.MAX_VALUE),
+    LongNode.valueOf(Long.MIN_VALUE),
+    DoubleNode.valueOf(1e308),
+    DoubleNode.valueOf(-1e-300),
+    DoubleNode.valueOf(0),
+    NullNode.instance,
+    BooleanNode.TRUE,
+    Json.MAPPER.createArrayNode(),
+    Json.MAPPER.createObjectNode()
+  };
+
+  /**
+   * Any value of a space's file is another: it is refused, or what comes of it can be worked in.
+   */
+  @Test
+  void anyValueMayBeAnother() throws IOException {
+    edit(RowBuilder.builder().pieces(List.of("a")).count(Amount.of(3)).gap(Amount.of(0.1)).build());
+    aProjectAsItIs();
+    long end = System.nanoTime() + Integer.getInteger("pied.fuzz.seconds", 8) * 1_000_000_000L;
+    byte[] whole = files.get("spaces/001.json");
+    int kept = 0;
+    for (long seed = 0; System.nanoTime() < end; seed++) {
+      Random r = new Random(seed);
+      ObjectNode tree = (ObjectNode) Json.MAPPER.readTree(whole);
+      for (int k = 0; k < 1 + r.nextInt(4); k++) {
+        hurt(tree, r);
+      }
+      files.put("spaces/001.json", tree.toString().getBytes(StandardCharsets.UTF_8));
+      HandoverWire.TakenIn in;
+      try {
+        in = taken();
+      } catch (Refusal e) {
+        assertThat(e.getMessage()).isNotBlank();
+        continue;
+      }
+      kept++;
+      String id = in.project().spaces().get(0).id();
+      try {
+        Snag.of(store.space(id));
+        store.view(id, null);
+        store.history(id, 0, LengthUnit.M);
+        for (int i = 0; i < 5; i++) {
+          store.undo(id, null);
+          Snag.of(store.space(id));
+        }
+      } catch (Refusal e) {
+        assertThat(e.getMessage()).isNotBlank();
+      } catch (RuntimeException e) {
+        throw new AssertionError("seed " + seed, e);
+      }
+    }
+    assertThat(kept).isPositive();
+  }
+
+  private static void hurt(JsonNode tree, Random r) {
+    JsonNode at = tree;
+    while (true) {
+      int n = at.size();
+      if (n == 0) {
+        return;
+      }
+      int i = r.nextInt(n);
+      JsonNode next;
+      if (at instanceof ArrayNode a) {
+        next = a.get(i);
+        if (next.isValueNode() || r.nextInt(12) == 0) {
+          a.set(i, NASTY[r.nextInt(NASTY.length)]);
+          return;
+        }
+      } else {
+        String name = List.copyOf(at.properties()).get(i).getKey();
+        next = at.get(name);
+        if (next.isValueNode() || r.nextInt(12) == 0) {
+          ((ObjectNode) at).set(name, NASTY[r.nextInt(NASTY.length)]);
+          return;
+        }
+      }
+      at = next;
+    }
   }
 }

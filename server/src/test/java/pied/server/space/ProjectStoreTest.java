@@ -13,6 +13,7 @@ import pied.core.Refusal;
 import pied.server.Given;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.ProjectView;
+import pied.server.space.SpaceWire.PutAside;
 import pied.server.space.SpaceWire.SpaceName;
 import pied.server.store.Missing;
 
@@ -45,6 +46,29 @@ class ProjectStoreTest {
 
   private void put(String id, double x) {
     store.edit(room, new EditRequest(null, null, "m", List.of(Given.put(id, "stool", x, 2))));
+  }
+
+  @Test
+  void whoWorksInWhatIsRemovedIsToldAndCanGoOnOnceItIsBack() {
+    put("a", 1);
+    List<PutAside> told = new java.util.concurrent.CopyOnWriteArrayList<>();
+    store.listenAside((id, aside) -> told.add(aside));
+    projects.removeProject(project, true);
+    assertThat(told).hasSize(1);
+    assertThat(told.get(0).aside().what()).isEqualTo("projects");
+    assertThat(store.view(room).aside().words()).contains("Inn").contains("was removed");
+    assertThatThrownBy(() -> put("b", 2))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("until it is brought back");
+    store.letGo(0); // read anew it is still so
+    assertThatThrownBy(() -> put("b", 2)).isInstanceOf(Refusal.class);
+    projects.removeProject(project, false);
+    assertThat(told.get(told.size() - 1).aside()).isNull();
+    put("b", 2);
+    assertThat(store.space(room).pieces()).hasSize(2);
+    projects.removeSpace(room, true);
+    assertThat(store.view(room).aside().what()).isEqualTo("spaces");
+    projects.removeSpace(room, false);
   }
 
   @Test
