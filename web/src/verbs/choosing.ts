@@ -7,7 +7,7 @@ export const useChoosing = create<{ word: string | null }>(() => ({ word: null }
 /** Opens the choices of a verb; a letter chooses then. */
 export const openChoices = (word: string) => useChoosing.setState({ word });
 
-const SMALL = new Set(["the", "it", "its", "from", "on", "in", "of", "to", "as"]);
+const SMALL = new Set(["the", "it", "its", "from", "on", "in", "of", "to", "as", "is"]);
 
 /** A letter for each choice: the first of its letters that no choice before it has. */
 export function letters(choices: Choice[]): string[] {

@@ -16,7 +16,7 @@ export const OTHER_WORDS: Record<string, string> = {
   "Settle onto…": "drop put on place on stack rest",
   Settle: "drop down fall ground floor gravity land rest lower",
   "Line up": "align alignment center centre centring flush level straighten edges match",
-  "Space out": "distribute even evenly equal spacing gap gaps apart spread",
+  "Space out": "distribute even evenly spacing gap gaps equal apart spread",
   Row: "array line repeat series multiply many grid rows block pattern",
   "Ring around…": "array circle circular round radial polar repeat",
   "Trail along…": "array path along wall set against it border edge line repeat follow fence",

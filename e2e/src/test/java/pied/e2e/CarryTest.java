@@ -337,6 +337,7 @@ class CarryTest extends OnTheSheet {
     double d = size("a", "depth");
     pickUp("Banquette element 2", 4 - w / 2 + 0.05, 3 - d / 2 + 0.05);
     sheet.page.keyboard().press("m");
+    sheet.page.keyboard().press("t"); // as it is turned
     moveTo(2 + w / 2 + 0.03, 1 - d / 2 + 0.02);
     assertThat(sheet.page.getByTestId("snapped")).containsText("on a corner of Banquette element");
     click();
@@ -355,7 +356,7 @@ class CarryTest extends OnTheSheet {
     double back = 0.05 - d / 2;
     pickUp("Banquette element 3", 4 + left * cos + back * sin, 3 - left * sin + back * cos);
     sheet.page.keyboard().press("m");
-    sheet.page.keyboard().press("m");
+    sheet.page.keyboard().press("f");
     assertThat(carry()).containsText("faces meeting");
     moveTo(2 + 1.5 * w + 0.03, 1 - d / 2 + 0.02);
     assertThat(sheet.page.getByTestId("snapped"))

@@ -319,7 +319,7 @@ class ManyTest extends Counting {
     assertThat(x(piece("p"))).isEqualTo(1.95, EXACT);
     assertThat(x(piece(other))).isEqualTo(2 * line - 1.95, EXACT);
     assertThat(actions).isLessThanOrEqualTo(5);
-    pied.edit(room, "{'do':'remove','pieces':['%s']}", other);
+    pied.edit(room, "{'do':'remove','pieces':['%s','p']}", other);
     pied.place(room, "q", "barrel", 1.5, -2);
     sheet.page.waitForSelector("[data-testid=plan] [data-piece='q'] path");
     sheet.page.keyboard().press("Escape");

@@ -190,6 +190,11 @@ final class Repeating {
     return a.mounting() == Mounting.STANDS ? 0 : begins(near).at().y();
   }
 
+  /** What is repeated for the first time, the first piece of each; none for what is adjusted. */
+  List<Piece> begins() {
+    return units.stream().map(ids -> bench.piece(ids.get(0))).toList();
+  }
+
   /** Ids of what is repeated, as it is there now. */
   Set<String> own() {
     Set<String> all = new LinkedHashSet<>();

@@ -3,14 +3,17 @@ package pied.core.edit.repeat;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
 import pied.core.edit.Wanting;
+import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Rule;
+import pied.core.space.Shell;
 import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
 
@@ -18,7 +21,8 @@ import pied.core.units.LengthUnit;
  * Strews something over a floor, over tops and boards, or about a point; or adjusts what was strewn
  * so. What is not said is as it was.
  *
- * @param pieces what is repeated, by equal shares; it stays where it is, as one of them
+ * @param pieces what is repeated, by equal shares; it stays where it is, as one of them, unless it
+ *     is said that they lie elsewhere
  * @param group id of the scatter to adjust
  * @param of articles to repeat instead, with their shares
  * @param onto ids of the pieces on which they lie; the floor if there are none
@@ -100,7 +104,21 @@ public record Scatter(
             .withTurning(turning == null ? old.turning() : turning.angle(old.turning()))
             .withSizing(sizing == null ? old.sizing() : percent(sizing, old.sizing()))
             .withSeed(Boolean.TRUE.equals(another) ? seeded + 1 : seeded);
-    r.lay(next, Boolean.TRUE.equals(refill), true);
+    Rule.Scatter rule = next;
+    r.lay(next, Boolean.TRUE.equals(refill), r.begins().stream().allMatch(p -> lies(p, rule)));
+  }
+
+  /** Whether a piece lies already where it is said that they shall lie; anywhere if nothing is. */
+  private static boolean lies(Piece p, Rule.Scatter rule) {
+    Spot at = new Spot(p.at().x(), p.at().z());
+    if (!rule.onto().isEmpty()) {
+      return p.on().kind() == On.Kind.piece && rule.onto().contains(p.on().id());
+    }
+    if (!rule.outline().isEmpty()) {
+      var figure = Shell.figure(rule.outline());
+      return figure.covers(figure.getFactory().createPoint(new Coordinate(at.x(), at.z())));
+    }
+    return rule.about() == null || rule.about().distance(at) <= rule.radius();
   }
 
   private static double percent(Amount a, double current) {

@@ -150,4 +150,23 @@ class ScatterTest {
           .hasMessageContaining(c[1]);
     }
   }
+
+  @Test
+  void whatItBeganWithStaysWhereItIsUnlessItIsSaidWhereTheyLie() {
+    Rooms r = new Rooms();
+    var was = r.put("a", "stool", 0.6, 0.7);
+    r.json("{'do':'scatter','pieces':['a'],'count':6}");
+    assertThat(r.piece("a").at()).isEqualTo(was.at());
+    assertThat(r.space.members(r.piece("a").keeping().group())).hasSize(6);
+    assertThat(pied.core.check.Snag.of(r.space)).isEmpty();
+    Rooms t = new Rooms();
+    t.put("t", "long-table", 3, 2);
+    var cup = t.put("c", "cup-and-saucer", 3, 2);
+    t.json("{'do':'scatter','pieces':['c'],'onto':['t'],'count':5}");
+    assertThat(t.piece("c").at()).isEqualTo(cup.at());
+    var book = t.put("b", "books", 5, 3.4);
+    t.json("{'do':'scatter','pieces':['b'],'onto':['t'],'count':3}");
+    assertThat(t.piece("b").at()).as("told to lie there").isNotEqualTo(book.at());
+    assertThat(t.piece("b").on()).isEqualTo(pied.core.piece.On.piece("t"));
+  }
 }
