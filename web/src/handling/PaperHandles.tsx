@@ -58,7 +58,9 @@ export function PaperHandles(props: {
             style={pixel(mark.at)}
             sx={{
               position: "absolute",
-              pointerEvents: "auto",
+              pointerEvents: "none",
+              // the mark itself is about its point; the box that places it is not
+              "& > *": { pointerEvents: "auto" },
               zIndex: seen ? 2 : 1,
               // what cannot be told apart from others shows as one comes near
               ...(!seen && { opacity: 0, "&:hover, &:focus-within": { opacity: 1 } }),

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
+import { THREE_LINES } from "../caption/Caption";
 import { Doing } from "../caption/doing";
 import { Phrases } from "../caption/PhraseParts";
 import { reach } from "../caption/reach";
@@ -35,7 +36,7 @@ export function ProposalCaption() {
       data-testid="proposal"
       data-fresh={fresh || undefined}
       data-ready={ready || undefined}
-      sx={{ fontSize: 15, lineHeight: "19px", maxHeight: 60, overflowY: "auto", flex: 1 }}
+      sx={{ ...THREE_LINES, flex: 1 }}
     >
       {text !== null && <SayField />}
       {answer && answer.words.length > 0 && (

@@ -209,7 +209,7 @@ function Snags() {
             Nothing hovers, overlaps or lies outside the room.
           </Typography>
         ) : (
-          <List dense sx={{ maxWidth: 380, maxHeight: 420, overflow: "auto" }}>
+          <List dense sx={{ maxWidth: 560, maxHeight: 420, overflow: "auto" }}>
             {snags.slice(0, LISTED).map((s, i) => (
               <Box key={i} sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", pr: 1 }}>
                 <ListItemButton
@@ -225,7 +225,12 @@ function Snags() {
                 {[s.remedy, s.silence].map(
                   (r) =>
                     r && (
-                      <Button key={r.words} size="small" onClick={() => mend(r.edits)}>
+                      <Button
+                        key={r.words}
+                        size="small"
+                        sx={{ whiteSpace: "nowrap" }}
+                        onClick={() => mend(r.edits)}
+                      >
                         {r.words}
                       </Button>
                     ),

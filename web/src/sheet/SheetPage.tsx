@@ -50,7 +50,7 @@ export function SheetPage() {
       sx={{
         height: "100vh",
         display: "grid",
-        gridTemplateRows: "44px minmax(0, 1fr) 60px 30px",
+        gridTemplateRows: "44px minmax(0, 1fr) 64px 30px",
         gridTemplateColumns: "minmax(0, 1fr)",
       }}
     >

@@ -57,6 +57,15 @@ export function FoundVerbs({ text, onDone }: { text: string; onDone: () => void 
   };
   return (
     <>
+      {missing && (
+        <Typography
+          variant="body2"
+          data-testid="not-yet"
+          sx={{ px: 1.5, py: 1, borderBottom: 1, borderColor: "divider" }}
+        >
+          {missing}
+        </Typography>
+      )}
       {found.map((v) => (
         <Box
           key={v.word}
@@ -93,15 +102,6 @@ export function FoundVerbs({ text, onDone }: { text: string; onDone: () => void 
           </Typography>
         </Box>
       ))}
-      {missing && (
-        <Typography
-          variant="body2"
-          data-testid="not-yet"
-          sx={{ px: 1.5, py: 1, borderBottom: 1, borderColor: "divider" }}
-        >
-          {missing}
-        </Typography>
-      )}
       {!missing && maySay(text) && <SayIt text={text.trim()} onDone={onDone} />}
       {found.length === 0 && !missing && (
         <Typography variant="body2" color="text.secondary" sx={{ p: 2 }}>

@@ -36,9 +36,9 @@ const split = (text: string) =>
 function fits(typed: string, words: string[]): number | null {
   if (words.some((w) => w.startsWith(typed))) return 0;
   const most = slips(typed);
-  const least = Math.min(
-    ...words.map((w) => (Math.abs(w.length - typed.length) > most ? 9 : off(typed, w, most))),
-  );
+  const slipped = words.map((w) => (Math.abs(w.length - typed.length) > most ? 9 : off(typed, w, most)));
+  // who slips twice begins right all the same
+  const least = Math.min(...slipped.filter((n, i) => n < 2 || words[i][0] === typed[0]), 9);
   return least <= most ? least : null;
 }
 
