@@ -30,13 +30,13 @@ final class Points {
     return new PlanPoint(x, z);
   }
 
-  /** A third number behind a place: how high; null if there is none. */
+  /** A third number behind a place, bare: how high its underside is; null if there is none. */
   static @Nullable Amount high(Reading r) {
     int before = r.at();
     if (r.comma() && r.length()) {
       Amount y = r.length("so high");
-      r.quietly("high");
-      boolean other = r.ahead("wide|deep|x|apart|from|off|beside|below|*|by");
+      // with a word behind it, it is a size or something else: "0.55 high"
+      boolean other = r.ahead("wide|deep|high|x|apart|from|off|beside|below|*|by");
       if (!other) {
         return y;
       }

@@ -48,18 +48,6 @@ class ReadBackTest {
   private int unread;
   private int differences;
 
-  private static Rooms furnished() {
-    Rooms room = new Rooms();
-    room.json("{'do':'platform','at':{'x':4.8,'z':3},'width':1.6,'depth':1.2,'height':0.2}");
-    room.put("t", "round-table", 2, 2.5);
-    room.put("k", "service-counter", 4.3, 1.2);
-    room.put("a", "open-shelf", 0.6, 0.3);
-    room.put("b", "open-shelf", 1.6, 0.3);
-    room.put("s", "stool", 0.5, 3.4, 20);
-    room.put("s2", "stool", 3.3, 3.4, 40);
-    return room;
-  }
-
   /** All that stands as an example in the documents, and how it is made more of. */
   private static List<String> corpus() throws IOException {
     List<String> all = new ArrayList<>();
@@ -112,7 +100,7 @@ class ReadBackTest {
     table.clear();
   }
 
-  private static final Space ROOM = furnished().space;
+  private static final Space ROOM = SayTest.furnished().space;
 
   private static Edit rule(Random r) {
     List<String> own = List.of("s", "s2");
@@ -201,7 +189,7 @@ class ReadBackTest {
   }
 
   private void one(String text) {
-    Space space = furnished().space;
+    Space space = SayTest.furnished().space;
     Ask ask = ask(space, List.of("s", "s2"));
     Understood u = Say.understand(ask, text);
     if (u.wrong() != null || u.edits().isEmpty()) {

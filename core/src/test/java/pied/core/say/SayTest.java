@@ -29,7 +29,7 @@ class SayTest {
   private final Rooms room = furnished();
 
   /** A round table, a counter, three shelves, a platform, stools and a sofa. */
-  private static Rooms furnished() {
+  static Rooms furnished() {
     Rooms room = new Rooms();
     room.json("{'do':'platform','at':{'x':4.8,'z':3},'width':1.6,'depth':1.2,'height':0.2}");
     room.put("t", "round-table", 2, 2.5);
@@ -426,7 +426,7 @@ class SayTest {
       strings = {
         "a crate at 2, 2, underside at 0.80",
         "a crate at 2, 2, 0.8",
-        "a crate at 2, 2, 0.8 high, turned 45",
+        "a crate at 2, 2, 0.8, turned 45, 0.3 high",
         "a crate at 2, 2 then underside at 0.8",
         "a crate at 1, 1 then at 2, 2, 0.80",
         "a crate at 1, 1 then at 2, 2, underside at 80 cm"
