@@ -3,15 +3,15 @@ package pied.core;
 /** How long something may take: asked between its steps, it refuses when the time is up. */
 public final class Effort {
   /** As long as it takes. */
-  public static final Effort ANY = new Effort(Long.MAX_VALUE, 0, () -> {});
+  public static final Effort ANY = new Effort(Long.MAX_VALUE, "", () -> {});
 
   private final long until;
-  private final int seconds;
+  private final String tooLong;
   private final Runnable step;
 
-  private Effort(long until, int seconds, Runnable step) {
+  private Effort(long until, String tooLong, Runnable step) {
     this.until = until;
-    this.seconds = seconds;
+    this.tooLong = tooLong;
     this.step = step;
   }
 
@@ -21,12 +21,32 @@ public final class Effort {
   }
 
   /**
-   * The same, with somebody who is told of every step.
+   * So many seconds for a look that changes nothing.
+   *
+   * @param what is looked for, as in "the snags"
+   * @param instead what makes it shorter, a sentence
+   */
+  public static Effort looking(int seconds, String what, String instead) {
+    String tooLong =
+        "To look for " + what + " takes longer than " + seconds + " seconds. " + instead;
+    return new Effort(end(seconds), tooLong, () -> {});
+  }
+
+  /**
+   * As {@link #seconds}, with somebody who is told of every step.
    *
    * @param step may refuse to go on
    */
   public static Effort watched(int seconds, Runnable step) {
-    return new Effort(System.nanoTime() + seconds * 1_000_000_000L, seconds, step);
+    String tooLong =
+        "That takes longer than "
+            + seconds
+            + " seconds. Nothing was changed; do it in smaller parts.";
+    return new Effort(end(seconds), tooLong, step);
+  }
+
+  private static long end(int seconds) {
+    return System.nanoTime() + seconds * 1_000_000_000L;
   }
 
   /**
@@ -37,10 +57,7 @@ public final class Effort {
   public void goOn() {
     step.run();
     if (this != ANY && System.nanoTime() - until > 0) {
-      throw new Refusal(
-          "That takes longer than "
-              + seconds
-              + " seconds. Nothing was changed; do it in smaller parts.");
+      throw new Refusal(tooLong);
     }
   }
 }

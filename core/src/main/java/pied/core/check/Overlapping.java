@@ -27,9 +27,9 @@ final class Overlapping implements Snag.Check {
                 Resting.CONTACT,
                 b ->
                     !b.id().equals(p.id())
+                        && (b.id().compareTo(p.id()) > 0 || !space.has(b.id()))
                         && !Underlay.lets(space, p, b)
-                        && !(space.has(b.id()) && Joined.at(space, p, space.piece(b.id())))
-                        && (!space.has(b.id()) || b.id().compareTo(p.id()) > 0),
+                        && !(space.has(b.id()) && Joined.at(space, p, space.piece(b.id()))),
                 NAMED + 1);
     for (Body other : met.subList(0, Math.min(NAMED, met.size()))) {
       String words = p.name() + " overlaps " + space.nameOf(other.id()) + ".";

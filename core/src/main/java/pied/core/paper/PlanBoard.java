@@ -39,6 +39,9 @@ final class PlanBoard {
   /** Edges shorter than this on paper only blacken it, millimetres. */
   private static final double SHORT = 0.5;
 
+  /** Less than this is not seen, m². */
+  private static final double LEAST = 1e-6;
+
   private static final String SOLID = "#8F8A83";
   private static final String WHITE = "#FFFFFF";
 
@@ -231,6 +234,11 @@ final class PlanBoard {
         continue;
       }
       Geometry over = over(covered, foot);
+      if (over != null && !shows(foot, over)) {
+        // it covers nothing either: however many are in one place, one of them is looked at
+        draw(outline, Pen.HIDDEN);
+        continue;
+      }
       Geometry edges = lines(drawing.lines(), false);
       if (over == null) {
         draw(outline, Pen.OUTLINE);
@@ -250,6 +258,10 @@ final class PlanBoard {
     List<Geometry> near = covered.query(foot.getEnvelopeInternal());
     List<Geometry> meets = near.stream().filter(g -> g.intersects(foot)).toList();
     return meets.isEmpty() ? null : UnaryUnionOp.union(meets);
+  }
+
+  private static boolean shows(Geometry foot, Geometry over) {
+    return OverlayNGRobust.overlay(foot, over, OverlayNG.DIFFERENCE).getArea() > LEAST;
   }
 
   /** What outlines enclose: rings within others are holes. */

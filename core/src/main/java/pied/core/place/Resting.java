@@ -378,8 +378,11 @@ public final class Resting {
         bodies.any(
             new Box(low, box.max()),
             b -> {
-              boolean another = surfaces.mayCarry(b) && first[0] != null;
-              first[0] = first[0] == null && surfaces.mayCarry(b) ? b : first[0];
+              if (!surfaces.mayCarry(b)) {
+                return false;
+              }
+              boolean another = first[0] != null;
+              first[0] = another ? first[0] : b;
               return another;
             });
     if (several) {

@@ -23,6 +23,10 @@ public final class Nearness {
     if (!pa.box(a.box()).overlaps(pb.box(b.box()), depth)) {
       return false;
     }
+    // of two alike in one place no surface crosses another: every pair of triangles would be tried
+    if (a == b && pa.equals(pb) && Travel.filled(a)) {
+      return true;
+    }
     Crossing walk = new Crossing(a, pa, b, pb, depth);
     walk.run();
     return walk.found || Travel.sunk(a, pa, b, pb);

@@ -85,6 +85,11 @@ public final class Travel {
     return holds(b, pb, a, pa, a.places()) || holds(a, pa, b, pb, b.places());
   }
 
+  /** Whether a mesh has an inside at all: then another of it in the same place is sunk in it. */
+  static boolean filled(Mesh mesh) {
+    return mesh.isClosed() && mesh.insides().stream().anyMatch(p -> holds(mesh, p));
+  }
+
   private static boolean holds(Mesh outer, Pose po, Mesh inner, Pose pi, int[] vertices) {
     if (!po.box(outer.box()).overlaps(pi.box(inner.box()), TOUCH) || !outer.isClosed()) {
       return false;

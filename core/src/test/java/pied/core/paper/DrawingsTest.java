@@ -22,6 +22,7 @@ import pied.core.Rooms;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Elevations;
 import pied.core.drawing.LineDrawing;
+import pied.core.piece.Piece;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
@@ -145,6 +146,32 @@ class DrawingsTest {
         }
       }
     }
+  }
+
+  private static double length(Sheet s, Pen pen) {
+    return lines(s, pen).mapToDouble(DrawingsTest::length).sum();
+  }
+
+  private static double length(double[] xy) {
+    double sum = 0;
+    for (int i = 2; i < xy.length; i += 2) {
+      sum += Math.hypot(xy[i] - xy[i - 2], xy[i + 1] - xy[i - 1]);
+    }
+    return sum;
+  }
+
+  @Test
+  void ofAHeapInOnePlaceOneIsDrawnAndTheOthersAreUnderneath() {
+    Rooms room = new Rooms();
+    Piece one = room.put("s", "stool", 3, 2);
+    Sheet alone = plan(room, 20, "A1").get(0);
+    for (int i = 0; i < 9; i++) {
+      room.space = room.space.with(List.of(one.withId("p" + i)));
+    }
+    Sheet heap = plan(room, 20, "A1").get(0);
+    assertThat(length(heap, Pen.OUTLINE)).isEqualTo(length(alone, Pen.OUTLINE), within(1e-6));
+    assertThat(length(heap, Pen.DETAIL)).isEqualTo(length(alone, Pen.DETAIL), within(1e-6));
+    assertThat(box(lines(heap, Pen.HIDDEN)).getWidth() * 0.02).isEqualTo(0.36, within(1e-3));
   }
 
   @Test

@@ -58,6 +58,9 @@ class SpaceController {
   /** Longest time a look at the whole space may take, seconds. */
   private static final int LONGEST = 20;
 
+  private static final String SO_MANY =
+      "Very many pieces are in one place: move some of them, or take them away.";
+
   private final SpaceStore store;
 
   SpaceController(SpaceStore store) {
@@ -179,7 +182,7 @@ class SpaceController {
   @GetMapping("/spaces/{id}/snags")
   Snags snags(@PathVariable String id) {
     OpenSpace.Seen now = store.seen(id);
-    List<Snag> all = Snag.of(now.space(), Effort.seconds(LONGEST));
+    List<Snag> all = Snag.of(now.space(), Effort.looking(LONGEST, "all snags", SO_MANY));
     return new Snags(now.revision(), all.subList(0, Math.min(MOST_SNAGS, all.size())), all.size());
   }
 
