@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
+import { useState } from "react";
 import { filled } from "../caption/filled";
 import { TypedField } from "../caption/TypedField";
 import { useSheet } from "../space/sheet";
@@ -7,9 +8,27 @@ import { giveUp, tryOut } from "../space/trial";
 import type { Chained } from "./chains";
 import type { Paper } from "./usePaper";
 
+const keyOf = ({ d }: Chained) => d.label + d.level + d.x1 + d.y1;
+
+/** What a number is of; behind it its label says what moves, which may be another while one types. */
+const name = ({ d }: Chained) => `${d.label.split(";")[0]} ${d.level}`;
+
+/**
+ * The chains whose numbers are shown. That which is typed into stays as it was and where it was: the drawing
+ * shows what would be, and there its line may be elsewhere, or too short for a number.
+ */
+function shown(chains: Chained[], typedInto: Chained | null): Chained[] {
+  const read = chains.filter((c) => c.read);
+  if (!typedInto) return read;
+  const exactly = read.findIndex((c) => keyOf(c) === keyOf(typedInto));
+  const at = exactly >= 0 ? exactly : read.findIndex((c) => name(c) === name(typedInto));
+  return at < 0 ? [...read, typedInto] : read.map((c, i) => (i === at ? typedInto : c));
+}
+
 /** Dimension lines with ticks at their ends; a click on a number takes another. */
 export function Dimensions({ chains, paper, still }: { chains: Chained[]; paper: Paper; still: boolean }) {
   const { palette } = useTheme();
+  const [typedInto, setTypedInto] = useState<Chained | null>(null);
   return (
     <>
       <svg
@@ -39,11 +58,11 @@ export function Dimensions({ chains, paper, still }: { chains: Chained[]; paper:
           );
         })}
       </svg>
-      {chains
-        .filter((c) => c.read)
-        .map(({ d, upright, number }) => (
+      {shown(chains, typedInto).map((chain) => {
+        const { d, upright, number } = chain;
+        return (
           <Box
-            key={d.label + d.level + d.x1 + d.y1}
+            key={keyOf(chain)}
             data-testid="dimension"
             data-label={d.label}
             onPointerDown={(e) => e.stopPropagation()}
@@ -64,21 +83,27 @@ export function Dimensions({ chains, paper, still }: { chains: Chained[]; paper:
               zIndex: 1,
             }}
           >
-            {d.blank && !still ? (
+            {d.blank && (!still || chain === typedInto) ? (
               <TypedField
                 text={d.text}
                 label={d.label}
                 colour="primary.main"
                 plain
                 hint={d.label.includes(";") ? d.label.slice(d.label.indexOf(";") + 2) : undefined}
-                onShow={(typed) => (typed === null ? giveUp() : tryOut([filled(d.blank!, typed)]))}
+                onShow={(typed) => {
+                  if (typed === null) return giveUp();
+                  setTypedInto(chain);
+                  tryOut([filled(d.blank!, typed)]);
+                }}
+                onClose={() => setTypedInto(null)}
                 onType={async (typed) => (await useSheet.getState().edit([filled(d.blank!, typed)])) !== null}
               />
             ) : (
               d.text
             )}
           </Box>
-        ))}
+        );
+      })}
     </>
   );
 }

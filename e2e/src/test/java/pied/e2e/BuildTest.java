@@ -173,8 +173,7 @@ class BuildTest {
     // the drawing shows it as it is typed, before it is done
     sheet.page.waitForCondition(
         () ->
-            Math.abs(
-                    named(shell(room).get("openings"), "door 1").get("from").asDouble() - 1.05)
+            Math.abs(named(shell(room).get("openings"), "door 1").get("from").asDouble() - 1.05)
                 < 1e-7);
   }
 

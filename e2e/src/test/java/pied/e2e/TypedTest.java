@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -64,6 +65,44 @@ class TypedTest extends OnTheSheet {
     assertThat(at("c", "/size/width")).isCloseTo(0.7, EXACT);
     sheet.caption().getByText("let it down").click();
     until("c", "/at/y", 0);
+  }
+
+  @Test
+  void aNumberOnADrawingStaysWhileTheDrawingShowsWhatWouldBe() {
+    open("Chain");
+    Locator near = sheet.page.locator("[data-testid=plan] [data-label^='Length of wall A']");
+    Locator far = sheet.page.locator("[data-testid=plan] [data-label^='Length of wall C']");
+    Locator typed = near.getByRole(AriaRole.TEXTBOX);
+    near.getByRole(AriaRole.BUTTON).click();
+    sheet.page.keyboard().type("7");
+    assertThat(far).hasText("7.00");
+    assertThat(typed).hasValue("7");
+    sheet.page.keyboard().type(".5");
+    assertThat(far).hasText("7.50");
+    assertThat(typed).hasValue("7.5");
+    sheet.page.keyboard().press("Enter");
+    sheet.page.waitForCondition(() -> Math.abs(across() - 7.5) < 1e-7);
+    assertThat(near).hasText("7.50");
+    // given up: as it was
+    near.getByRole(AriaRole.BUTTON).click();
+    sheet.page.keyboard().type("9");
+    assertThat(far).hasText("9.00");
+    sheet.page.keyboard().press("Escape");
+    assertThat(far).hasText("7.50");
+    // and left
+    near.getByRole(AriaRole.BUTTON).click();
+    sheet.page.keyboard().type("8");
+    assertThat(far).hasText("8.00");
+    sheet.page.keyboard().press("Tab");
+    sheet.page.waitForCondition(() -> Math.abs(across() - 8) < 1e-7);
+  }
+
+  /** How wide the room is. */
+  private double across() {
+    return pied.space(room).at("/shell/outline").findValues("x").stream()
+        .mapToDouble(JsonNode::asDouble)
+        .max()
+        .orElseThrow();
   }
 
   @Test
