@@ -11,6 +11,7 @@ import { AimCaption } from "../handling/AimCaption";
 import { asked as handled, useHandling } from "../handling/handling";
 import { useQuestion } from "../handling/question";
 import { QuestionCaption } from "../handling/QuestionCaption";
+import { THREE_LINES } from "./threeLines";
 import { ProposalCaption } from "../proposal/ProposalCaption";
 import { useProposal } from "../proposal/proposal";
 import { AlsoHere } from "./AlsoHere";
@@ -102,18 +103,6 @@ export function Caption() {
     </Box>
   );
 }
-
-/**
- * Three lines fit, with what takes clicks a little beyond them; what is longer is scrolled. Swatches and what
- * is pressed are no higher than a line.
- */
-export const THREE_LINES = {
-  fontSize: 15,
-  lineHeight: "19px",
-  maxHeight: 64,
-  py: "3px",
-  overflowY: "auto",
-} as const;
 
 const TONES: Partial<Record<CarryTone, object>> = {
   name: { fontWeight: 700 },

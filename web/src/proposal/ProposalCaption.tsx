@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
-import { THREE_LINES } from "../caption/Caption";
+import { THREE_LINES } from "../caption/threeLines";
 import { Doing } from "../caption/doing";
 import { Phrases } from "../caption/PhraseParts";
 import { reach } from "../caption/reach";

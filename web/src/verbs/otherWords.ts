@@ -46,7 +46,7 @@ export const OTHER_WORDS: Record<string, string> = {
   "Select everything": "all",
   "Select nothing": "none deselect clear",
   "To a new layer…": "layer new",
-  "Layers and groups": "layer outliner list",
+  "Layers and groups": "layer list",
   "Schedule as a table": "list inventory table bill quantities count report spreadsheet",
   "Look at it": "zoom focus frame close fit selection center centre view",
   "Show the whole space": "zoom fit all extents home reset view whole",

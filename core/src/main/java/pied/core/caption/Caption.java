@@ -202,17 +202,20 @@ public final class Caption {
     return may && !p.attached() && p.on().kind() != On.Kind.nothing;
   }
 
+  private void underside(Piece p) {
+    writer.length(
+        space.low(p) - space.shell().datum().y(),
+        "Height of the underside above the floor",
+        "to.y",
+        MoveToBuilder.builder().pieces(List.of(p.id())).build());
+  }
+
   /** From where to where it is, above the floor. */
   private void heights(Piece p) {
-    double low = space.low(p) - space.shell().datum().y();
     double top = space.high(p) - space.shell().datum().y();
     if (!p.on().held()) {
       text(", underside at ");
-      writer.length(
-          low,
-          "Height of the underside above the floor",
-          "to.y",
-          MoveToBuilder.builder().pieces(List.of(p.id())).build());
+      underside(p);
     }
     writer
         .text(", top at ")
@@ -373,14 +376,9 @@ public final class Caption {
 
   private void carrier(Piece p) {
     if (p.on().held()) {
-      List<String> self = List.of(p.id());
-      writer.length(
-          space.low(p) - space.shell().datum().y(),
-          "Height of the underside above the floor",
-          "to.y",
-          MoveToBuilder.builder().pieces(self).build());
+      underside(p);
       text(" with nothing under it ");
-      writer.action("let it down", new Settle(self));
+      writer.action("let it down", new Settle(List.of(p.id())));
       return;
     }
     String words = space.nameOf(p.on());

@@ -100,7 +100,7 @@ public final class Carrying {
    */
   private static Question held(Space space, Question q, LengthUnit unit) {
     if (q.since() == null || q.picked() != null || q.article() != null) {
-      return q.since() == null ? q : q.withPicked(q.picked());
+      return q;
     }
     try {
       Carrying then = new Carrying(space, q.begun(), unit);

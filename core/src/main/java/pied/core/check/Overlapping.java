@@ -4,9 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
-import pied.core.place.Joined;
 import pied.core.place.Resting;
-import pied.core.place.Underlay;
+import pied.core.place.SharedRoom;
 import pied.core.solid.Body;
 import pied.core.space.Space;
 
@@ -28,8 +27,7 @@ final class Overlapping implements Snag.Check {
                 b ->
                     !b.id().equals(p.id())
                         && (b.id().compareTo(p.id()) > 0 || !space.has(b.id()))
-                        && !Underlay.lets(space, p, b)
-                        && !(space.has(b.id()) && Joined.at(space, p, space.piece(b.id()))),
+                        && !SharedRoom.lets(space, p, b),
                 NAMED + 1);
     for (Body other : met.subList(0, Math.min(NAMED, met.size()))) {
       String words = p.name() + " overlaps " + space.nameOf(other.id()) + ".";

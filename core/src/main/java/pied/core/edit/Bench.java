@@ -39,7 +39,7 @@ import pied.core.units.Said;
  */
 public final class Bench {
   /** Most pieces a space may hold. */
-  public static final int MOST_PIECES = 20_000;
+  public static final int MOST_PIECES = Sound.MOST_PIECES;
 
   private final Space before;
   private final LengthUnit unit;

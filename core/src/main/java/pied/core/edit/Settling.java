@@ -13,11 +13,10 @@ import pied.core.catalog.Mounting;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Hung;
-import pied.core.place.Joined;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
+import pied.core.place.SharedRoom;
 import pied.core.place.Target;
-import pied.core.place.Underlay;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
@@ -177,15 +176,11 @@ final class Settling {
    * @param first whether it is to be the first by its id
    */
   private @Nullable Body overlapped(Piece p, boolean first) {
-    Set<String> own = bench.space().withCarried(List.of(p.id()));
-    Bodies bodies = bench.space().bodies();
-    Mesh mesh = bench.space().shapes().mesh(p);
     Space space = bench.space();
-    Predicate<Body> others =
-        b ->
-            !own.contains(b.id())
-                && !Underlay.lets(space, p, b)
-                && !(space.has(b.id()) && Joined.at(space, p, space.piece(b.id())));
+    Set<String> own = space.withCarried(List.of(p.id()));
+    Bodies bodies = space.bodies();
+    Mesh mesh = space.shapes().mesh(p);
+    Predicate<Body> others = b -> !own.contains(b.id()) && !SharedRoom.lets(space, p, b);
     return first
         ? bodies.overlapped(mesh, p.pose(), Resting.CONTACT, others)
         : bodies.anyOverlapped(mesh, p.pose(), Resting.CONTACT, others);

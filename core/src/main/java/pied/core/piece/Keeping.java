@@ -25,6 +25,9 @@ public record Keeping(
     @Nullable Slot slot,
     @Nullable Partner twin)
     implements KeepingBuilder.With {
+  /** Most letters of a remark. */
+  public static final int LONGEST_REMARK = 500;
+
   /** The id of the layer that every space begins with. */
   public static final String FIRST = "first";
 

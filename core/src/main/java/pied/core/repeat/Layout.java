@@ -9,9 +9,6 @@ import pied.core.space.Space;
 
 /** Works out the places of a repetition. */
 public final class Layout {
-  /** Most places one may have. */
-  public static final int MOST = 5_000;
-
   private Layout() {}
 
   /**
@@ -39,8 +36,9 @@ public final class Layout {
     if (count < 1) {
       throw new Refusal("One at least is needed.");
     }
-    if (count > MOST) {
-      throw new Refusal("Up to " + MOST + " can be made at once, not " + count + ".");
+    if (count > Repetition.MOST_PLACES) {
+      throw new Refusal(
+          "Up to " + Repetition.MOST_PLACES + " can be made at once, not " + count + ".");
     }
     return (int) count;
   }

@@ -37,11 +37,11 @@ final class Chain {
   /** What the next sentence is about. */
   Ask next() {
     if (!edits.isEmpty()) {
-      List<String> known = List.copyOf(made);
+      Supplier<String> ids = again(made, ask.newId());
       made.clear();
       Supplier<String> noted =
           () -> {
-            String id = made.size() < known.size() ? known.get(made.size()) : ask.newId().get();
+            String id = ids.get();
             made.add(id);
             return id;
           };

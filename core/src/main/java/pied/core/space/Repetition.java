@@ -15,6 +15,12 @@ import java.util.TreeSet;
 @RecordBuilder
 public record Repetition(Rule rule, List<Sample> mix, SortedSet<Long> out)
     implements RepetitionBuilder.With {
+  /** Most places one may have. */
+  public static final int MOST_PLACES = 5_000;
+
+  /** Most pieces of what is repeated. */
+  public static final int MOST_PARTS = 1_000;
+
   public Repetition {
     mix = List.copyOf(mix);
     out = new TreeSet<>(out);

@@ -24,6 +24,9 @@ public final class Sound {
    */
   public static final double FARTHEST = 1000;
 
+  /** Most pieces of a space. */
+  public static final int MOST_PIECES = 20_000;
+
   /** What is flat has a thickness all the same, metres. */
   private static final double THINNEST = 1e-6;
 

@@ -18,6 +18,7 @@ import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.piece.Slot;
+import pied.core.solid.Vec;
 
 /**
  * Makes of a space that comes from elsewhere one that edits could have made: what is not sound is
@@ -25,15 +26,7 @@ import pied.core.piece.Slot;
  */
 public final class Validation {
   /** Most groups, and lines of twins: there are no more pieces than that. */
-  private static final int MOST_THINGS = 20_000;
-
-  /** Most places that a rule may fill. */
-  private static final int MOST_PLACES = 5_000;
-
-  /** Most pieces of what is repeated. */
-  private static final int MOST_PARTS = 1_000;
-
-  private static final int LONGEST_REMARK = 500;
+  private static final int MOST_THINGS = Sound.MOST_PIECES;
 
   private final Map<String, Integer> said = new TreeMap<>();
 
@@ -174,7 +167,7 @@ public final class Validation {
         return false;
       }
     }
-    boolean few = parts > 0 && parts <= MOST_PARTS && r.out().size() <= MOST_THINGS;
+    boolean few = parts > 0 && parts <= Repetition.MOST_PARTS && r.out().size() <= MOST_THINGS;
     return few && isSound(r.rule());
   }
 
@@ -183,10 +176,10 @@ public final class Validation {
       return near(r.at())
           && r.way() != null
           && Math.abs(r.way().length() - 1) < 1e-6
-          && within(r.count(), 1, MOST_PLACES)
-          && within(r.rows(), 1, MOST_PLACES)
-          && within(r.tiers(), 1, MOST_PLACES)
-          && (long) r.count() * r.rows() * r.tiers() <= MOST_PLACES
+          && within(r.count(), 1, Repetition.MOST_PLACES)
+          && within(r.rows(), 1, Repetition.MOST_PLACES)
+          && within(r.tiers(), 1, Repetition.MOST_PLACES)
+          && (long) r.count() * r.rows() * r.tiers() <= Repetition.MOST_PLACES
           && apart(r.apart())
           && apart(r.rowsApart())
           && apart(r.tiersApart())
@@ -194,7 +187,7 @@ public final class Validation {
     }
     if (rule instanceof Rule.Trail t) {
       return path(t.path(), 2)
-          && (t.count() == null || within(t.count(), 1, MOST_PLACES))
+          && (t.count() == null || within(t.count(), 1, Repetition.MOST_PLACES))
           && (t.apart() == null || apart(t.apart()))
           && (t.count() != null || t.apart() != null)
           && length(t.offset())
@@ -204,7 +197,7 @@ public final class Validation {
       return r.at() != null
           && Sound.near(r.at().at(0))
           && path(r.outline(), 0)
-          && within(r.count(), 1, MOST_PLACES)
+          && within(r.count(), 1, Repetition.MOST_PLACES)
           && length(r.gap())
           && length(r.radius())
           && Math.abs(r.from()) <= 1e5
@@ -214,7 +207,7 @@ public final class Validation {
     if (rule instanceof Rule.Scatter s) {
       return path(s.outline(), 0)
           && s.onto().size() <= MOST_THINGS
-          && within(s.count(), 0, MOST_PLACES)
+          && within(s.count(), 0, Repetition.MOST_PLACES)
           && (s.about() == null || Sound.near(s.about().at(0)))
           && length(s.radius())
           && length(s.density())
@@ -225,7 +218,7 @@ public final class Validation {
     return false;
   }
 
-  private static boolean near(pied.core.solid.Vec p) {
+  private static boolean near(Vec p) {
     return p != null && Sound.near(p);
   }
 
@@ -265,8 +258,8 @@ public final class Validation {
     Slot slot = k.slot();
     boolean kept = g != null && g.repeats() != null && slot != null && slot.place() >= 0;
     k = kept || slot == null ? k : k.withSlot(null);
-    if (k.remark().length() > LONGEST_REMARK) {
-      k = k.withRemark(k.remark().substring(0, LONGEST_REMARK));
+    if (k.remark().length() > Keeping.LONGEST_REMARK) {
+      k = k.withRemark(k.remark().substring(0, Keeping.LONGEST_REMARK));
     }
     k = k.withRemark(Text.clean(k.remark()));
     q = q.withKeeping(k).withName(Text.name("A piece", p.name()));

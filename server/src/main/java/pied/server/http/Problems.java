@@ -55,26 +55,25 @@ public class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler(SpaceStore.Busy.class)
   ResponseEntity<ProblemDetail> busy(SpaceStore.Busy e) {
-    return later(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()));
+    return later(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()), 1);
   }
 
   @ExceptionHandler(NotKept.class)
   ResponseEntity<ProblemDetail> notKept(NotKept e) {
     HttpStatus status = e.full() ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
-    return later(problem(status, "Not saved", e.getMessage()));
+    return later(problem(status, "Not saved", e.getMessage()), 1);
   }
 
   /** Something that may be asked for again, but not at once. */
   @ExceptionHandler(Later.class)
   ResponseEntity<ProblemDetail> later(Later e) {
-    ProblemDetail p = problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage());
-    return ResponseEntity.status(p.getStatus())
-        .header(HttpHeaders.RETRY_AFTER, String.valueOf(e.seconds()))
-        .body(p);
+    return later(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()), e.seconds());
   }
 
-  private static ResponseEntity<ProblemDetail> later(ProblemDetail p) {
-    return ResponseEntity.status(p.getStatus()).header(HttpHeaders.RETRY_AFTER, "1").body(p);
+  private static ResponseEntity<ProblemDetail> later(ProblemDetail p, int seconds) {
+    return ResponseEntity.status(p.getStatus())
+        .header(HttpHeaders.RETRY_AFTER, String.valueOf(seconds))
+        .body(p);
   }
 
   @ExceptionHandler(MultipartException.class)
@@ -144,30 +143,16 @@ public class Problems extends ResponseEntityExceptionHandler {
     for (Throwable t = e; t != null; t = t.getCause()) {
       if (t instanceof InvalidTypeIdException i) {
         String id = i.getTypeId() == null ? "nothing" : cut(i.getTypeId());
-        return ResponseEntity.unprocessableEntity()
-            .body(
-                problem(
-                    HttpStatus.UNPROCESSABLE_ENTITY,
-                    "Refused",
-                    "“" + id + "” is not an edit Pied knows."));
+        return refusing("“" + id + "” is not an edit Pied knows.");
       }
       if (t instanceof UnrecognizedPropertyException u) {
-        return ResponseEntity.unprocessableEntity()
-            .body(
-                problem(
-                    HttpStatus.UNPROCESSABLE_ENTITY,
-                    "Refused",
-                    "“" + cut(u.getPropertyName()) + "” has no meaning here."));
+        return refusing("“" + cut(u.getPropertyName()) + "” has no meaning here.");
       }
       if (t instanceof InvalidNullException n) {
-        return ResponseEntity.unprocessableEntity()
-            .body(
-                problem(
-                    HttpStatus.UNPROCESSABLE_ENTITY,
-                    "Refused",
-                    "There is a gap in the list at "
-                        + where(n)
-                        + "; what is left out there has no id and no measures."));
+        return refusing(
+            "There is a gap in the list at "
+                + where(n)
+                + "; what is left out there has no id and no measures.");
       }
       if (t instanceof StreamReadException) {
         break;
@@ -188,6 +173,11 @@ public class Problems extends ResponseEntityExceptionHandler {
         .body(
             problem(
                 HttpStatus.BAD_REQUEST, "Not readable", "The request is not well-formed JSON."));
+  }
+
+  private static ResponseEntity<Object> refusing(String words) {
+    return ResponseEntity.unprocessableEntity()
+        .body(problem(HttpStatus.UNPROCESSABLE_ENTITY, "Refused", words));
   }
 
   /** Where in a request something is. */

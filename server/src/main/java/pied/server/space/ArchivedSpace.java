@@ -15,7 +15,6 @@ import java.util.function.Predicate;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
-import pied.core.edit.Bench;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
@@ -24,6 +23,7 @@ import pied.core.space.Filing;
 import pied.core.space.Ordered;
 import pied.core.space.Shell;
 import pied.core.space.ShellCheck;
+import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Validation;
 import pied.server.store.Json;
@@ -36,8 +36,6 @@ import pied.server.store.Json;
 public record ArchivedSpace(String name, long revision, Space space, List<Step> steps) {
   /** Most steps that go along. */
   static final int STEPS = 100;
-
-  private static final int MOST_PIECES = Bench.MOST_PIECES;
 
   /** Most steps that are read. */
   private static final int MOST_STEPS = 1000;
@@ -159,7 +157,7 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
         order.add(d);
       }
     }
-    if (pieces.size() > MOST_PIECES) {
+    if (pieces.size() > Sound.MOST_PIECES) {
       throw new Refusal("It has more pieces than a space may hold.");
     }
     Space ready = bare.with(look.filing(bare.apply(order).filing(), ids));
@@ -188,7 +186,7 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
     while (good > 0) {
       Step s = steps.get(good - 1);
       if (s.change != null && s.kind == StepRow.Kind.DONE) {
-        Space before = reversed(at, s.change);
+        Space before = done(at, s.change.reversed());
         if (before == null) {
           said.add("Of what was done in “" + name + "” only the last of it can be undone.");
           break;
@@ -208,10 +206,6 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
       }
     }
     return kept;
-  }
-
-  private static @Nullable Space reversed(Space at, Change change) {
-    return done(at, change.reversed());
   }
 
   /** The space after a change, or null where that is no sound space. */

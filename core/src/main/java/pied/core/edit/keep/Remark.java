@@ -6,6 +6,7 @@ import pied.core.Refusal;
 import pied.core.Text;
 import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.piece.Keeping;
 
 /**
  * Writes a remark beside pieces in the schedule.
@@ -15,7 +16,7 @@ import pied.core.edit.Edit;
 @RecordBuilder
 public record Remark(List<String> pieces, String remark) implements Edit {
   /** Longest remark, letters. */
-  public static final int LONGEST = 500;
+  public static final int LONGEST = Keeping.LONGEST_REMARK;
 
   @Override
   public void make(Bench bench) {

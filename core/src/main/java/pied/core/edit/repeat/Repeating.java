@@ -38,9 +38,6 @@ import pied.core.space.Spot;
 
 /** What the edits that repeat have in common: they begin a repetition, or adjust one. */
 final class Repeating {
-  /** Most pieces of what is repeated, taken together; the rule is kept with all of them. */
-  private static final int MOST_PARTS = 1_000;
-
   private final Bench bench;
   private final List<List<String>> units;
   private final @Nullable Group group;
@@ -96,9 +93,11 @@ final class Repeating {
       if (!own.isEmpty()) {
         List<String> all = List.copyOf(bench.space().withCarried(own));
         parts += all.size();
-        if (parts > MOST_PARTS) {
+        if (parts > Repetition.MOST_PARTS) {
           throw new Refusal(
-              "What is repeated has up to " + MOST_PARTS + " pieces; keep some of them as one.");
+              "What is repeated has up to "
+                  + Repetition.MOST_PARTS
+                  + " pieces; keep some of them as one.");
         }
         units.add(all);
         mix.add(sample(bench, all));

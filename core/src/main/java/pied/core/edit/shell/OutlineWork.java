@@ -115,10 +115,6 @@ final class OutlineWork {
     }
   }
 
-  ShellWork.Result grown() {
-    return kept();
-  }
-
   ShellWork.Result moveCorner(int corner, Spot to, boolean square) {
     check(corner);
     Spot from = corner(corner);
@@ -201,8 +197,10 @@ final class OutlineWork {
 
   // ---- how
 
-  /** The outline after, with every opening where it was in the space. */
-  private ShellWork.Result kept() {
+  /**
+   * What has come of it so far: the outline after, with every opening where it was in the space.
+   */
+  ShellWork.Result kept() {
     if (!Outlines.clockwise(corners).equals(corners)) {
       throw new Refusal("The walls would run through each other; move it less far.");
     }

@@ -1,8 +1,6 @@
 package pied.core.edit.shell;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
-import java.util.ArrayList;
-import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
@@ -25,12 +23,9 @@ public record SpaceExtent(@Nullable Amount width, @Nullable Amount depth) implem
   @Override
   public ShellWork.Result rebuild(ShellWork w) {
     OutlineWork outline = w.outline();
-    List<String> said = new ArrayList<>();
     grow(w, outline, ACROSS, width);
     grow(w, outline, DEEP, depth);
-    ShellWork.Result done = outline.grown();
-    said.addAll(done.said());
-    return new ShellWork.Result(done.shell(), done.renamed(), said, null);
+    return outline.kept();
   }
 
   private static void grow(ShellWork w, OutlineWork outline, Vec way, @Nullable Amount to) {
