@@ -1,7 +1,9 @@
 package pied.core.paper;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -36,6 +38,9 @@ final class Board {
   private final Envelope extent = new Envelope();
   private final List<Geometry> solids = new ArrayList<>();
   private String solid = "#000000";
+
+  /** How wide what found no room about a point was. */
+  private final Map<Coordinate, Double> crowded = new HashMap<>();
 
   /**
    * @param scale 50 for 1:50
@@ -108,15 +113,23 @@ final class Board {
 
   /**
    * Writes a text in the middle of a place, or beside it with a line that leads there, so that it
-   * covers no other.
+   * covers no other. Up to 240 places are looked at, none a second time for what is in the same
+   * place and no narrower.
+   *
+   * @return whether there was room for it
    */
-  void about(String text, double x, double y, double size, double room) {
+  boolean about(String text, double x, double y, double size, double room) {
     double down = size * 0.36;
     Mark.Text in = new Mark.Text(text, x, y + down, size, Anchor.middle, 0, false);
     boolean fits = Type.width(text, size) + 1.2 <= room;
     if (fits && texts.free(Taken.box(in))) {
       put(in);
-      return;
+      return true;
+    }
+    Coordinate place = new Coordinate(x, y);
+    double width = Type.width(text, size);
+    if (width >= crowded.getOrDefault(place, Double.POSITIVE_INFINITY)) {
+      return false;
     }
     for (double far = size + 1.5; far < 40; far += 2) {
       for (int i = 0; i < 12; i++) {
@@ -129,11 +142,12 @@ final class Board {
           Coordinate end = nearest(box, x, y);
           add(new Mark.Line(new double[] {x, y, end.x, end.y}, Pen.DIMENSION));
           put(t);
-          return;
+          return true;
         }
       }
     }
-    put(in);
+    crowded.put(place, width);
+    return false;
   }
 
   private static Coordinate nearest(Geometry box, double x, double y) {

@@ -1,7 +1,6 @@
 package pied.core.paper;
 
 import java.util.List;
-import java.util.Map;
 import pied.core.Effort;
 import pied.core.Nullable;
 import pied.core.Refusal;
@@ -45,7 +44,7 @@ public final class Drawings {
   }
 
   /** A drawing before it is on sheets. */
-  record Drawn(String title, Board board, Map<Numbers.Entry, Integer> legend) {}
+  record Drawn(String title, Board board, Legend legend) {}
 
   private final Lines lines;
   private final Elevations elevations;

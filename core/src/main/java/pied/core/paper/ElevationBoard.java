@@ -1,6 +1,6 @@
 package pied.core.paper;
 
-import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Ink;
@@ -50,8 +50,8 @@ final class ElevationBoard {
     return board;
   }
 
-  Map<Numbers.Entry, Integer> legend() {
-    return legend.all();
+  Legend legend() {
+    return legend;
   }
 
   private void label(Label l) {
@@ -77,11 +77,11 @@ final class ElevationBoard {
         box.expandToInclude(ring[i] * board.k(), ring[i + 1] * board.k());
       }
     }
-    board.about(
-        String.valueOf(e.number()),
-        box.centre().x,
-        box.centre().y,
-        Board.SMALL,
-        Math.min(box.getWidth(), box.getHeight()));
+    String text = String.valueOf(e.number());
+    Coordinate middle = box.centre();
+    double room = Math.min(box.getWidth(), box.getHeight());
+    if (!board.about(text, middle.x, middle.y, Board.SMALL, room)) {
+      legend.leftOut();
+    }
   }
 }

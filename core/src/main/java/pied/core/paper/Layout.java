@@ -2,6 +2,7 @@ package pied.core.paper;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.Refusal;
@@ -42,10 +43,15 @@ final class Layout {
     this.plate = plate;
     this.drawn = drawn;
     this.extent = new Envelope(drawn.board().extent());
-    for (Map.Entry<Numbers.Entry, Integer> e : drawn.legend().entrySet()) {
+    for (Map.Entry<Numbers.Entry, Integer> e : drawn.legend().all().entrySet()) {
       Numbers.Entry n = e.getKey();
       legend.add(
           new String[] {String.valueOf(n.number()), e.getValue() + " ×", n.name(), n.size()});
+    }
+    int without = drawn.legend().withoutRoom();
+    if (without > 0) {
+      String what = without == 1 ? " number has no room here" : " numbers have no room here";
+      legend.add(new String[] {"", "", String.format(Locale.ROOT, "%,d", without) + what, ""});
     }
   }
 

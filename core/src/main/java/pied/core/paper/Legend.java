@@ -8,11 +8,22 @@ import java.util.TreeMap;
 final class Legend {
   private final Map<Integer, Numbers.Entry> entries = new TreeMap<>();
   private final Map<Integer, Integer> counts = new TreeMap<>();
+  private int leftOut;
 
   /** One more of it. */
   void add(Numbers.Entry e) {
     entries.put(e.number(), e);
     counts.merge(e.number(), 1, Integer::sum);
+  }
+
+  /** One of the numbers has no room on the drawing. */
+  void leftOut() {
+    leftOut++;
+  }
+
+  /** How many numbers the drawing has no room for. */
+  int withoutRoom() {
+    return leftOut;
   }
 
   /** By their numbers. */

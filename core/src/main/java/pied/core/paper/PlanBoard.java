@@ -3,7 +3,6 @@ package pied.core.paper;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
@@ -103,8 +102,8 @@ final class PlanBoard {
   }
 
   /** Numbers and names of what is on it, and how many there are of each. */
-  Map<Numbers.Entry, Integer> legend() {
-    return legend.all();
+  Legend legend() {
+    return legend;
   }
 
   // ---- the shell
@@ -173,7 +172,11 @@ final class PlanBoard {
         String[] both = l.text().split("\n");
         place(both[0], x, y, Board.LARGE, both.length > 1 ? both[1] : "");
       }
-      case "height" -> board.about(l.text(), x, y, Board.SMALL, 1e9);
+      case "height" -> {
+        if (!board.about(l.text(), x, y, Board.SMALL, 1e9)) {
+          board.text(l.text(), x, y, Board.SMALL, Anchor.middle, false);
+        }
+      }
       default -> board.text(l.text(), x, y - 0.8, Board.SMALL, Anchor.valueOf(l.anchor()), false);
     }
   }
@@ -338,7 +341,11 @@ final class PlanBoard {
       if (ceiling) {
         text += "  +" + unit.text(space.low(p));
       }
-      board.about(text, in.getX() * board.k(), in.getY() * board.k(), Board.SMALL, room);
+      double x = in.getX() * board.k();
+      double y = in.getY() * board.k();
+      if (!board.about(text, x, y, Board.SMALL, room)) {
+        legend.leftOut();
+      }
     }
   }
 }

@@ -175,6 +175,28 @@ class DrawingsTest {
   }
 
   @Test
+  void numbersOfAHeapCoverNoOtherAndTheLegendSaysHowManyHaveNoRoom() {
+    Rooms room = new Rooms();
+    Piece one = room.put("s", "stool", 3, 2);
+    for (int i = 1; i < 400; i++) {
+      room.space = room.space.with(List.of(one.withId("p" + i)));
+    }
+    Sheet s = draw(room, wish(Drawings.Kind.plan, 20, "A1", true)).get(0);
+    assertThat(texts(s)).contains("400 ×");
+    List<Mark.Text> numbers =
+        s.marks().stream()
+            .filter(m -> m instanceof Mark.Text t && t.text().equals("1") && !t.bold())
+            .map(m -> (Mark.Text) m)
+            .toList();
+    for (Mark.Text a : numbers) {
+      for (Mark.Text b : numbers) {
+        assertThat(a == b || Taken.box(a).disjoint(Taken.box(b))).as(a + " and " + b).isTrue();
+      }
+    }
+    assertThat(texts(s)).contains(400 - numbers.size() + " numbers have no room here");
+  }
+
+  @Test
   void whatIsUnderneathIsDashedAndWhatIsAboveTheCutIsDashedLonger() {
     Rooms room = new Rooms();
     room.put("t", "long-table", 3, 2);
