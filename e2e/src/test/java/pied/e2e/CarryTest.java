@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 
@@ -266,6 +267,28 @@ class CarryTest extends OnTheSheet {
     click();
     assertThat(piece("v").at("/on/id").asText()).isEqualTo("t");
     assertThat(at("v", "y")).isCloseTo(size("t", "height"), TOUCH);
+  }
+
+  @Test
+  void inTheSetViewAClickPutsDownAlsoWhereADistanceStands() {
+    open("Numbers", "plan", "set");
+    put("t", "cafe-table", 3, 2);
+    pickUp("Round café table", 3, 2);
+    BoundingBox set = sheet.page.getByTestId("set").boundingBox();
+    sheet.page.mouse().move(set.x + set.width / 2, set.y + set.height / 2);
+    assertThat(carry()).containsText("moved");
+    Locator number = sheet.page.getByTestId("set").locator("[data-testid^=reach-]").first();
+    assertThat(number).isVisible();
+    BoundingBox box = number.boundingBox();
+    double x = box.x + box.width / 2;
+    double y = box.y + box.height / 2;
+    assertThat(
+            sheet.page.evaluate(
+                "([x, y]) => document.elementFromPoint(x, y).tagName", List.of(x, y)))
+        .isEqualTo("CANVAS");
+    sheet.page.mouse().click(x, y);
+    assertThat(carry()).not().isVisible();
+    assertThat(Math.hypot(at("t", "x") - 3, at("t", "z") - 2)).isGreaterThan(0.05);
   }
 
   @Test
