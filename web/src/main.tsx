@@ -7,8 +7,8 @@ import { ThemeProvider } from "@mui/material/styles";
 import { QueryClientProvider } from "@tanstack/react-query";
 import { createRoot } from "react-dom/client";
 import { queries } from "./api/queries";
-import { App } from "./App";
-import { theme } from "./theme";
+import { App } from "./app/App";
+import { theme } from "./views/theme";
 
 /** The word with which the server lets this page's own styles in. */
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;

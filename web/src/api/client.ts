@@ -1,4 +1,4 @@
-import type { Form } from "../drawings/forms";
+import type { Form } from "./forms";
 import type * as T from "./types.gen";
 import { WINDOW } from "./who";
 
@@ -101,13 +101,8 @@ export const api = {
     fetch(`/api/projects/${project}/fetches/${ware}`, { method: "DELETE" }),
   free: (id: string, piece: string | null, part: string | null) =>
     call<T.FreePlaceView>(`/spaces/${id}/free` + some({ piece, part })),
-  edit: (id: string, request: { id: string; unit: string; layer?: string; by: T.By; edits: T.EditUnion[] }) =>
-    call<T.Changed>(`/spaces/${id}/edits`, request),
-  trial: (id: string, unit: string, edits: T.EditUnion[]) =>
-    call<T.Trial>(`/spaces/${id}/trial`, { unit, edits }),
-  propose: (id: string, request: T.ProposeRequest) => call<T.Proposal>(`/spaces/${id}/propose`, request),
-  understand: (id: string, request: T.SayRequest) => call<T.Proposal>(`/spaces/${id}/understand`, request),
-  say: (id: string, request: T.SayRequest) => call<T.Said>(`/spaces/${id}/say`, request),
+  edit: (id: string, request: T.EditRequest) => call<T.Changed>(`/spaces/${id}/edits`, request),
+  propose: (id: string, question: T.ProposeRequest) => call<T.Proposal>(`/spaces/${id}/propose`, question),
   undo: (id: string, request: T.StepRequest) => call<T.Changed>(`/spaces/${id}/undo`, request),
   redo: (id: string, request: T.StepRequest) => call<T.Changed>(`/spaces/${id}/redo`, request),
   history: (id: string, before: number, unit: string) =>

@@ -182,8 +182,10 @@ public final class EditFigures {
         40,
         i ->
             post(
-                to + "/trial",
-                "{\"edits\":[{\"do\":\"moveWall\",\"wall\":\"B\",\"by\":" + -0.01 * i + "}]}"));
+                to + "/propose",
+                "{\"inHand\":true,\"edits\":[{\"do\":\"moveWall\",\"wall\":\"B\",\"by\":"
+                    + -0.01 * i
+                    + "}]}"));
     String copy =
         edit("copy", ids(0, copied), "\"by\":{\"x\":0,\"y\":0,\"z\":" + side(pieces) * PITCH + "}");
     undone("copy " + copied, copy);

@@ -217,7 +217,7 @@ public final class LiveFigures {
     }
 
     private synchronized void answered(String whole) {
-      if (!whole.startsWith("{\"answer\":" + asked)) {
+      if (!whole.startsWith("{\"is\":\"answer\",\"answer\":" + asked)) {
         return;
       }
       onTheirWay--;

@@ -290,7 +290,7 @@ class FaultsTest {
       assertThat(json(r).path("revision").asLong()).as(path).isEqualTo(2);
     }
     String trial = "{'edits':[{'do':'turn','pieces':['own'],'by':1}]}";
-    HttpResponse<String> r = post("/api/spaces/" + room + "/trial", trial);
+    HttpResponse<String> r = post("/api/spaces/" + room + "/propose", trial);
     assertThat(json(r).get("revision").asLong()).isEqualTo(2);
   }
 

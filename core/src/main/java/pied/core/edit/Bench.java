@@ -364,7 +364,11 @@ public final class Bench {
   }
 
   public String newId() {
-    return newId.get();
+    String id = newId.get();
+    if (space().has(id) || filing().group(id) != null) {
+      throw new Refusal("What is made would have an id that something has already; ask again.");
+    }
+    return id;
   }
 
   /** The name itself, or with the first free number behind it; it is then taken. */

@@ -1,6 +1,7 @@
 package pied.core.handover;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +25,9 @@ public final class ScheduleCsv {
     piece,
     article
   }
+
+  private static final Comparator<Schedule.Row> BY_ARTICLE =
+      Comparator.comparing(Schedule.Row::articleName).thenComparing(Schedule.Row::alike);
 
   private final List<List<String>> rows = new ArrayList<>();
   private final LengthUnit unit;
@@ -133,14 +137,12 @@ public final class ScheduleCsv {
             "Cost, all",
             "Supplier",
             "Note"));
-    Map<List<String>, List<Schedule.Row>> alike = new LinkedHashMap<>();
+    Map<String, List<Schedule.Row>> alike = new LinkedHashMap<>();
     for (Schedule.Row r : Schedule.of(space, unit)) {
-      List<String> key = List.of(r.articleName(), r.article(), r.size(), r.finish(), r.note());
-      alike.computeIfAbsent(key, k -> new ArrayList<>()).add(r);
+      alike.computeIfAbsent(r.alike(), k -> new ArrayList<>()).add(r);
     }
-    alike.entrySet().stream()
-        .sorted(Map.Entry.comparingByKey(ScheduleCsv::inOrder))
-        .map(Map.Entry::getValue)
+    alike.values().stream()
+        .sorted(Comparator.comparing(rows -> rows.get(0), BY_ARTICLE))
         .forEach(
             rows -> {
               Schedule.Row r = rows.get(0);
@@ -159,16 +161,6 @@ public final class ScheduleCsv {
                       text(r.supplier()),
                       text(r.note())));
             });
-  }
-
-  private static int inOrder(List<String> a, List<String> b) {
-    for (int i = 0; i < a.size(); i++) {
-      int c = a.get(i).compareTo(b.get(i));
-      if (c != 0) {
-        return c;
-      }
-    }
-    return 0;
   }
 
   private void line(List<String> cells) {

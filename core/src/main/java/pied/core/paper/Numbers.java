@@ -11,14 +11,12 @@ import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 
 /**
- * Numbers of what there is in a space: what is of the same article, size and finish has the same.
+ * Numbers of what there is in a space: what is alike has the same.
  * They are those of the whole space, so that all its drawings agree.
  */
 final class Numbers {
   /** A line of the legend. */
   record Entry(int number, String name, String size) {}
-
-  private record Key(String article, String size, String finish, String note) {}
 
   private final Map<String, Entry> byPiece = new HashMap<>();
 
@@ -27,11 +25,10 @@ final class Numbers {
     rows.sort(
         java.util.Comparator.comparing(Schedule.Row::kind)
             .thenComparing(Schedule.Row::articleName));
-    Map<Key, Entry> all = new LinkedHashMap<>();
+    Map<String, Entry> all = new LinkedHashMap<>();
     for (Schedule.Row r : rows) {
-      Key key = new Key(r.article(), r.size(), r.finish(), r.note());
       String name = r.articleName() + (r.finish().isEmpty() ? "" : ", " + r.finish());
-      Entry e = all.computeIfAbsent(key, k -> new Entry(all.size() + 1, name, r.size()));
+      Entry e = all.computeIfAbsent(r.alike(), k -> new Entry(all.size() + 1, name, r.size()));
       byPiece.put(r.id(), e);
     }
   }

@@ -2,16 +2,13 @@ package pied.core.say;
 
 import java.util.ArrayList;
 import java.util.Iterator;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.function.Supplier;
 import pied.core.Effort;
-import pied.core.edit.Change;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
-import pied.core.piece.Piece;
+import pied.core.select.Afterwards;
 import pied.core.space.Space;
 
 /**
@@ -48,7 +45,7 @@ final class Chain {
       Outcome out =
           Edits.apply(ask.space(), edits, ask.unit(), null, noted, Effort.seconds(5), this::called);
       now = out.space();
-      selected = after(now, selected, out.change());
+      selected = Afterwards.selected(now, selected, out.change());
     }
     return new Ask(now, selected, ask.unit(), ask.newId());
   }
@@ -91,23 +88,5 @@ final class Chain {
   static Supplier<String> again(List<String> ids, Supplier<String> more) {
     Iterator<String> known = List.copyOf(ids).iterator();
     return () -> known.hasNext() ? known.next() : more.get();
-  }
-
-  /** What was made, with those of its repetition that were there; else what it was about. */
-  static List<String> after(Space now, List<String> before, Change change) {
-    List<String> made = change.made();
-    if (made.isEmpty()) {
-      return before.stream().filter(now::has).toList();
-    }
-    Set<String> all = new LinkedHashSet<>();
-    for (String id : made) {
-      Piece p = now.piece(id);
-      if (p.keeping().slot() != null) {
-        all.addAll(now.members(p.keeping().group()));
-      } else {
-        all.add(id);
-      }
-    }
-    return List.copyOf(all);
   }
 }

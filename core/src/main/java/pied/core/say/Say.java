@@ -20,6 +20,7 @@ import pied.core.edit.Outcome;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.say.Understood.Next;
+import pied.core.select.Afterwards;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 import pied.core.units.Said;
@@ -278,7 +279,7 @@ public final class Say {
         said.addAll(out.said());
         offers.addAll(out.offers());
         understood.add(Said.in(Phrase.said(u.words()), unit));
-        chosen = Chain.after(now, chosen, out.change());
+        chosen = Afterwards.selected(now, chosen, out.change());
       } catch (Refusal e) {
         throw lines.length == 1 ? e.in(unit) : e.of("Line " + (i + 1) + ": ").in(unit);
       }

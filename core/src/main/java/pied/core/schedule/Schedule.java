@@ -27,7 +27,9 @@ public final class Schedule {
    * A line of it.
    *
    * @param kind of the article
-   * @param what its name without a number: pieces of the same article, size and this are alike
+   * @param what its name without a number
+   * @param alike the same for pieces that are alike: of one article, size, finish and note; one line
+   *     in every list, on the screen, as CSV and on paper
    * @param articleName that of the article
    * @param size width × depth × height as text
    * @param measures the same as numbers, metres
@@ -50,6 +52,7 @@ public final class Schedule {
       String id,
       String name,
       String what,
+      String alike,
       String article,
       String articleName,
       String kind,
@@ -90,21 +93,24 @@ public final class Schedule {
     Article article = space.article(p);
     Keeping k = p.keeping();
     Vec from = p.at().minus(space.shell().datum());
+    String size = p.size().text(unit);
+    String finish = finish(p, article);
     return new Row(
         p.id(),
         p.name(),
         Names.bare(p.name()),
+        String.join("\n", p.article(), size, finish, note(p)),
         p.article(),
         article.name(),
         article.kind(),
-        p.size().text(unit),
+        size,
         p.size(),
         note(p),
         unit.fine(from.x()) + ", " + unit.fine(from.z()) + ", " + unit.fine(from.y()),
         from,
         Angle.text(p.turn()),
         p.turn(),
-        finish(p, article),
+        finish,
         article.weight(p.size()),
         article.cost(),
         article.supplier(),

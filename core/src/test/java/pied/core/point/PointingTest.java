@@ -44,11 +44,11 @@ class PointingTest {
   }
 
   private static Pointed at(double x, double z) {
-    return new Pointed(new Spot(x, z), null, null, NEAR);
+    return Pointed.at(new Spot(x, z), null, null, NEAR);
   }
 
   private static Pointed on(String piece) {
-    return new Pointed(new Spot(3, 2), piece, null, NEAR);
+    return Pointed.at(new Spot(3, 2), piece, null, NEAR);
   }
 
   private Edit click(Edit e, double x, double z) {

@@ -180,7 +180,7 @@ class ReadBackTest {
       chosen =
           u.edits().isEmpty()
               ? u.selected()
-              : Chain.after(
+              : pied.core.select.Afterwards.selected(
                   space,
                   u.selected(),
                   pied.core.edit.Change.between(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.handover.ScheduleCsv;
 import pied.core.units.LengthUnit;
 
 class ScheduleTest {
@@ -49,6 +50,24 @@ class ScheduleTest {
     assertThat(rows(LengthUnit.M))
         .extracting(Schedule.Row::what)
         .containsExactly("Stool", "Stool", "The one by the door");
+  }
+
+  @Test
+  void whatIsAlikeIsSoInEveryList() {
+    for (int i = 0; i < 6; i++) {
+      room.put("s" + i, "stool", 0.5 + 0.8 * i, 3);
+    }
+    room.json("{'do':'rename','piece':'s1','name':'The one by the door'}");
+    room.json("{'do':'recolour','pieces':['s2'],'part':'seat','colour':'#112233'}");
+    room.json("{'do':'size','pieces':['s3'],'size':{'height':0.5}}");
+    room.json("{'do':'turn','pieces':['s4'],'to':30}");
+    // a name and a turn make no difference; a finish and a size do
+    assertThat(rows(LengthUnit.M).stream().map(Schedule.Row::alike).distinct()).hasSize(3);
+    assertThat(
+            ScheduleCsv.rows(room.space, ScheduleCsv.By.article, LengthUnit.M, false).stream()
+                .skip(1)
+                .map(line -> line.get(0)))
+        .containsExactlyInAnyOrder("4", "1", "1");
   }
 
   @Test

@@ -327,10 +327,16 @@ class HandoverJobs {
     }
   }
 
+  /** So long those that write are waited for at the end, seconds. */
+  private static final int LAST = 5;
+
+  /** Ends what is being made, and waits until nobody writes any more. */
   @PreDestroy
-  void close() {
+  void close() throws InterruptedException {
     all.keySet().forEach(this::stop);
     maker.shutdownNow();
     followers.shutdownNow();
+    maker.awaitTermination(LAST, TimeUnit.SECONDS);
+    followers.awaitTermination(LAST, TimeUnit.SECONDS);
   }
 }

@@ -53,6 +53,11 @@ public class Problems extends ResponseEntityExceptionHandler {
     return problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
   }
 
+  @ExceptionHandler(SpaceStore.Outdated.class)
+  ProblemDetail outdated(SpaceStore.Outdated e) {
+    return problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
+  }
+
   @ExceptionHandler(SpaceStore.Busy.class)
   ResponseEntity<ProblemDetail> busy(SpaceStore.Busy e) {
     return later(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()), 1);

@@ -41,6 +41,10 @@ import pied.core.units.LengthUnit;
 import pied.server.Leisure;
 import pied.server.live.LiveWire.Carried;
 import pied.server.live.LiveWire.CarryAnswer;
+import pied.server.live.LiveWire.Done;
+import pied.server.live.LiveWire.Message;
+import pied.server.live.LiveWire.Present;
+import pied.server.live.LiveWire.PutAside;
 import pied.server.space.OpenSpace;
 import pied.server.space.SpaceStore;
 import pied.server.store.Missing;
@@ -80,8 +84,8 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     this.store = store;
     this.leisure = leisure;
     this.json = json;
-    store.listen((space, changed) -> teller.execute(() -> tell(space, changed)));
-    store.listenAside((space, aside) -> teller.execute(() -> tell(space, aside)));
+    store.listen((space, changed) -> teller.execute(() -> tell(space, new Done(changed))));
+    store.listenAside((space, aside) -> teller.execute(() -> tell(space, new PutAside(aside))));
     store.watched(space -> looking.containsKey(space));
     store.present(this::looks);
   }
@@ -278,7 +282,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     return "The question cannot be read.";
   }
 
-  private String write(Object message) {
+  private String write(Message message) {
     try {
       return json.writeValueAsString(message);
     } catch (JsonProcessingException e) {
@@ -293,7 +297,8 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
       return;
     }
     String text = write(new Carried(talk.listener.id(), pieces));
-    String carrier = text.substring(0, text.indexOf(','));
+    // up to the name of who carries, by which what is older is known
+    String carrier = text.substring(0, text.indexOf(",\"carried\""));
     for (Talk other : all) {
       if (other != talk) {
         other.listener.show(carrier, text);
@@ -325,7 +330,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
           return company;
         });
     // what has happened since the page was read is seen by comparing the revision
-    talk.listener.send("{\"revision\":" + store.seen(space).revision() + "}");
+    talk.listener.send(write(new Present(store.seen(space).revision())));
   }
 
   /** The id of the window that is looked from; empty if none is given. */
@@ -359,10 +364,10 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
     return new int[] {looking.size(), talks.size()};
   }
 
-  private void tell(String space, Object changed) {
+  private void tell(String space, Message message) {
     Set<Talk> all = looking.get(space);
     if (all != null && !all.isEmpty()) {
-      String text = write(changed);
+      String text = write(message);
       all.forEach(t -> t.listener.send(text));
     }
   }

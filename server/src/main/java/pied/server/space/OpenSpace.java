@@ -1,16 +1,12 @@
 package pied.server.space;
 
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.NavigableMap;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.BiConsumer;
@@ -53,7 +49,7 @@ public final class OpenSpace {
   private volatile String name;
   private final String project;
   private final List<BiConsumer<String, Changed>> listeners;
-  private final Map<Long, Kept> underWay = new ConcurrentHashMap<>();
+  private final Map<Long, Pending> underWay = new ConcurrentHashMap<>();
   private final AtomicInteger falls = new AtomicInteger();
   private volatile Past head;
   private final BiPredicate<String, String> present;
@@ -98,7 +94,14 @@ public final class OpenSpace {
       List<Offer> offers,
       PartName part,
       List<Long> over,
-      By by) {}
+      By by) {
+    /** The same, with more to say of it. */
+    Step saying(List<String> more) {
+      List<String> all = new ArrayList<>(said);
+      all.addAll(more);
+      return new Step(after, change, all, offers, part, over, by);
+    }
+  }
 
   /** Whose steps one may take back: one's own, and those of windows that are no longer there. */
   Predicate<String> mine(By by) {
@@ -136,7 +139,7 @@ public final class OpenSpace {
   }
 
   /** A step that waits to be kept; null if there is none of this key. */
-  Kept underWay(long key) {
+  Pending underWay(long key) {
     return underWay.get(key);
   }
 
@@ -182,101 +185,14 @@ public final class OpenSpace {
   }
 
   /** Takes a step, with the lock held. */
-  Kept take(Past past, String request, Step step) {
-    Kept k = new Kept(past, request, step, headAfter);
+  Pending take(Past past, String request, Step step) {
+    Pending k = new Pending(past, request, step, headAfter);
     underWay.put(k.key, k);
     return k;
   }
 
-  /** A space with all that can be asked of what was done in it. */
-  static final class Past {
-    private Space space;
-    private long revision;
-    private long last;
-
-    /** Windows in which they were done, by their keys; empty where that is not known. */
-    private final NavigableMap<Long, String> done = new ConcurrentSkipListMap<>();
-
-    private final NavigableMap<Long, String> undone = new ConcurrentSkipListMap<>();
-    private final Map<String, Long> requests = new HashMap<>();
-    private final Map<Long, Change> changes = new ConcurrentHashMap<>();
-
-    /**
-     * @param revision it began with
-     */
-    Past(Space space, long revision) {
-      this.space = space;
-      this.revision = revision;
-    }
-
-    /** One more of the steps of its past, in order. */
-    void add(long key, long at, StepRow.Kind kind, String request, String window) {
-      String in = window == null ? "" : window;
-      revision = Math.max(revision, at);
-      last = StepRow.n(key);
-      if (kind == StepRow.Kind.DONE) {
-        done.put(key, in);
-      } else if (kind == StepRow.Kind.UNDONE) {
-        undone.put(key, in);
-      }
-      if (request != null) {
-        requests.put(request, key);
-      }
-    }
-
-    Space space() {
-      return space;
-    }
-
-    long revision() {
-      return revision;
-    }
-
-    Long asked(String request) {
-      return request == null ? null : requests.get(request);
-    }
-
-    /** Changes that stand, the latest first. */
-    Collection<Long> done() {
-      return done.descendingKeySet();
-    }
-
-    /** Changes that are undone, the first first. */
-    Collection<Long> undone() {
-      return undone.keySet();
-    }
-
-    /** The last that stands of those that are meant; null for none. */
-    Long lastDone(Predicate<String> window) {
-      return first(done.descendingMap(), window);
-    }
-
-    /** The first that is undone of those that are meant; null for none. */
-    Long firstUndone(Predicate<String> window) {
-      return first(undone, window);
-    }
-
-    private static Long first(Map<Long, String> of, Predicate<String> window) {
-      for (Map.Entry<Long, String> e : of.entrySet()) {
-        if (window.test(e.getValue())) {
-          return e.getKey();
-        }
-      }
-      return null;
-    }
-
-    /** A change that is not in the store yet. */
-    Change underWay(long key) {
-      return changes.get(key);
-    }
-
-    private Seen seen(String name, long shellAt) {
-      return new Seen(name, space, revision, shellAt);
-    }
-  }
-
   /** A step that is being kept. */
-  final class Kept implements Ledger.Entry {
+  final class Pending implements Ledger.Entry {
     private final long key;
     private final Past past;
     private final String request;
@@ -289,8 +205,9 @@ public final class OpenSpace {
     private final Changed said;
     private final Seen after;
     private final CompletableFuture<Changed> answer = new CompletableFuture<>();
+    private @Nullable Long partner;
 
-    private Kept(Past past, String request, Step step, int builtAfter) {
+    private Pending(Past past, String request, Step step, int builtAfter) {
       this.past = past;
       this.request = request;
       this.step = step;
@@ -350,6 +267,17 @@ public final class OpenSpace {
           forgotten.add(past.done.pollFirstEntry().getKey());
         }
         past.requests.values().removeAll(java.util.Set.copyOf(forgotten));
+        past.partners.keySet().removeAll(forgotten);
+      }
+    }
+
+    /** It is one act with a step of another space; with the locks of both held. */
+    void joins(Pending other) {
+      if (step.over.isEmpty() && !nothing && !other.nothing) {
+        partner = other.key;
+        other.partner = key;
+        past.partners.put(key, other.key);
+        other.past.partners.put(other.key, key);
       }
     }
 
@@ -396,7 +324,8 @@ public final class OpenSpace {
               change ? step.change : null,
               said,
               step.by,
-              change ? words() : null));
+              change ? words() : null,
+              partner));
     }
 
     private String words() {

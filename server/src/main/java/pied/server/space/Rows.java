@@ -32,6 +32,10 @@ public interface Rows {
     @Query("select s.id from SpaceRow s where s.project = :project")
     List<String> idsOf(String project);
 
+    /** The id of the space with a number; none for one that is there no more. */
+    @Query("select s.id from SpaceRow s where s.no = :no")
+    Optional<String> idOf(long no);
+
     @Query("select s.name from SpaceRow s where s.id = :id")
     Optional<String> nameOf(String id);
 
@@ -95,7 +99,7 @@ public interface Rows {
     /** The steps of a space in order, without what they changed. */
     @Query(
         "select s.id as id, s.revision as revision, s.kind as kind, s.request as request,"
-            + " s.doneIn as doneIn"
+            + " s.doneIn as doneIn, s.partner as partner"
             + " from StepRow s where s.id >= :first and s.id < :behind order by s.id")
     List<Short> ofSpace(long first, long behind);
 
@@ -151,6 +155,8 @@ public interface Rows {
       String getRequest();
 
       String getDoneIn();
+
+      Long getPartner();
     }
 
     /** What was done in a space, the latest first: changes that stand or are undone. */

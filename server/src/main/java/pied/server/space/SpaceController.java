@@ -1,6 +1,5 @@
 package pied.server.space;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -19,14 +18,9 @@ import pied.core.caption.Handling;
 import pied.core.caption.PartCaption;
 import pied.core.catalog.Finish;
 import pied.core.check.Snag;
-import pied.core.drawing.ShellPlan;
-import pied.core.edit.Outcome;
-import pied.core.measure.Reach;
-import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.schedule.Schedule;
 import pied.core.select.Selecting;
-import pied.core.space.Difference.OfPiece;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
@@ -46,7 +40,6 @@ import pied.server.space.SpaceWire.SelectRequest;
 import pied.server.space.SpaceWire.Snags;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.space.SpaceWire.StepRequest;
-import pied.server.space.SpaceWire.Trial;
 
 /** Projects and spaces over HTTP. */
 @RestController
@@ -75,40 +68,6 @@ class SpaceController {
   @PostMapping("/spaces/{id}/edits")
   Changed edit(@PathVariable String id, @RequestBody EditRequest request) {
     return store.edit(id, request);
-  }
-
-  /** What edits would lead to, without making them: for showing a piece while it is placed. */
-  @PostMapping("/spaces/{id}/trial")
-  Trial trial(@PathVariable String id, @RequestBody EditRequest request) {
-    OpenSpace.Seen now = store.seen(id);
-    Outcome out = store.trial(now.space(), request);
-    LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
-    // in hand is what was put in, or else the first piece named; the rest goes along with it
-    Piece hand =
-        out.change()
-            .pieces()
-            .filter(d -> d.after() != null)
-            .min(Comparator.comparing(OfPiece::altered)) // the first put in, else the first altered
-            .map(OfPiece::piece)
-            .orElse(null);
-    boolean rebuilt = out.change().shell();
-    if (rebuilt) {
-      hand = null; // what follows the shell is not in hand
-    }
-    List<String> ids = hand == null ? List.of() : List.of(hand.id());
-    List<Phrase> caption =
-        rebuilt && out.part() != null
-            ? PartCaption.of(out.space(), out.part(), unit)
-            : Caption.of(out.space(), now.name(), ids, unit);
-    return new Trial(
-        now.revision(),
-        out.change().changed(),
-        out.change().gone(),
-        out.said(),
-        hand == null ? List.of() : reach(out.space(), hand, unit),
-        caption,
-        rebuilt ? ShellPlan.of(out.space(), now.name(), unit) : null,
-        out.part() == null ? null : out.part().text());
   }
 
   @PostMapping("/spaces/{id}/undo")
@@ -143,22 +102,8 @@ class SpaceController {
       @RequestParam(defaultValue = "m") String unit) {
     OpenSpace.Seen now = store.seen(id);
     Space space = now.space();
-    return new ReachAnswer(now.revision(), reach(space, space.piece(piece), LengthUnit.of(unit)));
-  }
-
-  private static List<ReachView> reach(Space space, Piece piece, LengthUnit u) {
-    return Reach.of(space, piece).stream()
-        .map(
-            r ->
-                new ReachView(
-                    r.side(),
-                    r.distance(),
-                    u.fine(r.distance()),
-                    r.to(),
-                    r.toName(),
-                    r.fromPoint(),
-                    r.toPoint()))
-        .toList();
+    return new ReachAnswer(
+        now.revision(), ReachView.all(space, space.piece(piece), LengthUnit.of(unit)));
   }
 
   /** The list of all pieces, always that of the moment. */

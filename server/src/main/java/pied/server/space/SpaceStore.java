@@ -6,33 +6,23 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BiConsumer;
 import java.util.function.BiPredicate;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.data.domain.Limit;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
-import pied.core.Effort;
 import pied.core.Nullable;
-import pied.core.Refusal;
-import pied.core.Text;
 import pied.core.drawing.Elevation;
-import pied.core.edit.Change;
-import pied.core.edit.Edits;
-import pied.core.edit.Outcome;
 import pied.core.history.InWords;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
-import pied.core.say.Say;
-import pied.core.say.Understood;
 import pied.core.space.Back;
 import pied.core.space.Ordered;
 import pied.core.space.Shell;
@@ -50,12 +40,11 @@ import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.FilingView;
 import pied.server.space.SpaceWire.GoRequest;
 import pied.server.space.SpaceWire.HistoryView;
-import pied.server.space.SpaceWire.PutAside;
+import pied.server.space.SpaceWire.SayRequest;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Ledger;
 import pied.server.store.Missing;
-import pied.server.store.NotKept;
 
 /**
  * Keeps spaces. One writer at a time for each space: an edit is checked by core, kept by the {@link
@@ -78,6 +67,17 @@ public class SpaceStore {
     }
   }
 
+  /** What was shown is no longer what the edits lead to. */
+  public static final class Outdated extends RuntimeException {
+    private static final long serialVersionUID = 1;
+
+    Outdated() {
+      super(
+          "Something it is about has changed since it was shown. This is what it would be now; say"
+              + " once more that it be done.");
+    }
+  }
+
   /** Others are at work on the space for so long that one better comes again. */
   public static final class Busy extends RuntimeException {
     private static final long serialVersionUID = 1;
@@ -87,15 +87,6 @@ public class SpaceStore {
     }
   }
 
-  /** Longest time the edits of one request may take, seconds. */
-  private static final int LONGEST = 90;
-
-  /** So long a request waits for those before it, seconds. */
-  private static final int PATIENCE = 25;
-
-  /** So many requests wait for one space. */
-  private static final int QUEUE = 8;
-
   private final Rows.Spaces spaces;
   private final Rows.Pieces pieces;
   private final FilingRows filing;
@@ -103,9 +94,10 @@ public class SpaceStore {
   private final Ledger ledger;
   private final Shapes shapes;
   private final long idle;
+  private final Writing writing;
   private final Map<String, OpenSpace> open = new ConcurrentHashMap<>();
   private final List<BiConsumer<String, Changed>> listeners = new CopyOnWriteArrayList<>();
-  private final List<BiConsumer<String, PutAside>> asideListeners = new CopyOnWriteArrayList<>();
+  private final List<BiConsumer<String, Aside>> asideListeners = new CopyOnWriteArrayList<>();
   private volatile Predicate<String> watched = id -> false;
   private volatile BiPredicate<String, String> present = (space, window) -> false;
 
@@ -127,6 +119,8 @@ public class SpaceStore {
     this.ledger = ledger;
     this.shapes = shapes;
     this.idle = idle;
+    Acts acts = new Acts(this::open, id -> from(spaces.findById(id).orElseThrow()), steps, ledger);
+    writing = new Writing(acts, this::open, spaces, steps);
   }
 
   /**
@@ -262,27 +256,34 @@ public class SpaceStore {
       if (o != null) {
         Aside now = spaces.findById(id).map(this::aside).orElse(null);
         o.putAside(now);
-        asideListeners.forEach(l -> l.accept(id, new PutAside(now)));
+        asideListeners.forEach(l -> l.accept(id, now));
       }
     }
   }
 
   /** Somebody wants to hear when spaces are removed or brought back. */
-  public void listenAside(BiConsumer<String, PutAside> listener) {
+  public void listenAside(BiConsumer<String, Aside> listener) {
     asideListeners.add(listener);
   }
 
   /** What the store has of a space. */
-  private OpenSpace.Past from(SpaceRow row) {
+  private Past from(SpaceRow row) {
     List<Ordered> own = new ArrayList<>();
     pieces.ofSpace(row.id()).forEach(p -> own.add(p.ordered()));
     own.sort(java.util.Comparator.comparingLong(Ordered::place));
     Space space = mended(Space.of(row.shell(), filing.of(row.id()), own, shapes));
-    OpenSpace.Past past = new OpenSpace.Past(space, row.revision());
+    Past past = new Past(space, row.revision());
     steps
         .ofSpace(StepRow.first(row.no()), StepRow.first(row.no() + 1))
         .forEach(
-            s -> past.add(s.getId(), s.getRevision(), s.getKind(), s.getRequest(), s.getDoneIn()));
+            s ->
+                past.add(
+                    s.getId(),
+                    s.getRevision(),
+                    s.getKind(),
+                    s.getRequest(),
+                    s.getDoneIn(),
+                    s.getPartner()));
     return past;
   }
 
@@ -328,141 +329,32 @@ public class SpaceStore {
     }
   }
 
-  /** Makes edits: all of them, or none. */
+  /** Makes edits: all of them, or none; and takes out of another space what was cut there. */
   public Changed edit(String id, EditRequest request) {
-    return write(
-        id,
-        request.id(),
-        request.revision(),
-        head -> {
-          Outcome out = apply(head.space(), request);
-          return new OpenSpace.Step(
-              out.space(),
-              out.change(),
-              out.said(),
-              out.offers(),
-              out.part(),
-              List.of(),
-              by(request.by()));
-        });
+    return writing.edit(id, request);
   }
 
   /** Does what a sentence, or a text of them, says: all of it, or nothing. */
-  public SpaceWire.Said say(String id, SpaceWire.SayRequest r) {
-    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
-    List<String> about = r.pieces() == null ? List.of() : r.pieces();
-    Say.Done[] done = new Say.Done[1];
-    Changed changed =
-        write(
-            id,
-            r.id(),
-            null,
-            head -> {
-              done[0] =
-                  Say.make(
-                      head.space(),
-                      r.text(),
-                      about,
-                      unit,
-                      r.layer(),
-                      SpaceStore::newId,
-                      Effort.seconds(LONGEST));
-              Outcome out = done[0].outcome();
-              return new OpenSpace.Step(
-                  out.space(),
-                  out.change(),
-                  out.said(),
-                  out.offers(),
-                  out.part(),
-                  List.of(),
-                  by(r.by()));
-            });
-    return done[0] == null // it was done before
-        ? new SpaceWire.Said(changed, changed.made(), List.of())
-        : new SpaceWire.Said(changed, done[0].selected(), done[0].understood());
-  }
-
-  static String newId() {
-    return UUID.randomUUID().toString();
-  }
-
-  /** What edits would lead to; nothing is stored. */
-  public Outcome trial(Space space, EditRequest request) {
-    return apply(space, request);
-  }
-
-  /** The same of what was understood of a sentence. */
-  public Outcome trial(Space space, EditRequest request, Understood u) {
-    LengthUnit unit = LengthUnit.of(request.unit());
-    return Edits.apply(
-        space,
-        u.edits(),
-        unit,
-        request.layer(),
-        u.ids(SpaceStore::newId),
-        Effort.seconds(LONGEST),
-        u::called);
-  }
-
-  private static Outcome apply(Space space, EditRequest request) {
-    if (request.edits() == null || request.edits().stream().anyMatch(java.util.Objects::isNull)) {
-      throw new Refusal("The request has no edits.");
-    }
-    LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
-    return Edits.apply(
-        space, request.edits(), unit, request.layer(), SpaceStore::newId, Effort.seconds(LONGEST));
-  }
-
-  /** Who asks, if it makes sense. */
-  private static @Nullable By by(@Nullable By by) {
-    if (by == null || by.window() == null || by.window().isBlank()) {
-      return null;
-    }
-    String who = by.who() == null ? "" : Text.clean(by.who()).strip();
-    if (by.window().length() > 64 || !Text.whole(by.window()) || who.length() > 100) {
-      throw new Refusal("A window has an id of 1 to 64 letters, and who works in it up to 100.");
-    }
-    return new By(by.window(), who);
+  public SpaceWire.Said say(String id, SayRequest request) {
+    return writing.say(id, request);
   }
 
   /** Takes back what was done last, as it was asked for. */
   public Changed undo(String id, @Nullable StepRequest request) {
-    return through(id, request, true);
+    return writing.through(id, request, true);
   }
 
   /** Does again what was undone last. */
   public Changed redo(String id, @Nullable StepRequest request) {
-    return through(id, request, false);
-  }
-
-  private Changed through(String id, @Nullable StepRequest asked, boolean undo) {
-    StepRequest r = asked == null ? new StepRequest(null, null, null) : asked;
-    By by = by(r.by());
-    OpenSpace o = open(id);
-    return write(
-        id, r.id(), null, head -> new Way(head, this::change, by).step(undo, o.mine(by), r.how()));
+    return writing.through(id, request, false);
   }
 
   /** To another point of the history. */
-  public Changed go(String id, GoRequest r) {
-    By by = by(r.by());
-    if (r.to() == null) {
-      throw new Refusal("Say to which step of the history; 0 is where it begins.");
-    }
-    return write(
-        id,
-        r.id(),
-        null,
-        head -> {
-          long no = open(id).no();
-          return new Way(head, this::change, by).to(StepRow.key(no, r.to()));
-        });
+  public Changed go(String id, GoRequest request) {
+    return writing.go(id, request);
   }
 
-  private Change change(OpenSpace.Past head, long key) {
-    Change change = head.underWay(key);
-    return change != null ? change : steps.findById(key).orElseThrow().change();
-  }
+  // ---- what was done
 
   /** So much of the history is read at once. */
   private static final int PAGE = 100;
@@ -494,66 +386,5 @@ public class SpaceStore {
               d.getKind() == StepRow.Kind.DONE));
     }
     return new HistoryView(now.revision(), deeds, rows.size() > PAGE);
-  }
-
-  private Changed write(
-      String id, String request, Long seen, Function<OpenSpace.Past, OpenSpace.Step> how) {
-    if (request != null && (request.isBlank() || request.length() > 64 || !Text.whole(request))) {
-      throw new Refusal("An id of a request has 1 to 64 letters.");
-    }
-    NotKept trouble = ledger.trouble();
-    if (trouble != null) {
-      throw new NotKept(trouble.getMessage(), trouble.full(), trouble);
-    }
-    OpenSpace o = entered(id);
-    OpenSpace.Kept kept = null;
-    try {
-      if (o.aside() != null) {
-        throw new Refusal(o.aside().words() + " Nothing is done in it until it is brought back.");
-      }
-      OpenSpace.Past head = o.head(() -> from(spaces.findById(id).orElseThrow()));
-      Long before = head.asked(request);
-      if (before != null) {
-        OpenSpace.Kept waits = o.underWay(before);
-        Changed answered =
-            waits != null ? null : steps.findById(before).map(StepRow::answer).orElse(null);
-        if (answered != null) {
-          return answered;
-        }
-        kept = waits;
-      }
-      if (kept == null) {
-        if (seen != null && seen != head.revision()) {
-          throw new Stale(seen, head.revision());
-        }
-        kept = o.take(head, request, how.apply(head));
-        ledger.keep(kept);
-      }
-    } finally {
-      o.writing.unlock();
-    }
-    return Ledger.await(kept.answer());
-  }
-
-  /** The space with its lock held: its one writer. */
-  private OpenSpace entered(String id) {
-    while (true) {
-      OpenSpace o = open(id);
-      if (o.writing.getQueueLength() >= QUEUE) {
-        throw new Busy();
-      }
-      try {
-        if (!o.writing.tryLock(PATIENCE, TimeUnit.SECONDS)) {
-          throw new Busy();
-        }
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-        throw new Busy();
-      }
-      if (!o.gone()) {
-        return o;
-      }
-      o.writing.unlock(); // it was let go of meanwhile
-    }
   }
 }

@@ -18,6 +18,7 @@ import pied.core.edit.Edit.Sight;
 import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
 import pied.core.measure.Handles;
+import pied.core.measure.Reach;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -41,9 +42,11 @@ import pied.core.space.Group;
 import pied.core.space.Layer;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
+import pied.core.space.Space;
 import pied.core.space.Twin;
 import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
+import pied.core.units.LengthUnit;
 
 /** What goes over the wire about spaces. The web client's types are generated from it. */
 public final class SpaceWire {
@@ -231,9 +234,6 @@ public final class SpaceWire {
    */
   public record Aside(String what, String id, String words) {}
 
-  /** Those who look at a space are told that it was removed, or brought back (null). */
-  public record PutAside(@Nullable Aside aside) {}
-
   /**
    * Edits to make.
    *
@@ -243,6 +243,11 @@ public final class SpaceWire {
    * @param unit what a bare number in a text means: m, cm, mm or ft-in; m if left out
    * @param layer id of the layer on which new pieces come; the first if left out
    * @param by who asks; if left out, it is anybody's
+   * @param ids of what the edits make, in the order in which they make it, as a proposal gave them;
+   *     made anew if left out
+   * @param shown what of a proposal was shown; refused (409) if the edits would lead to something
+   *     else by now. May be left out
+   * @param cut what is taken out of another space in the same act
    */
   public record EditRequest(
       @Nullable String id,
@@ -250,11 +255,24 @@ public final class SpaceWire {
       @Nullable String unit,
       @Nullable String layer,
       @Nullable By by,
-      List<Edit> edits) {
+      List<Edit> edits,
+      @Nullable List<String> ids,
+      @Nullable String shown,
+      @Nullable CutElsewhere cut) {
     public EditRequest(String id, Long revision, String unit, List<Edit> edits) {
-      this(id, revision, unit, null, null, edits);
+      this(id, revision, unit, null, edits);
+    }
+
+    public EditRequest(String id, Long revision, String unit, @Nullable By by, List<Edit> edits) {
+      this(id, revision, unit, null, by, edits, null, null, null);
     }
   }
+
+  /**
+   * Pieces that were cut in another space: those of them that are still there go from there where
+   * they are pasted, both in one act.
+   */
+  public record CutElsewhere(String space, List<String> pieces) {}
 
   /**
    * Who does something.
@@ -332,41 +350,30 @@ public final class SpaceWire {
       boolean canRedo) {}
 
   /**
-   * What an edit would lead to.
+   * What is asked before it is done: of edits, of a verb, or of a sentence, one of the three.
    *
-   * @param revision of the space it was tried in
-   * @param reach free distances of the piece in hand, as it would be
-   * @param caption the caption it would have
-   * @param plan the plan of the shell, if that would be another one
-   */
-  public record Trial(
-      long revision,
-      Collection<Piece> changed,
-      Collection<String> removed,
-      List<String> said,
-      List<ReachView> reach,
-      List<Phrase> caption,
-      @Nullable ShellPlan plan,
-      @Nullable String part) {}
-
-  /**
-   * An edit that is proposed, or with what a verb begins.
-   *
-   * @param begin the verb, in place of an edit
-   * @param pieces it is for, the lead last
-   * @param point what was clicked: alters the edit, or is what the verb begins with
-   * @param pull a piece of it that is pulled
+   * @param layer id of the layer on which new pieces come
+   * @param edits that are tried, or are proposed already
+   * @param begin a verb that begins
+   * @param text a sentence
+   * @param pieces that are selected: a verb or a sentence is for them, the lead last
+   * @param point what was clicked: alters the one edit, or is what the verb begins with
+   * @param pull a piece of the one edit that is pulled
    * @param back whether the last point that was clicked is taken back
+   * @param inHand whether it is about what is pulled or put in: then one is told its caption and
+   *     its free distances
    */
   public record ProposeRequest(
       @Nullable String unit,
       @Nullable String layer,
-      @Nullable Edit edit,
+      @Nullable List<Edit> edits,
       @Nullable Begin begin,
+      @Nullable String text,
       @Nullable List<String> pieces,
       @Nullable Pointed point,
       @Nullable Pull pull,
-      @Nullable Boolean back) {}
+      @Nullable Boolean back,
+      @Nullable Boolean inHand) {}
 
   /**
    * A sentence, or a text of sentences.
@@ -385,23 +392,33 @@ public final class SpaceWire {
       @Nullable List<String> pieces) {}
 
   /**
-   * What would be, before it is done.
+   * What would be, before it is done: the one answer to whatever is asked. Its edits, sent with its
+   * ids, do what is shown.
    *
-   * @param edits that would be made; none if a sentence cannot be read
-   * @param words what is proposed or was understood, to be read, typed into and chosen from
+   * @param revision of the space it was tried in
+   * @param edits it means; none if a sentence cannot be read
+   * @param ids of what they make, in the order in which they make it
+   * @param shown what they lead to, in a few letters; null if they cannot be made
+   * @param words what is proposed or was understood, to be read, typed into and chosen from; of
+   *     what is in hand, the caption it would have
    * @param changed pieces as they would be, put in or altered
    * @param removed ids of pieces that would not be there
-   * @param selected ids of the pieces it is about
+   * @param selected ids of the pieces that are selected once it is done
    * @param next with what a sentence could go on
    * @param at where it could be read up to
    * @param wrong why it cannot be read on from there
    * @param refused why it cannot be done
    * @param wanting whether it is refused only since something is still to be clicked
    * @param pointing what can be clicked and pulled
+   * @param reach free distances of the piece in hand, as it would be
+   * @param plan the plan of the shell, if that would be another one
+   * @param part of the shell that would be built or altered
    */
   public record Proposal(
       long revision,
       List<Edit> edits,
+      List<String> ids,
+      @Nullable String shown,
       List<Phrase> words,
       Collection<Piece> changed,
       Collection<String> removed,
@@ -413,7 +430,10 @@ public final class SpaceWire {
       @Nullable String refused,
       List<Offer> offers,
       boolean wanting,
-      @Nullable PointingView pointing) {}
+      @Nullable PointingView pointing,
+      List<ReachView> reach,
+      @Nullable ShellPlan plan,
+      @Nullable String part) {}
 
   /**
    * What can be done to a proposal on a drawing.
@@ -472,7 +492,23 @@ public final class SpaceWire {
       String to,
       String toName,
       Vec fromPoint,
-      Vec toPoint) {}
+      Vec toPoint) {
+    /** The free distances of a piece to all sides. */
+    static List<ReachView> all(Space space, Piece piece, LengthUnit u) {
+      return Reach.of(space, piece).stream()
+          .map(
+              r ->
+                  new ReachView(
+                      r.side(),
+                      r.distance(),
+                      u.fine(r.distance()),
+                      r.to(),
+                      r.toName(),
+                      r.fromPoint(),
+                      r.toPoint()))
+          .toList();
+    }
+  }
 
   /** Which pieces are asked for. */
   public record SelectRequest(Meant meant) {}

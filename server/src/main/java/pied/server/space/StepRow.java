@@ -53,6 +53,7 @@ public class StepRow {
   private String doneIn;
   private String who;
   private String words;
+  private Long partner;
 
   protected StepRow() {}
 
@@ -61,6 +62,7 @@ public class StepRow {
    * @param change null for none
    * @param by null for nobody in particular
    * @param words what it did; of no use without a change
+   * @param partner key of the step in another space that was one act with it; null for none
    */
   StepRow(
       long id,
@@ -70,7 +72,8 @@ public class StepRow {
       Change change,
       Changed answer,
       By by,
-      String words) {
+      String words,
+      @Nullable Long partner) {
     this.id = id;
     this.revision = revision;
     this.kind = kind;
@@ -88,11 +91,12 @@ public class StepRow {
     doneIn = by == null ? null : by.window();
     who = by == null || by.who() == null || by.who().isBlank() ? null : by.who();
     this.words = change == null ? null : words;
+    this.partner = partner;
   }
 
   /** One that was done elsewhere before; it was asked for by nobody here. */
   StepRow(long id, ArchivedSpace.Step s) {
-    this(id, s.revision(), s.kind(), null, s.change(), null, null, s.words());
+    this(id, s.revision(), s.kind(), null, s.change(), null, null, s.words(), null);
     madeAt = s.at();
     doneIn = s.doneIn();
     who = s.who();

@@ -19,8 +19,8 @@ import pied.server.space.SpaceWire.By;
 
 /** A way through the history of a space: what it goes over, and what comes of it. */
 final class Way {
-  private final OpenSpace.Past head;
-  private final BiFunction<OpenSpace.Past, Long, Change> changes;
+  private final Past head;
+  private final BiFunction<Past, Long, Change> changes;
   private final @Nullable By by;
   private final List<Long> over = new ArrayList<>();
   private final Set<String> touched = new LinkedHashSet<>();
@@ -30,7 +30,7 @@ final class Way {
    * @param changes what was changed, by its key
    * @param by who goes it
    */
-  Way(OpenSpace.Past head, BiFunction<OpenSpace.Past, Long, Change> changes, @Nullable By by) {
+  Way(Past head, BiFunction<Past, Long, Change> changes, @Nullable By by) {
     this.head = head;
     this.changes = changes;
     this.by = by;
@@ -52,13 +52,35 @@ final class Way {
       back(key - 1);
       return taken();
     }
+    over(undo, key, how);
+    return taken();
+  }
+
+  /**
+   * Over changes, the first first, that are each undone or done again: what became of them in
+   * another space goes on here.
+   *
+   * @param undo whether they are to be undone; those that are already are left out
+   * @param how where others changed the same since; null to refuse that
+   * @return the step; null if there is nothing left to do
+   */
+  @Nullable
+  OpenSpace.Step over(boolean undo, List<Long> keys, @Nullable Offer.Step how) {
+    for (Long key : keys) {
+      if (Boolean.valueOf(undo).equals(head.stands(key))) {
+        over(undo, key, how);
+      }
+    }
+    return over.isEmpty() ? null : taken();
+  }
+
+  private void over(boolean undo, long key, @Nullable Offer.Step how) {
     Change change = changes.apply(head, key);
     Rebase r = Rebase.of(space, undo ? change.reversed() : change);
     if (!r.left().isEmpty() && how == null) {
       throw declined(undo, change, r);
     }
     go(key, r);
-    return taken();
   }
 
   private Declined declined(boolean undo, Change change, Rebase r) {

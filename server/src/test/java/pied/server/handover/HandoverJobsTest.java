@@ -34,7 +34,7 @@ class HandoverJobsTest {
   }
 
   @AfterEach
-  void end() {
+  void end() throws Exception {
     go.countDown();
     jobs.close();
   }

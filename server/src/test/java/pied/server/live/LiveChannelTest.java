@@ -224,7 +224,7 @@ class LiveChannelTest {
       }
       // who listens has heard of every one
       long revision = store.view(room).revision();
-      while (own.next("changed").get("revision").asLong() < revision) {
+      while (own.next("changed").at("/changed/revision").asLong() < revision) {
         // the next
       }
     }

@@ -11,9 +11,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.Refusal;
 import pied.server.Given;
+import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.ProjectView;
-import pied.server.space.SpaceWire.PutAside;
 import pied.server.space.SpaceWire.SpaceName;
 import pied.server.store.Missing;
 
@@ -51,11 +51,11 @@ class ProjectStoreTest {
   @Test
   void whoWorksInWhatIsRemovedIsToldAndCanGoOnOnceItIsBack() {
     put("a", 1);
-    List<PutAside> told = new java.util.concurrent.CopyOnWriteArrayList<>();
+    List<Aside> told = new java.util.concurrent.CopyOnWriteArrayList<>();
     store.listenAside((id, aside) -> told.add(aside));
     projects.removeProject(project, true);
     assertThat(told).hasSize(1);
-    assertThat(told.get(0).aside().what()).isEqualTo("projects");
+    assertThat(told.get(0).what()).isEqualTo("projects");
     assertThat(store.view(room).aside().words()).contains("Inn").contains("was removed");
     assertThatThrownBy(() -> put("b", 2))
         .isInstanceOf(Refusal.class)
@@ -63,7 +63,7 @@ class ProjectStoreTest {
     store.letGo(0); // read anew it is still so
     assertThatThrownBy(() -> put("b", 2)).isInstanceOf(Refusal.class);
     projects.removeProject(project, false);
-    assertThat(told.get(told.size() - 1).aside()).isNull();
+    assertThat(told.get(told.size() - 1)).isNull();
     put("b", 2);
     assertThat(store.space(room).pieces()).hasSize(2);
     projects.removeSpace(room, true);

@@ -268,30 +268,6 @@ class SpaceControllerTest {
   }
 
   @Test
-  void aTrialKeepsNothing() throws Exception {
-    when(store.trial(any(), any()))
-        .thenAnswer(
-            asked -> {
-              EditRequest r = asked.getArgument(1);
-              return Edits.apply(asked.getArgument(0), r.edits(), LengthUnit.M, () -> "new");
-            });
-    http.perform(
-            sent(
-                "/api/spaces/room/trial",
-                "{'edits':[{'do':'place','article':'stool','at':{'x':1,'z':1}}]}"))
-        .andExpect(status().isOk())
-        .andExpect(jsonPath("$.revision").value(7))
-        .andExpect(jsonPath("$.changed[0].name").value("Stool 2"))
-        .andExpect(jsonPath("$.reach").isNotEmpty())
-        .andExpect(jsonPath("$.plan").doesNotExist());
-    http.perform(
-            sent("/api/spaces/room/trial", "{'edits':[{'do':'moveWall','wall':'B','by':0.5}]}"))
-        .andExpect(jsonPath("$.plan.inks").isNotEmpty())
-        .andExpect(jsonPath("$.part").value("wall:B"));
-    verify(store, org.mockito.Mockito.never()).edit(any(), any());
-  }
-
-  @Test
   void aNewSpaceIsMadeInTheUnitGiven() throws Exception {
     when(projects.newSpace(any(), any(), any()))
         .thenReturn(new pied.server.space.SpaceWire.SpaceName("id", "Snug", 0, ""));

@@ -194,7 +194,9 @@ class SpaceStoreTest {
   @Test
   void whatComesInIsOnTheLayerThatIsCurrentInTheWindow() {
     edit(null, new NewLayer("l", "Lights", null));
-    store.edit(room, new EditRequest(null, null, "m", "l", null, List.of(put("a", 1, 1))));
+    store.edit(
+        room,
+        new EditRequest(null, null, "m", "l", null, List.of(put("a", 1, 1)), null, null, null));
     edit(null, put("b", 2, 1));
     assertThat(pieces()).extracting(p -> p.keeping().layer()).containsExactly("l", "first");
   }
@@ -205,7 +207,7 @@ class SpaceStoreTest {
   private static final By BERT = new By("bert", null);
 
   private Changed editBy(By by, Edit... edits) {
-    return store.edit(room, new EditRequest(null, null, "m", null, by, List.of(edits)));
+    return store.edit(room, new EditRequest(null, null, "m", by, List.of(edits)));
   }
 
   private Changed undo(By by, Offer.Step how) {
@@ -451,13 +453,6 @@ class SpaceStoreTest {
       var done = threads.submit(() -> store.edit(room, new EditRequest(null, null, "m", slow)));
       begun.await();
       assertThat(store.view(room).pieces()).hasSize(1);
-      assertThat(
-              store
-                  .trial(
-                      store.space(room), new EditRequest(null, null, "m", List.of(put("t", 1, 3))))
-                  .space()
-                  .pieces())
-          .hasSize(2);
       List<java.util.concurrent.Future<Changed>> waiting = new ArrayList<>();
       for (int i = 0; i < 20; i++) {
         waiting.add(threads.submit(() -> edit(null, new Turn(List.of("a"), null, Amount.of(1)))));
@@ -492,20 +487,6 @@ class SpaceStoreTest {
         .isInstanceOf(SpaceStore.Stale.class)
         .hasMessageContaining("has changed since you looked");
     assertThat(pieces()).hasSize(1);
-  }
-
-  @Test
-  void aTrialChangesNothing() {
-    long before = store.view(room).revision();
-    assertThat(
-            store
-                .trial(
-                    store.space(room), new EditRequest(null, null, null, List.of(put("a", 1, 1))))
-                .change()
-                .made())
-        .hasSize(1);
-    assertThat(store.view(room).revision()).isEqualTo(before);
-    assertThat(pieces()).isEmpty();
   }
 
   @Test

@@ -2,7 +2,6 @@ package pied.core.edit.keep;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Refusal;
@@ -13,6 +12,7 @@ import pied.core.edit.Offer;
 import pied.core.edit.repeat.PartTwins;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
+import pied.core.space.Space;
 
 /**
  * Removes pieces; what they carried comes to rest on what is beneath. Of a pair of twins it is
@@ -28,16 +28,29 @@ public record Remove(List<String> pieces) implements Edit {
     bench.takeOut(ids);
   }
 
-  /** What stays alone would go as well; that is for one to say. */
-  private static void ask(Bench bench, List<String> ids) {
-    Set<String> all = new LinkedHashSet<>(ids);
+  /** The edits that take out these and nothing else: twins whose other one stays are parted. */
+  public static List<Edit> alone(Space space, List<String> ids) {
+    List<String> paired = paired(space, ids);
+    Edit remove = new Remove(ids);
+    return paired.isEmpty() ? List.of(remove) : List.of(new PartTwins(paired), remove);
+  }
+
+  /** Those whose twin is not among them. */
+  private static List<String> paired(Space space, List<String> ids) {
+    Set<String> all = Set.copyOf(ids);
     List<String> paired = new ArrayList<>();
     for (String id : ids) {
-      Partner twin = bench.piece(id).keeping().twin();
+      Partner twin = space.piece(id).keeping().twin();
       if (twin != null && twin.piece() != null && !all.contains(twin.piece())) {
         paired.add(id);
       }
     }
+    return paired;
+  }
+
+  /** What stays alone would go as well; that is for one to say. */
+  private static void ask(Bench bench, List<String> ids) {
+    List<String> paired = paired(bench.space(), ids);
     if (paired.isEmpty()) {
       return;
     }

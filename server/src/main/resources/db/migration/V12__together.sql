@@ -1,0 +1,2 @@
+-- the step that was done in another space in one act with this one
+alter table step add column partner bigint;

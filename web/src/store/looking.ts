@@ -1,0 +1,92 @@
+import type { StateCreator } from "zustand";
+import type { Viewpoint } from "../api/types.gen";
+
+export type Unit = "m" | "cm" | "mm" | "ft-in";
+
+/** The section that is drawn: which way one looks, and where the cut goes (null: through the middle). */
+export interface SectionLook {
+  way: "back" | "front" | "left" | "right";
+  at: string | null;
+}
+
+/** A leaf of the side; the schedule is one only where there is no room for it on the right. */
+export type Tab = "catalog" | "shell" | "layers" | "schedule";
+
+/** How this window shows the space. */
+export interface Looking {
+  unit: Unit;
+  /** The one or two drawings that are large, by name: "plan", "set", "section", "wall:A"… */
+  large: string[];
+  strip: boolean;
+  tab: Tab;
+  section: SectionLook;
+  fit: { what: "home" | "selection"; at: number };
+  /** Bodies of the shell that are lifted off, to look in. */
+  lifted: string[];
+  walking: boolean;
+  viewpoint: { view: Viewpoint; at: number } | null;
+  setUnit: (unit: Unit) => void;
+  setLarge: (large: string[]) => void;
+  setStrip: (open: boolean) => void;
+  /** Whether the schedule is shown as a table under the drawings. */
+  table: boolean;
+  setTab: (tab: Tab) => void;
+  showTable: (table: boolean) => void;
+  setSection: (section: SectionLook) => void;
+  look: (what: "home" | "selection") => void;
+  lift: (body: string, off: boolean) => void;
+  walk: (walking: boolean) => void;
+  goTo: (view: Viewpoint) => void;
+}
+
+const UNIT = "pied.unit";
+const LARGE = "pied.large";
+const STRIP = "pied.strip";
+
+function remembered(): string[] {
+  try {
+    const large: unknown = JSON.parse(localStorage.getItem(LARGE) ?? "");
+    if (Array.isArray(large) && large.length > 0) return large.slice(0, 2).map(String);
+  } catch {
+    // nothing of use was kept
+  }
+  return ["plan", "set"];
+}
+
+/** As one looks into a space that was just opened. */
+export const FIRST_LOOK = {
+  section: { way: "back" as const, at: null },
+  lifted: ["ceiling"],
+  walking: false,
+  viewpoint: null,
+};
+
+export const lookingSlice: StateCreator<Looking> = (set) => ({
+  ...FIRST_LOOK,
+  unit: (localStorage.getItem(UNIT) as Unit | null) ?? "m",
+  large: remembered(),
+  strip: localStorage.getItem(STRIP) !== "folded",
+  tab: "catalog",
+  table: false,
+  fit: { what: "home", at: 0 },
+  setUnit(unit) {
+    localStorage.setItem(UNIT, unit);
+    set({ unit });
+  },
+  setLarge(large) {
+    localStorage.setItem(LARGE, JSON.stringify(large));
+    set({ large });
+  },
+  setStrip(strip) {
+    localStorage.setItem(STRIP, strip ? "open" : "folded");
+    set({ strip });
+  },
+  setTab: (tab) => set({ tab }),
+  showTable: (table) => set({ table }),
+  setSection: (section) => set({ section }),
+  look: (what) => set({ fit: { what, at: Date.now() }, walking: false }),
+  lift: (body, off) =>
+    set((s) => ({ lifted: off ? [...new Set([...s.lifted, body])] : s.lifted.filter((b) => b !== body) })),
+  walk: (walking) => set({ walking }),
+  goTo: (view) => set({ viewpoint: { view, at: Date.now() }, walking: false }),
+});

@@ -1,0 +1,132 @@
+import type { Bundle, EditUnion as Edit, Item, PlanPoint } from "../../api/types.gen";
+import { pickUp } from "../carry/carry";
+import { lastPoint } from "../../store/lastPoint";
+import { isIn } from "../../store/kept";
+import { useSheet } from "../../store/sheet";
+
+/** What is held ready to be pasted, in every window: pieces as they were, the lead last. */
+interface Held {
+  space: string;
+  /** Cut ones stay until they are pasted. */
+  cut: boolean;
+  pieces: Item[];
+  groups: Bundle[];
+  /** Those that were chosen; the rest stands on them. */
+  chosen: string[];
+}
+
+const KEY = "pied.held";
+
+let read: { text: string | null; held: Held | null } = { text: null, held: null };
+
+function held(): Held | null {
+  const text = localStorage.getItem(KEY);
+  if (text !== read.text) read = { text, held: parsed(text) };
+  return read.held;
+}
+
+function parsed(text: string | null): Held | null {
+  try {
+    const now = JSON.parse(text ?? "null") as Held | null;
+    return now && Array.isArray(now.pieces) && now.pieces.length > 0 ? now : null;
+  } catch {
+    return null;
+  }
+}
+
+function hold(cut: boolean) {
+  const { selection, pieces, space, say } = useSheet.getState();
+  if (!space || selection.length === 0) return;
+  const all = new Set(selection);
+  for (let before = -1; before !== all.size;) {
+    before = all.size;
+    for (const p of pieces.values()) if (p.on.kind === "piece" && all.has(p.on.id)) all.add(p.id);
+  }
+  selection.forEach((id) => all.delete(id) && all.add(id)); // the lead is last
+  const items = [...all].map((id) => pieces.get(id)!);
+  const groups = space.filing.groups
+    .filter((g) => items.some((p) => isIn(g.id, p.group, space.filing)))
+    .map(({ id, name, in: about }) => ({ id, name, in: about }));
+  const now: Held = {
+    space: space.id,
+    cut,
+    groups,
+    chosen: selection,
+    pieces: items.map(({ id, article, name, size, mirrored, stretched, at, turn, lean, on, ...p }) => ({
+      ...{ id, article, name, size, mirrored, stretched, at, turn, lean, on },
+      ...{ attached: p.attached, finishes: p.finishes, layer: p.layer, group: p.group },
+    })),
+  };
+  try {
+    localStorage.setItem(KEY, JSON.stringify(now));
+  } catch {
+    say("That is too much to be held ready at once; copy fewer pieces.", "refused");
+    return;
+  }
+  const what = selection.length === 1 ? "It is" : `${selection.length} pieces are`;
+  say(`${what} held ready, here and in other spaces; Ctrl+V ${cut ? "picks up what was cut" : "pastes"}.`);
+}
+
+export const clip = () => hold(false);
+export const cut = () => hold(true);
+
+/** What is held ready, of which something may be done; nothing while no space is open. */
+const ready = () => (useSheet.getState().space ? held() : null);
+
+export const isHeld = () => ready() !== null;
+export const isCut = () => ready()?.cut ?? false;
+
+/** Those that were chosen and are still here as they were when they were copied. */
+function stillHere({ space, pieces, chosen }: Held): string[] | null {
+  const now = useSheet.getState();
+  if (now.space?.id !== space) return null;
+  const same = pieces.every((item) => {
+    const p = now.pieces.get(item.id);
+    return (
+      p &&
+      JSON.stringify([p.size, p.at, p.turn, p.lean]) ===
+        JSON.stringify([item.size, item.at, item.turn, item.lean])
+    );
+  });
+  return same ? chosen : null;
+}
+
+/** In hand at the pointer, or a copy exactly where the first one is. */
+export async function paste(inPlace: boolean) {
+  const it = ready();
+  if (!it) return;
+  const { select, edit, hush, space } = useSheet.getState();
+  const here = stillHere(it);
+  if (here && it.cut && inPlace) {
+    select(here); // it is where it was
+  } else if (here && !inPlace) {
+    hush();
+    select(here);
+    pickUp(null, !it.cut);
+  } else if (here) {
+    const changed = await edit([{ do: "copy", pieces: here, by: { x: 0, y: 0, z: 0 } }]);
+    if (changed) select(changed.made);
+  } else {
+    const at: PlanPoint | undefined = inPlace ? undefined : lastPoint();
+    const put: Edit = { do: "paste", pieces: it.pieces, groups: it.groups, at };
+    const gone = it.cut && it.space === space!.id ? stillThere(it) : [];
+    // what was cut elsewhere goes from there in the same act
+    const cut = it.cut && it.space !== space!.id ? { space: it.space, pieces: idsOf(it) } : undefined;
+    const changed = await edit(gone.length > 0 ? [put, { do: "remove", pieces: gone }] : [put], { cut });
+    if (!changed) return;
+    select(changed.made);
+  }
+  if (it.cut) localStorage.setItem(KEY, JSON.stringify({ ...it, cut: false }));
+}
+
+const idsOf = ({ pieces }: Held) => pieces.map((p) => p.id);
+
+const stillThere = (it: Held) => idsOf(it).filter((id) => useSheet.getState().pieces.has(id));
+
+/** What may be copied onto others: what is held ready, if it is in this space. */
+export function ontoOthers(): string[] {
+  const it = ready();
+  const { space, pieces, selection } = useSheet.getState();
+  if (!it || it.space !== space?.id || !it.chosen.every((id) => pieces.has(id))) return [];
+  return selection.some((id) => !it.chosen.includes(id)) ? it.chosen : [];
+}

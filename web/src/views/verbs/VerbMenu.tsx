@@ -1,0 +1,188 @@
+import Box from "@mui/material/Box";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import { useState, type MouseEvent, type PointerEvent } from "react";
+import { look } from "../paper/picking";
+import { useSheet } from "../../store/sheet";
+import { mode, verbsNow } from "../../tools/verbs/register";
+import { letters } from "../../tools/verbs/choosing";
+import { pressed, type Choice, type Verb } from "../../tools/verbs/verb";
+
+/** Verbs one under the other, with their keys. */
+export function VerbItems(props: {
+  verbs: Verb[];
+  anchor?: HTMLElement | null;
+  at?: { left: number; top: number } | null;
+  onClose: () => void;
+}) {
+  const [choosing, setChoosing] = useState<{ verb: Verb; anchor: HTMLElement } | null>(null);
+  const close = () => {
+    setChoosing(null);
+    props.onClose();
+  };
+  return (
+    <>
+      <Menu
+        open={props.verbs.length > 0 && (!!props.anchor || !!props.at)}
+        anchorEl={props.anchor}
+        anchorReference={props.at ? "anchorPosition" : "anchorEl"}
+        anchorPosition={props.at ?? undefined}
+        onClose={close}
+        slotProps={{
+          list: { dense: true, "aria-label": "What can be done", sx: columns(props.verbs.length) },
+        }}
+      >
+        {props.verbs.map((v) => (
+          <MenuItem
+            key={v.word}
+            data-verb={v.word}
+            title={v.help}
+            onClick={(e) => {
+              if (v.choices) {
+                setChoosing({ verb: v, anchor: e.currentTarget });
+                return;
+              }
+              close();
+              v.does();
+            }}
+            sx={{ fontSize: 13, gap: 3, justifyContent: "space-between", minHeight: 26, py: 0.25 }}
+          >
+            <span>
+              {v.word} {v.now?.() && <b>{v.now()}</b>} {v.choices && "▸"}
+            </span>
+            <Box component="kbd" sx={{ font: "inherit", fontSize: 12, color: "text.secondary" }}>
+              {pressed(v)}
+            </Box>
+          </MenuItem>
+        ))}
+      </Menu>
+      {choosing && <ChoiceMenu verb={choosing.verb} anchor={choosing.anchor} onClose={close} />}
+    </>
+  );
+}
+
+/** So many stand one under the other. */
+const HIGH = 24;
+
+/** Many verbs stand in several columns, so that all of them are seen. */
+const columns = (n: number) =>
+  n <= HIGH
+    ? undefined
+    : {
+        display: "grid",
+        gridAutoFlow: "column",
+        gridTemplateRows: `repeat(${Math.ceil(n / Math.ceil(n / HIGH))}, auto)`,
+      };
+
+/** All that a verb can be set to; a letter chooses. */
+export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onClose: () => void }) {
+  const choices = props.anchor ? (props.verb.choices?.() ?? []) : [];
+  const keys = letters(choices);
+  const take = (c: Choice) => {
+    props.onClose();
+    c.choose();
+  };
+  return (
+    <Menu
+      open={props.anchor !== null && props.verb.choices !== undefined}
+      anchorEl={props.anchor}
+      onClose={props.onClose}
+      onKeyDownCapture={(e) => {
+        const at = e.ctrlKey || e.metaKey || e.altKey ? -1 : keys.indexOf(e.key.toLowerCase());
+        if (at < 0) return;
+        e.preventDefault();
+        e.stopPropagation();
+        take(choices[at]);
+      }}
+      slotProps={{ list: { dense: true, "aria-label": props.verb.word } }}
+    >
+      {choices.map((c, i) => (
+        <MenuItem
+          key={c.words}
+          selected={c.now}
+          onClick={() => take(c)}
+          sx={{ fontSize: 13, gap: 3, justifyContent: "space-between", minHeight: 26, py: 0.25 }}
+        >
+          <span>{c.words}</span>
+          <Box component="kbd" aria-hidden sx={{ font: "inherit", fontSize: 12, color: "text.secondary" }}>
+            {keys[i].toUpperCase()}
+          </Box>
+        </MenuItem>
+      ))}
+    </Menu>
+  );
+}
+
+/**
+ * What is meant where one points: of what is selected, else of the space; the rest behind "more".
+ *
+ * @param more shows the rest
+ */
+function here(more: () => void): { likely: Verb[]; rest: Verb[] } {
+  const { selection, part } = useSheet.getState();
+  const nothing = selection.length === 0 && part === null;
+  const all = verbsNow();
+  const likely = all.filter((v) => v.seen && (nothing || !v.builds));
+  const rest = all.filter((v) => !likely.includes(v));
+  const others: Verb = {
+    word: "More…",
+    mode: "any",
+    keys: [],
+    help: "All else that can be done.",
+    does: more,
+  };
+  return { likely: rest.length > 0 ? [...likely, others] : likely, rest };
+}
+
+/** A press of the right button that moves is no click. */
+const STILL = 4;
+
+const inSet = (e: MouseEvent) => (e.target as HTMLElement).closest("[data-testid=set]") !== null;
+
+/** A menu where one points: right click, long press, or the menu key. */
+export function useVerbMenu() {
+  const [at, setAt] = useState<{ left: number; top: number } | null>(null);
+  const [all, setAll] = useState(false);
+  const [down, setDown] = useState({ x: 0, y: 0 });
+  const show = (e: MouseEvent, byKey: boolean) => {
+    if (mode() === "sheet") {
+      const on = look(e).on;
+      const row = (e.target as HTMLElement).closest("[role=row]")?.getAttribute("data-id") ?? null;
+      const { selection, select, selectPart, hover } = useSheet.getState();
+      const piece = on.piece ?? (inSet(e) ? hover : null);
+      // a row of the schedule has selected what it stands for
+      if (row === null) {
+        if (piece && !selection.includes(piece)) select([piece]);
+        else if (!piece && on.part) selectPart(on.part);
+        else if (!piece && !byKey) select([]);
+      }
+    }
+    setAll(false);
+    setAt(byKey ? { left: innerWidth / 2, top: innerHeight / 2 } : { left: e.clientX, top: e.clientY });
+  };
+  const open = (e: MouseEvent) => {
+    if ((e.target as HTMLElement).closest("input, textarea, [role=dialog], [role=menu]")) return;
+    e.preventDefault();
+    const byKey = e.clientX === 0 && e.clientY === 0;
+    const byTouch = (e.nativeEvent as unknown as { pointerType?: string }).pointerType === "touch";
+    // there a press of the right button may be the beginning of a pan: it opens when it is let go
+    if (byKey || byTouch || !inSet(e)) show(e, byKey);
+  };
+  const more = () => {
+    setAll(true);
+    setAt(at);
+  };
+  const { likely, rest } = at ? here(more) : { likely: [], rest: [] };
+  const verbs = all ? rest : likely;
+  return {
+    menu: <VerbItems verbs={verbs} at={at} onClose={() => setAt(null)} />,
+    handlers: {
+      onContextMenu: open,
+      onPointerDownCapture: (e: PointerEvent) => setDown({ x: e.clientX, y: e.clientY }),
+      onPointerUpCapture: (e: PointerEvent) => {
+        const moved = Math.hypot(e.clientX - down.x, e.clientY - down.y);
+        if (e.button === 2 && inSet(e) && moved <= STILL) show(e, false);
+      },
+    },
+  };
+}
