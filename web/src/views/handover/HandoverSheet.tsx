@@ -3,7 +3,6 @@ import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Dialog from "@mui/material/Dialog";
 import FormControlLabel from "@mui/material/FormControlLabel";
-import LinearProgress from "@mui/material/LinearProgress";
 import List from "@mui/material/List";
 import ListItemButton from "@mui/material/ListItemButton";
 import Typography from "@mui/material/Typography";
@@ -14,14 +13,8 @@ import { myName } from "../../api/who";
 import type { HandoverSheet as Offered } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
 import { Choice, Typed } from "./blanks";
-import {
-  closeHandover,
-  save,
-  saveFile,
-  stopMaking,
-  useHandover,
-  type Said,
-} from "../../tools/handover/handover";
+import { closeHandover, save, saveFile, useHandover, type Said } from "../../tools/handover/handover";
+import { Foot } from "./Foot";
 import { Preview } from "./Preview";
 
 interface What {
@@ -65,7 +58,6 @@ export function HandoverSheet() {
 
 function Sheet() {
   const space = useSheet((s) => s.space)!;
-  const { made, failed } = useHandover();
   const [key, setKey] = useState("schedule");
   const [said, setSaid] = useState<Said>({
     unit: useSheet.getState().unit,
@@ -75,7 +67,6 @@ function Sheet() {
   });
   const [form, setForm] = useState<"pdf" | "svg">("pdf");
   const [sheet, setSheet] = useState(1);
-  const [copied, setCopied] = useState(false);
   const offered = useQuery({
     queryKey: ["handover", space.id, space.revision],
     queryFn: () => api.handoverSheet(space.id),
@@ -86,7 +77,6 @@ function Sheet() {
   const put = (name: string, value: string) => {
     setSaid((s) => ({ ...s, [name]: value }));
     setSheet(1);
-    setCopied(false);
   };
   const own = only(what, said);
   const drawing = what.sort === "drawing";
@@ -103,7 +93,6 @@ function Sheet() {
   const choose = (w: What) => {
     setKey(w.key);
     setSheet(1);
-    setCopied(false);
   };
   return (
     <Box sx={{ width: 1140, height: 660, display: "flex", flexDirection: "column" }}>
@@ -117,28 +106,7 @@ function Sheet() {
         <Button onClick={closeHandover}>Close</Button>
       </Box>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex", borderTop: 1, borderColor: "divider" }}>
-        <List dense sx={{ width: 250, overflowY: "auto", py: 0.5, borderRight: 1, borderColor: "divider" }}>
-          {all.map((w, i) => (
-            <Box key={w.key}>
-              {w.sort !== all[i - 1]?.sort && (
-                <Typography
-                  variant="caption"
-                  sx={{ px: 2, pt: 0.75, display: "block" }}
-                  color="text.secondary"
-                >
-                  {HEADS[w.sort]}
-                </Typography>
-              )}
-              <ListItemButton
-                selected={w.key === what.key}
-                onClick={() => choose(w)}
-                sx={{ py: 0, minHeight: 25, fontSize: 13 }}
-              >
-                {w.words}
-              </ListItemButton>
-            </Box>
-          ))}
-        </List>
+        <Files all={all} chosen={what.key} choose={choose} />
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
           <Box data-testid="handover-how" sx={{ px: 2.5, py: 1.25, fontSize: 15, lineHeight: "28px" }}>
             <How
@@ -161,62 +129,36 @@ function Sheet() {
           />
         </Box>
       </Box>
-      <Box
-        sx={{
-          display: "flex",
-          alignItems: "center",
-          gap: 1.5,
-          px: 2.5,
-          py: 1.25,
-          borderTop: 1,
-          borderColor: "divider",
-        }}
-      >
-        <Button
-          size="small"
-          color="inherit"
-          onClick={() => {
-            void navigator.clipboard?.writeText(location.origin + address);
-            setCopied(true);
-          }}
-        >
-          {copied ? "Copied" : "Copy its address"}
-        </Button>
-        <Typography
-          noWrap
-          variant="caption"
-          color="text.secondary"
-          data-testid="handover-address"
-          sx={{ flex: 1 }}
-          title={address}
-        >
-          {address}
-        </Typography>
-        {failed && (
-          <Typography role="alert" color="error" variant="body2">
-            {failed}
-          </Typography>
-        )}
-        {made && (
-          <>
-            <LinearProgress
-              variant="determinate"
-              value={100 * made.share}
-              sx={{ width: 160 }}
-              aria-label="How far it is made"
-            />
-            <Button onClick={stopMaking}>Stop</Button>
-          </>
-        )}
-        <Button
-          variant="contained"
-          disabled={made !== null}
-          onClick={() => (what.sort === "project" ? save(address, "") : void saveFile(space.id, file, asked))}
-        >
-          Save the file
-        </Button>
-      </Box>
+      <Foot
+        key={address}
+        address={address}
+        does={() => (what.sort === "project" ? save(address, "") : void saveFile(space.id, file, asked))}
+      />
     </Box>
+  );
+}
+
+/** The files there are, by their sorts. */
+function Files({ all, chosen, choose }: { all: What[]; chosen: string; choose: (what: What) => void }) {
+  return (
+    <List dense sx={{ width: 250, overflowY: "auto", py: 0.5, borderRight: 1, borderColor: "divider" }}>
+      {all.map((w, i) => (
+        <Box key={w.key}>
+          {w.sort !== all[i - 1]?.sort && (
+            <Typography variant="caption" sx={{ px: 2, pt: 0.75, display: "block" }} color="text.secondary">
+              {HEADS[w.sort]}
+            </Typography>
+          )}
+          <ListItemButton
+            selected={w.key === chosen}
+            onClick={() => choose(w)}
+            sx={{ py: 0, minHeight: 25, fontSize: 13 }}
+          >
+            {w.words}
+          </ListItemButton>
+        </Box>
+      ))}
+    </List>
   );
 }
 

@@ -3,7 +3,7 @@ import { createKeybindingsHandler, type KeyBindingMap } from "tinykeys";
 import { typeInHand } from "../../tools/carry/carry";
 import { typeInDraft } from "../../tools/draft/draft";
 import { typeInCaption } from "../../tools/typing/typing";
-import { beginToSay } from "../../tools/propose/proposal";
+import { beginToSay, take } from "../../tools/propose/proposal";
 import { takeEarly, textOf } from "./early";
 import { VERBS, verbsNow } from "../../tools/verbs/register";
 import { search } from "../../tools/verbs/search";
@@ -35,8 +35,11 @@ export function useKeys() {
     };
     addEventListener("keydown", press);
     const early = takeEarly();
-    if (early[0] === ";") beginToSay(textOf(early.slice(1)).text);
-    else if (early[0] === "/") search(textOf(early.slice(1)).text);
+    if (early[0] === ";") {
+      const { text, enter } = textOf(early.slice(1));
+      beginToSay(text);
+      if (enter) void take();
+    } else if (early[0] === "/") search(textOf(early.slice(1)).text);
     else
       for (const key of early)
         document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true }));

@@ -25,8 +25,8 @@ import pied.core.edit.layer.ToLayer;
 import pied.core.edit.place.MoveBy;
 import pied.core.edit.place.Place;
 import pied.core.edit.shell.MoveWall;
-import pied.core.edit.size.Beyond;
 import pied.core.edit.size.FillBuilder;
+import pied.core.edit.size.OutOfRange;
 import pied.core.edit.size.PullSideBuilder;
 import pied.core.edit.size.Resize;
 import pied.core.edit.turn.Turn;
@@ -235,7 +235,7 @@ public final class CoreEditFigures {
     return FillBuilder.builder()
         .piece(id)
         .measures(List.of(Measure.width))
-        .beyond(Beyond.stretch)
+        .beyond(OutOfRange.stretch)
         .build();
   }
 

@@ -118,7 +118,7 @@ public final class Rooms {
                   LengthUnit.M,
                   null,
                   () -> "p" + rooms.ids.incrementAndGet(),
-                  Effort.ANY)
+                  Deadline.NONE)
               .outcome()
               .space();
     } catch (IOException e) {

@@ -28,7 +28,7 @@ final class Aiming {
   private static final double LIFTED = 0.1;
 
   private final Space space;
-  private final Load load;
+  private final CarriedPieces load;
   private final Question q;
   private final LengthUnit unit;
   private final Resting resting;
@@ -43,7 +43,7 @@ final class Aiming {
    */
   record Aimed(Footing stance, @Nullable Body carrier, String place, int levels) {}
 
-  Aiming(Space space, Load load, Question q, LengthUnit unit, Resting resting) {
+  Aiming(Space space, CarriedPieces load, Question q, LengthUnit unit, Resting resting) {
     this.space = space;
     this.load = load;
     this.q = q;

@@ -17,8 +17,8 @@ import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.Positions;
 import pied.core.space.Positions.Direction;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
 import pied.core.units.Said;
@@ -40,7 +40,7 @@ public final class Carrying {
   private final Space space;
   private final Question q;
   private final LengthUnit unit;
-  private final Load load;
+  private final CarriedPieces load;
   private final Resting resting;
   private final Aiming aiming;
   private final Distances distances;
@@ -67,7 +67,7 @@ public final class Carrying {
     this.space = space;
     this.q = q;
     this.unit = unit;
-    load = Load.of(space, q);
+    load = CarriedPieces.of(space, q);
     Piece lead = load.lead();
     turning = q.typed() != null && q.typed().slot().equals(TURN);
     exactly = q.typed() != null && !turning;
@@ -112,7 +112,7 @@ public final class Carrying {
 
   /** A copy that is carried, as what it is a copy of, where the copy is. */
   public static Piece original(Piece copy) {
-    return Load.original(copy);
+    return CarriedPieces.original(copy);
   }
 
   // ---- the way to an answer
@@ -137,9 +137,9 @@ public final class Carrying {
     } catch (Refusal e) {
       refused = e.in(unit).getMessage();
     }
-    if (!Sound.near(now.at())) { // a number was typed that leads out of all measure
+    if (!Validity.near(now.at())) { // a number was typed that leads out of all measure
       now = now.at(load.lead().at());
-      String far = Said.in(Said.length(Sound.FARTHEST), unit);
+      String far = Said.in(Said.length(Validity.FARTHEST), unit);
       refused = "That is more than " + far + " away, which is too far.";
     }
     if (load.hangs() && q.against() == null) {
@@ -153,7 +153,8 @@ public final class Carrying {
     distances.at(pieces);
     double turned = q.against() != null ? by : lead.turn();
     Vec way = ways.way(now);
-    Told told = Told.of(load, lead, distances, way, load.turns(q) ? turned : Double.NaN, unit);
+    LiveDistances told =
+        LiveDistances.of(load, lead, distances, way, load.turns(q) ? turned : Double.NaN, unit);
     Answer answer =
         new Answer(
             pieces,

@@ -21,7 +21,7 @@ import pied.core.units.LengthUnit;
 final class Holding {
   private final Space space;
   private final Question q;
-  private final Load load;
+  private final CarriedPieces load;
   private final LengthUnit unit;
   private final Distances distances;
   private final Ways ways;
@@ -35,7 +35,7 @@ final class Holding {
   Holding(
       Space space,
       Question q,
-      Load load,
+      CarriedPieces load,
       LengthUnit unit,
       Distances distances,
       Ways ways,

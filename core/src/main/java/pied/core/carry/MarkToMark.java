@@ -35,11 +35,11 @@ final class MarkToMark {
   private static final double SAME = 1e-9;
 
   private final Space space;
-  private final Load load;
+  private final CarriedPieces load;
   private final Question q;
   private final double within;
 
-  MarkToMark(Space space, Load load, Question q) {
+  MarkToMark(Space space, CarriedPieces load, Question q) {
     this.space = space;
     this.load = load;
     this.q = q;

@@ -9,8 +9,8 @@ import pied.core.measure.Side;
 import pied.core.place.Target;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
 import pied.core.space.Spot;
+import pied.core.space.Validity;
 
 /**
  * What one asks while carrying. A question stands for itself: it is answered the same however one
@@ -73,11 +73,11 @@ public record Question(
   @JsonInclude(JsonInclude.Include.NON_NULL)
   public record Since(@Nullable Spot at, @Nullable Sight ray, boolean level) {
     public Since {
-      if ((at == null) == (ray == null) || at != null && !Sound.near(at.at(0))) {
+      if ((at == null) == (ray == null) || at != null && !Validity.near(at.at(0))) {
         throw new Refusal("Say what the pointer pointed at when it was picked up.");
       }
       if (ray != null) {
-        Sound.sight(ray.from(), ray.along());
+        Validity.sight(ray.from(), ray.along());
       }
     }
   }
@@ -201,11 +201,11 @@ public record Question(
       throw new Refusal("Say what the pointer points at: a point of the plan or a line of sight.");
     }
     if (ray != null) {
-      Sound.sight(ray.from(), ray.along());
+      Validity.sight(ray.from(), ray.along());
     }
     boolean lost =
-        at != null && !Sound.near(at.at(0))
-            || picked != null && !Sound.near(picked)
+        at != null && !Validity.near(at.at(0))
+            || picked != null && !Validity.near(picked)
             || !(Math.abs(turn) <= 1e5);
     if (lost) {
       throw new Refusal("The pointer points nowhere.");

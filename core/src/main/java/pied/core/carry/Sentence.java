@@ -18,7 +18,7 @@ final class Sentence {
   private Sentence() {}
 
   /** Of an answer that has all but its sentence. */
-  static List<Words> of(Answer a, Question q, Load load) {
+  static List<Words> of(Answer a, Question q, CarriedPieces load) {
     Sentence s = new Sentence();
     int more = (q.pieces() == null ? 1 : q.pieces().size()) - 1;
     s.add(Tone.name, load.lead().name() + (more > 0 ? " and " + more + " more" : ""));

@@ -12,9 +12,9 @@ import pied.core.space.Wall;
 final class Ways {
   private final Space space;
   private final Question q;
-  private final Load load;
+  private final CarriedPieces load;
 
-  Ways(Space space, Question q, Load load) {
+  Ways(Space space, Question q, CarriedPieces load) {
     this.space = space;
     this.q = q;
     this.load = load;

@@ -2,7 +2,7 @@ package pied.core.check;
 
 import java.util.List;
 import java.util.Map;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -53,7 +53,7 @@ public record Snag(
    * edit only what is near to what it touched is looked at again.
    */
   public static List<Snag> of(Space space) {
-    return of(space, Effort.ANY);
+    return of(space, Deadline.NONE);
   }
 
   /**
@@ -61,12 +61,12 @@ public record Snag(
    *
    * @throws pied.core.Refusal if the time is up
    */
-  public static List<Snag> of(Space space, Effort effort) {
+  public static List<Snag> of(Space space, Deadline deadline) {
     Map<String, List<Snag>> all =
         space.renewedBySolid(
             Snag.class,
             (s, p) -> {
-              effort.goOn();
+              deadline.check();
               return of(s, p);
             });
     return all.values().stream().flatMap(List::stream).toList();

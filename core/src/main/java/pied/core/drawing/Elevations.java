@@ -9,7 +9,7 @@ import java.util.Set;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 import pied.core.Refusal;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
@@ -50,7 +50,7 @@ public final class Elevations {
     }
   }
 
-  private final Map<Key, Shape> kept = Kept.room(SHARE, Shape::bytes);
+  private final Map<Key, Shape> kept = BoundedCache.room(SHARE, Shape::bytes);
 
   /**
    * Draws what is seen.

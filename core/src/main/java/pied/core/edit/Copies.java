@@ -25,16 +25,16 @@ import pied.core.space.Repetition;
  * group is in that group.
  */
 public final class Copies {
-  private final Bench bench;
+  private final EditSession session;
   private final Map<String, String> ids = new LinkedHashMap<>();
   private final Map<String, String> groups = new HashMap<>();
 
   /**
    * @param all ids of the pieces that are copied, as they are on the bench
    */
-  public Copies(Bench bench, Iterable<String> all) {
-    this.bench = bench;
-    all.forEach(id -> ids.put(id, bench.newId()));
+  public Copies(EditSession session, Iterable<String> all) {
+    this.session = session;
+    all.forEach(id -> ids.put(id, session.newId()));
   }
 
   /** The id of the copy of a piece. */
@@ -69,14 +69,14 @@ public final class Copies {
       made.add(
           p.withId(ids.get(p.id()))
               .withOn(along ? On.piece(ids.get(p.on().id())) : p.on())
-              .withName(bench.freeName(Names.bare(p.name())))
+              .withName(session.freeName(Names.bare(p.name())))
               .withKeeping(
                   (groups.containsKey(group)
                           ? keeping.withGroup(groups.get(group))
                           : keeping.withSlot(null))
                       .withTwin(wanting(keeping.twin()))));
     }
-    bench.put(made);
+    session.put(made);
   }
 
   /**
@@ -90,25 +90,25 @@ public final class Copies {
   private void copyGroups(List<Piece> placed) {
     Set<String> about = new HashSet<>();
     ids.keySet()
-        .forEach(id -> about.addAll(bench.filing().about(bench.piece(id).keeping().group())));
+        .forEach(id -> about.addAll(session.filing().about(session.piece(id).keeping().group())));
     List<Group> whole =
         about.stream()
-            .filter(g -> ids.keySet().containsAll(bench.space().members(g)))
-            .map(bench.filing()::group)
+            .filter(g -> ids.keySet().containsAll(session.space().members(g)))
+            .map(session.filing()::group)
             .toList();
     if (whole.isEmpty()) {
       return;
     }
-    Filing filing = bench.filing();
+    Filing filing = session.filing();
     Set<String> taken = filing.groups().stream().map(Group::name).collect(Collectors.toSet());
-    whole.forEach(g -> groups.put(g.id(), bench.newId()));
+    whole.forEach(g -> groups.put(g.id(), session.newId()));
     for (Group g : whole) {
       String called = Names.free(Names.bare(g.name()), taken);
       taken.add(called);
       Group copy = new Group(groups.get(g.id()), called, inside(g.in()), moved(g, placed));
       filing = filing.with(copy);
     }
-    bench.file(filing);
+    session.file(filing);
   }
 
   /** The rule of a group, where its copy is; null if it has none, or the copy leans. */
@@ -118,7 +118,7 @@ public final class Copies {
     }
     for (Piece p : placed) {
       if (p.keeping().slot() != null && g.id().equals(p.keeping().group())) {
-        Motion m = Motion.between(bench.piece(p.id()).stance(), p.stance());
+        Motion m = Motion.between(session.piece(p.id()).stance(), p.stance());
         return m == null ? null : g.repeats().moved(m);
       }
     }

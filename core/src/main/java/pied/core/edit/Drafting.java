@@ -8,8 +8,8 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
-import pied.core.space.Sound;
 import pied.core.space.Spot;
+import pied.core.space.Validity;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
 
@@ -95,11 +95,11 @@ public final class Drafting {
           "An outline may have up to " + pied.core.space.ShellCheck.MOST_CORNERS + " corners.");
     }
     for (Spot p : q.corners()) {
-      Sound.place("A corner", p.at(0));
+      Validity.place("A corner", p.at(0));
     }
-    Sound.place("The next corner", q.pointer().at(0));
+    Validity.place("The next corner", q.pointer().at(0));
     Answer a = new Drafting(shell, unit, q).answer();
-    Sound.place("The next corner", a.next().at(0));
+    Validity.place("The next corner", a.next().at(0));
     return a;
   }
 

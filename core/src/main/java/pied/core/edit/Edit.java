@@ -172,7 +172,7 @@ public interface Edit {
    *
    * @throws pied.core.Refusal if it cannot be done; the working copy is worthless then
    */
-  void make(Bench bench);
+  void make(EditSession session);
 
   /** A line of sight. */
   record Sight(Vec from, Vec along) {}

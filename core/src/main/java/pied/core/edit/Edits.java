@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.space.Space;
@@ -21,8 +21,8 @@ public final class Edits {
   private Edits() {}
 
   /** Looks at a space as an edit would; nothing is altered. */
-  public static <T> T look(Space space, LengthUnit unit, Function<Bench, T> asked) {
-    return asked.apply(new Bench(space, unit, null, () -> "none", Effort.ANY));
+  public static <T> T look(Space space, LengthUnit unit, Function<EditSession, T> asked) {
+    return asked.apply(new EditSession(space, unit, null, () -> "none", Deadline.NONE));
   }
 
   /**
@@ -34,7 +34,7 @@ public final class Edits {
    */
   public static Outcome apply(
       Space space, List<Edit> edits, LengthUnit unit, Supplier<String> newId) {
-    return apply(space, edits, unit, null, newId, Effort.ANY);
+    return apply(space, edits, unit, null, newId, Deadline.NONE);
   }
 
   /**
@@ -49,14 +49,14 @@ public final class Edits {
       LengthUnit unit,
       @Nullable String layer,
       Supplier<String> newId,
-      Effort effort) {
+      Deadline deadline) {
     return apply(
         space,
         edits,
         unit,
         layer,
         newId,
-        effort,
+        deadline,
         i -> edits.size() == 1 ? "" : "Edit " + (i + 1) + ": ");
   }
 
@@ -71,7 +71,7 @@ public final class Edits {
       LengthUnit unit,
       @Nullable String layer,
       Supplier<String> newId,
-      Effort effort,
+      Deadline deadline,
       IntFunction<String> called) {
     if (edits.isEmpty()) {
       throw new Refusal("There is no edit in this request.");
@@ -84,15 +84,15 @@ public final class Edits {
               + edits.size()
               + ". Send them in parts.");
     }
-    Bench bench = new Bench(space, unit, layer, newId, effort);
+    EditSession session = new EditSession(space, unit, layer, newId, deadline);
     for (int i = 0; i < edits.size(); i++) {
       try {
-        bench.make(edits.get(i));
+        session.make(edits.get(i));
       } catch (Refusal e) {
         String of = called.apply(i);
         throw (of.isEmpty() ? e : e.of(of)).in(unit);
       }
     }
-    return bench.outcome();
+    return session.outcome();
   }
 }

@@ -30,7 +30,7 @@ final class Follow {
   /** Moved alike to so much, metres and degrees. */
   private static final double ALIKE = 1e-6;
 
-  private final Bench bench;
+  private final EditSession session;
   private final Space before;
   private final List<String> touched;
   private final Set<String> ruled;
@@ -43,8 +43,12 @@ final class Follow {
    * @param named ids of the pieces that the edit was for, the lead last
    */
   Follow(
-      Bench bench, Space before, List<String> touched, Set<String> ruled, Iterable<String> named) {
-    this.bench = bench;
+      EditSession session,
+      Space before,
+      List<String> touched,
+      Set<String> ruled,
+      Iterable<String> named) {
+    this.session = session;
     this.before = before;
     this.touched = touched;
     this.ruled = Set.copyOf(ruled);
@@ -62,7 +66,7 @@ final class Follow {
   }
 
   private @Nullable Piece is(String id) {
-    return bench.space().has(id) ? bench.piece(id) : null;
+    return session.space().has(id) ? session.piece(id) : null;
   }
 
   private static boolean same(Piece a, Piece b) {
@@ -92,35 +96,35 @@ final class Follow {
 
   /** A place of which nothing is left stays empty. */
   private void takenOut(String group, Slot slot) {
-    Group g = bench.filing().group(group);
+    Group g = session.filing().group(group);
     if (g != null && g.repeats() != null && !filled(g, slot.place())) {
-      bench.file(bench.filing().with(g.withRepeats(g.repeats().without(slot.place()))));
+      session.file(session.filing().with(g.withRepeats(g.repeats().without(slot.place()))));
     }
   }
 
   private boolean filled(Group g, long place) {
-    return bench.space().members(g.id()).stream()
-        .map(id -> bench.piece(id).keeping().slot())
+    return session.space().members(g.id()).stream()
+        .map(id -> session.piece(id).keeping().slot())
         .anyMatch(s -> s != null && s.place() == place);
   }
 
   private void altered(String group, List<String> ids) {
-    Group g = bench.filing().group(group);
+    Group g = session.filing().group(group);
     Repetition r = g == null ? null : g.repeats();
     if (r == null) {
       return;
     }
     long places =
-        bench.space().members(group).stream()
-            .filter(id -> bench.piece(id).keeping().slot() != null)
+        session.space().members(group).stream()
+            .filter(id -> session.piece(id).keeping().slot() != null)
             .count();
     Motion m = ids.size() == places ? together(ids) : null;
     if (m != null) {
-      bench.file(bench.filing().with(g.withRepeats(r.moved(m))));
+      session.file(session.filing().with(g.withRepeats(r.moved(m))));
       return;
     }
-    ids.forEach(bench::follows);
-    bench.alter(ids, p -> p.withKeeping(p.keeping().withSlot(p.keeping().slot().asOwn())));
+    ids.forEach(session::follows);
+    session.alter(ids, p -> p.withKeeping(p.keeping().withSlot(p.keeping().slot().asOwn())));
   }
 
   /** The one move that all of these have made; null if they went about differently. */
@@ -178,12 +182,12 @@ final class Follow {
       }
     }
     both.forEach(this::bothSides);
-    gone.removeIf(id -> id == null || !bench.space().has(id));
+    gone.removeIf(id -> id == null || !session.space().has(id));
     if (!gone.isEmpty()) {
-      gone.forEach(bench::follows);
-      bench.takeOut(gone);
+      gone.forEach(session::follows);
+      session.takeOut(gone);
     }
-    lines.forEach(line -> Paired.dissolveEmpty(bench, line));
+    lines.forEach(line -> Paired.dissolveEmpty(session, line));
     wanting.forEach(this::make);
   }
 
@@ -198,18 +202,18 @@ final class Follow {
     if (on.kind() != On.Kind.piece) {
       return null;
     }
-    Partner p = bench.piece(on.id()).keeping().twin();
+    Partner p = session.piece(on.id()).keeping().twin();
     return p == null || p.piece() == null ? null : p;
   }
 
   /** The other one of a pair becomes the image of this one; what stands on it goes along. */
   private void image(Piece p) {
     Partner pair = p.keeping().twin();
-    Twin line = bench.filing().twin(pair.twin());
-    if (line == null || !bench.space().has(pair.piece())) {
+    Twin line = session.filing().twin(pair.twin());
+    if (line == null || !session.space().has(pair.piece())) {
       return;
     }
-    Piece other = bench.piece(pair.piece());
+    Piece other = session.piece(pair.piece());
     Piece wanted = line.image(p);
     Piece next =
         other
@@ -217,14 +221,14 @@ final class Follow {
             .withForm(wanted.form())
             .withFinishes(p.finishes())
             .withAttached(p.attached());
-    bench.follows(other.id());
+    session.follows(other.id());
     Motion m = Motion.between(other.stance(), next.stance());
-    Set<String> along = bench.space().carriedBy(other.id());
-    along.removeIf(id -> bench.piece(id).keeping().twin() != null);
+    Set<String> along = session.space().carriedBy(other.id());
+    along.removeIf(id -> session.piece(id).keeping().twin() != null);
     if (m != null) {
-      bench.alter(along, q -> q.withStance(m.of(q.stance())));
+      session.alter(along, q -> q.withStance(m.of(q.stance())));
     }
-    bench.set(next);
+    session.set(next);
     rest(p, next.id());
   }
 
@@ -232,19 +236,19 @@ final class Follow {
   private void rest(Piece p, String image) {
     Partner under = twin(p.on());
     if (under != null && under.twin().equals(p.keeping().twin().twin())) {
-      bench.set(bench.piece(image).withOn(On.piece(under.piece())));
-      bench.sayOverlaps(List.of(image));
+      session.set(session.piece(image).withOn(On.piece(under.piece())));
+      session.sayOverlaps(List.of(image));
     } else {
-      Paired.rest(bench, List.of(image));
+      Paired.rest(session, List.of(image));
     }
   }
 
   /** Both sides were altered: all alike, and the line goes along; else by the lead. */
   private void bothSides(String twin, List<String> ids) {
     Motion m = together(ids);
-    Twin line = bench.filing().twin(twin);
-    if (m != null && line != null && ids.size() == Paired.pieces(bench, twin)) {
-      bench.file(bench.filing().with(line.moved(m)));
+    Twin line = session.filing().twin(twin);
+    if (m != null && line != null && ids.size() == Paired.pieces(session, twin)) {
+      session.file(session.filing().with(line.moved(m)));
       return;
     }
     List<String> order = new ArrayList<>(named);
@@ -254,32 +258,32 @@ final class Follow {
         .forEach(
             id -> {
               if (!done.contains(id)) {
-                done.add(bench.piece(id).keeping().twin().piece());
-                image(bench.piece(id));
+                done.add(session.piece(id).keeping().twin().piece());
+                image(session.piece(id));
               }
             });
   }
 
   /** Makes the other one of what was copied, or came to stand on one of a pair. */
   private void make(String id) {
-    Piece p = bench.piece(id);
+    Piece p = session.piece(id);
     Partner pair = p.keeping().twin() == null ? twin(p.on()) : p.keeping().twin();
-    Twin line = pair == null ? null : bench.filing().twin(pair.twin());
-    bench.follows(id);
+    Twin line = pair == null ? null : session.filing().twin(pair.twin());
+    session.follows(id);
     if (line == null) {
-      bench.set(p.withKeeping(p.keeping().withTwin(null)));
+      session.set(p.withKeeping(p.keeping().withTwin(null)));
       return;
     }
-    Paired.make(bench, line, List.of(id));
+    Paired.make(session, line, List.of(id));
     onTwin(id);
   }
 
   /** What stands on one of a pair has its twin on the other. */
   private void onTwin(String id) {
-    Partner under = twin(bench.piece(id).on());
-    Piece other = bench.piece(bench.piece(id).keeping().twin().piece());
+    Partner under = twin(session.piece(id).on());
+    Piece other = session.piece(session.piece(id).keeping().twin().piece());
     if (under != null && under.twin().equals(other.keeping().twin().twin())) {
-      bench.set(other.withOn(On.piece(under.piece())));
+      session.set(other.withOn(On.piece(under.piece())));
     }
   }
 }

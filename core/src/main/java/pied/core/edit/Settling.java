@@ -32,10 +32,10 @@ final class Settling {
   /** So many sentences of the same sort are read; of all others their number is said. */
   private static final int MOST_SAID = 6;
 
-  private final Bench bench;
+  private final EditSession session;
 
-  Settling(Bench bench) {
-    this.bench = bench;
+  Settling(EditSession session) {
+    this.session = session;
   }
 
   /**
@@ -44,15 +44,15 @@ final class Settling {
    */
   void settle(Collection<String> ids, boolean always, boolean down) {
     List<String> order = new ArrayList<>(ids);
-    order.sort(Comparator.comparingDouble(id -> bench.piece(id).at().y()));
+    order.sort(Comparator.comparingDouble(id -> session.piece(id).at().y()));
     for (String id : order) {
-      bench.effort().goOn();
-      Piece p = bench.piece(id);
+      session.effort().check();
+      Piece p = session.piece(id);
       if (p.on().held() && !down && isOver(p)) {
         continue; // what was typed stays
       }
-      Article article = bench.article(id);
-      Resting resting = Resting.of(bench.space(), p);
+      Article article = session.article(id);
+      Resting resting = Resting.of(session.space(), p);
       if (p.attached() || article.mounting() != Mounting.STANDS) {
         On touched = resting.carrier(p.pose());
         boolean raised = always && article.mounting() == Mounting.HANGS && !p.attached();
@@ -65,9 +65,9 @@ final class Settling {
         if (stays) {
           if (!touched.equals(p.on()) && article.mounting() == Mounting.HANGS && !p.attached()) {
             Hung hung = resting.hung(p.pose());
-            bench.say(p.name() + " is now " + hung.words(bench.space(), bench.unit()) + ".");
+            session.say(p.name() + " is now " + hung.words(session.space(), session.unit()) + ".");
           }
-          bench.set(p.attached() ? p : p.withOn(touched));
+          session.set(p.attached() ? p : p.withOn(touched));
           continue;
         }
       }
@@ -77,37 +77,37 @@ final class Settling {
 
   /** Whether the middle of a piece is over the floor of the space. */
   private boolean isOver(Piece p) {
-    return bench.space().shell().holds(new Spot(p.at().x(), p.at().z()));
+    return session.space().shell().holds(new Spot(p.at().x(), p.at().z()));
   }
 
   private void stand(Piece p, Resting resting, boolean always) {
     On plain = always ? null : resting.plainly(p.pose());
     if (plain != null) {
-      bench.set(p.withOn(plain));
+      session.set(p.withOn(plain));
       return;
     }
     Rest rest = resting.settle(p.at(), p.turn());
     if (rest.on().equals(On.NOTHING)) {
-      bench.say(p.name() + " is outside; there is no floor beneath it.");
-      bench.set(p.withOn(On.NOTHING));
+      session.say(p.name() + " is outside; there is no floor beneath it.");
+      session.set(p.withOn(On.NOTHING));
       return;
     }
     double by = rest.at().y() - p.at().y();
     if (Math.abs(by) <= (always ? 0 : Resting.CONTACT)) {
-      bench.set(p.withOn(rest.on()));
+      session.set(p.withOn(rest.on()));
       return;
     }
-    bench.shift(List.of(p.id()), new Vec(0, by, 0));
-    bench.set(bench.piece(p.id()).withOn(rest.on()));
+    session.shift(List.of(p.id()), new Vec(0, by, 0));
+    session.set(session.piece(p.id()).withOn(rest.on()));
     if (Math.abs(by) > SAID) {
-      bench.say(p.name() + " came to rest on " + bench.space().nameOf(rest.on()) + ".");
+      session.say(p.name() + " came to rest on " + session.space().nameOf(rest.on()) + ".");
     }
   }
 
   private void rehang(Piece p, Resting resting, Article article) {
     Spot under = new Spot(p.at().x(), p.at().z());
     if (!isOver(p)) {
-      bench.set(p.withOn(On.NOTHING));
+      session.set(p.withOn(On.NOTHING));
       return;
     }
     Rest rest = resting.at(new Target.OnPlan(under), p.turn());
@@ -115,30 +115,30 @@ final class Settling {
     if (article.mounting() == Mounting.WALL) {
       at = new Vec(at.x(), p.at().y(), at.z()); // back to the wall, at its own height
     }
-    bench.set(p.withAt(at).withTurn(rest.turn()).withOn(rest.on()));
-    bench.say(p.name() + " went to " + bench.space().nameOf(rest.on()) + ".");
+    session.set(p.withAt(at).withTurn(rest.turn()).withOn(rest.on()));
+    session.say(p.name() + " went to " + session.space().nameOf(rest.on()) + ".");
   }
 
   void carriers(Collection<String> ids) {
     for (String id : ids) {
-      bench.effort().goOn();
-      Piece p = bench.piece(id);
-      On on = Resting.of(bench.space(), p).carrier(p.pose());
+      session.effort().check();
+      Piece p = session.piece(id);
+      On on = Resting.of(session.space(), p).carrier(p.pose());
       boolean holds = on.equals(On.NOTHING) && mayHold(p);
-      bench.set(p.withOn(holds ? On.HELD : on));
+      session.set(p.withOn(holds ? On.HELD : on));
       if (holds && !p.on().held()) {
-        double low = bench.space().low(p) - bench.space().shell().datum().y();
-        bench.say(
-            p.name() + " is held at " + bench.unit().fine(low) + "; nothing is under it there.");
+        double low = session.space().low(p) - session.space().shell().datum().y();
+        session.say(
+            p.name() + " is held at " + session.unit().fine(low) + "; nothing is under it there.");
       } else if (!holds && on.equals(On.NOTHING)) {
-        bench.say(p.name() + " touches nothing that could carry it.");
+        session.say(p.name() + " touches nothing that could carry it.");
       }
     }
   }
 
   /** Whether a piece stays at a height that it was given, with nothing under it. */
   private boolean mayHold(Piece p) {
-    return bench.article(p.id()).mounting() == Mounting.STANDS && !p.attached() && isOver(p);
+    return session.article(p.id()).mounting() == Mounting.STANDS && !p.attached() && isOver(p);
   }
 
   void sayOverlaps(Collection<String> ids) {
@@ -146,13 +146,13 @@ final class Settling {
     int said = 0;
     Set<String> met = new HashSet<>();
     for (String id : ids) {
-      bench.effort().goOn();
+      session.effort().check();
       boolean named = said < MOST_SAID;
       if (!named && met.contains(id)) {
         more++; // what overlaps it was found already
         continue;
       }
-      Piece p = bench.piece(id);
+      Piece p = session.piece(id);
       Body other = overlapped(p, named);
       if (other == null) {
         continue;
@@ -160,13 +160,13 @@ final class Settling {
       met.add(other.id());
       if (named) {
         said++;
-        bench.say(p.name() + " overlaps " + bench.space().nameOf(other.id()) + ".");
+        session.say(p.name() + " overlaps " + session.space().nameOf(other.id()) + ".");
       } else {
         more++;
       }
     }
     if (more > 0) {
-      bench.say(more == 1 ? "One more overlaps something." : more + " more overlap something.");
+      session.say(more == 1 ? "One more overlaps something." : more + " more overlap something.");
     }
   }
 
@@ -176,7 +176,7 @@ final class Settling {
    * @param first whether it is to be the first by its id
    */
   private @Nullable Body overlapped(Piece p, boolean first) {
-    Space space = bench.space();
+    Space space = session.space();
     Set<String> own = space.withCarried(List.of(p.id()));
     Bodies bodies = space.bodies();
     Mesh mesh = space.shapes().mesh(p);

@@ -22,7 +22,7 @@ public final class Walls {
    * @throws Refusal if there is none
    */
   public static Wall named(Shell shell, @Nullable String name) {
-    PartName part = PartName.read(Bench.need(name, "wall"));
+    PartName part = PartName.read(EditSession.need(name, "wall"));
     Wall w = shell.wall(part.kind() == PartName.Kind.wall ? part.id() : name);
     if (w == null) {
       throw new Refusal("There is no wall “" + part.id() + "” here.");

@@ -1,7 +1,7 @@
 package pied.core.handover;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.catalog.Light;
@@ -29,11 +29,11 @@ public final class SceneGlb {
    *
    * @param ceiling whether what closes the space above comes too
    */
-  public static byte[] of(Space space, String name, boolean ceiling, Effort effort) {
+  public static byte[] of(Space space, String name, boolean ceiling, Deadline deadline) {
     GltfScene scene = new GltfScene(name);
     scene.about().put("unit", "m").put("datum", "place is read from the datum");
     for (Item i : Item.of(space, ceiling)) {
-      effort.goOn();
+      deadline.check();
       ObjectNode node = scene.put(i.name(), i.mesh(), i.pose(), i.looks());
       if (i.piece() != null) {
         about(space, i.piece(), node.putObject("extras"));

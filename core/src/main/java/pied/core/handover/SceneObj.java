@@ -9,7 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.zip.ZipOutputStream;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.format.Look;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
@@ -29,7 +29,7 @@ public final class SceneObj {
    * @param file name of the files in it, without an ending
    */
   public static void write(
-      Space space, String file, boolean ceiling, OutputStream to, Effort effort)
+      Space space, String file, boolean ceiling, OutputStream to, Deadline deadline)
       throws IOException {
     Map<Look, String> materials = new LinkedHashMap<>();
     Map<String, byte[]> pictures = new LinkedHashMap<>();
@@ -41,7 +41,7 @@ public final class SceneObj {
     int places = 1;
     StringBuilder out = new StringBuilder();
     for (Item i : Item.of(space, ceiling)) {
-      effort.goOn();
+      deadline.check();
       Mesh m = i.mesh();
       out.append("o ").append(word(i.name())).append('\n');
       for (int v = 0; 3 * v < m.xyz().length; v++) {

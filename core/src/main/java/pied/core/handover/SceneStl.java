@@ -5,7 +5,7 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.solid.Mesh;
@@ -29,7 +29,7 @@ public final class SceneStl {
    * @param scale 1 for true size, 25 for 1:25
    * @throws Refusal if the piece is not closed, or there is nothing closed at all
    */
-  public static byte[] of(Space space, @Nullable String piece, int scale, Effort effort) {
+  public static byte[] of(Space space, @Nullable String piece, int scale, Deadline deadline) {
     if (scale != 1 && scale != 25 && scale != 50 && scale != 100) {
       throw new Refusal("A model is made at 1:1, 1:25, 1:50 or 1:100.");
     }
@@ -50,7 +50,7 @@ public final class SceneStl {
     out.position(HEAD);
     out.putInt(triangles);
     for (Item i : items) {
-      effort.goOn();
+      deadline.check();
       write(i.mesh(), i.pose(), 1000.0 / scale, out);
     }
     return out.array();

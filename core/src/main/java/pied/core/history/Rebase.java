@@ -14,8 +14,8 @@ import pied.core.piece.Piece;
 import pied.core.space.Difference;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Ordered;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 
 /**
  * A change made on another space than the one it was made for, since others went on meanwhile. Of a
@@ -191,12 +191,12 @@ public record Rebase(Change possible, List<String> left) {
       return then.pieces().stream().anyMatch(p -> then.filing().layer(p.keeping().layer()) == null);
     }
     return d instanceof Difference.OfShell
-        && then.pieces().stream().anyMatch(p -> !Sound.there(then, p.on()));
+        && then.pieces().stream().anyMatch(p -> !Validity.there(then, p.on()));
   }
 
   private static boolean sound(Space space, Piece p) {
     try {
-      Sound.pieces(space, List.of(p));
+      Validity.pieces(space, List.of(p));
       return true;
     } catch (Refusal e) {
       return false;

@@ -10,8 +10,8 @@ import pied.core.solid.Bodies;
 import pied.core.solid.Creases;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 
 /**
  * A point that is pointed at: a corner of a mesh or a mark near the line of sight, or else where
@@ -45,7 +45,7 @@ public record PointOn(Vec at, String words) {
    * @throws Refusal if nothing is there
    */
   public static PointOn of(Space space, List<String> pieces, Vec from, Vec along, double near) {
-    Vec d = Sound.sight(from, along);
+    Vec d = Validity.sight(from, along);
     Set<String> own = new HashSet<>(pieces);
     boolean any = own.isEmpty();
     Bodies.RayMet met =

@@ -34,7 +34,7 @@ final class Board {
 
   private final double k;
   private final List<Mark> marks = new ArrayList<>();
-  private final Taken texts = new Taken();
+  private final TakenRoom texts = new TakenRoom();
   private final Envelope extent = new Envelope();
   private final List<Geometry> solids = new ArrayList<>();
   private String solid = "#000000";
@@ -63,7 +63,7 @@ final class Board {
     return extent;
   }
 
-  Taken texts() {
+  TakenRoom texts() {
     return texts;
   }
 
@@ -94,7 +94,7 @@ final class Board {
     } else if (m instanceof Mark.Area a) {
       a.rings().forEach(this::extend);
     } else if (m instanceof Mark.Text t) {
-      extent.expandToInclude(Taken.box(t).getEnvelopeInternal());
+      extent.expandToInclude(TakenRoom.box(t).getEnvelopeInternal());
     }
   }
 
@@ -107,7 +107,7 @@ final class Board {
   /** Writes a text where it is, whatever is there. */
   void text(String text, double x, double y, double size, Anchor anchor, boolean bold) {
     Mark.Text t = new Mark.Text(text, x, y, size, anchor, 0, bold);
-    texts.add(Taken.box(t));
+    texts.add(TakenRoom.box(t));
     add(t);
   }
 
@@ -122,7 +122,7 @@ final class Board {
     double down = size * 0.36;
     Mark.Text in = new Mark.Text(text, x, y + down, size, Anchor.middle, 0, false);
     boolean fits = Type.width(text, size) + 1.2 <= room;
-    if (fits && texts.free(Taken.box(in))) {
+    if (fits && texts.free(TakenRoom.box(in))) {
       put(in);
       return true;
     }
@@ -137,7 +137,7 @@ final class Board {
         double tx = x + far * Math.cos(a);
         double ty = y + far * Math.sin(a);
         Mark.Text t = new Mark.Text(text, tx, ty + down, size, Anchor.middle, 0, false);
-        Geometry box = Taken.box(t);
+        Geometry box = TakenRoom.box(t);
         if (texts.free(box)) {
           Coordinate end = nearest(box, x, y);
           add(new Mark.Line(new double[] {x, y, end.x, end.y}, Pen.DIMENSION));
@@ -152,12 +152,12 @@ final class Board {
 
   private static Coordinate nearest(Geometry box, double x, double y) {
     return org.locationtech.jts.operation.distance.DistanceOp.nearestPoints(
-        box, Taken.PLANE.createPoint(new Coordinate(x, y)))[0];
+        box, TakenRoom.PLANE.createPoint(new Coordinate(x, y)))[0];
   }
 
   /** Writes a text on a patch of paper, so that it is read over lines. */
   void put(Mark.Text t) {
-    Geometry box = Taken.box(t);
+    Geometry box = TakenRoom.box(t);
     texts.add(box);
     add(new Mark.Area(List.of(ring(box.getCoordinates())), "#FFFFFF", null));
     add(t);
@@ -165,7 +165,7 @@ final class Board {
 
   /** Solid material that is cut through: what is built is one, without lines where bodies meet. */
   void cut(List<double[]> rings, String fill) {
-    Geometry all = Taken.PLANE.createPolygon();
+    Geometry all = TakenRoom.PLANE.createPolygon();
     for (double[] r : rings) {
       // rings within others are holes
       all = OverlayNGRobust.overlay(all, figure(scaled(r)), OverlayNG.SYMDIFFERENCE);
@@ -180,7 +180,7 @@ final class Board {
     Geometry one =
         UnaryUnionOp.union(solids.stream().map(g -> BufferOp.bufferOp(g, HAIR, SHARP)).toList());
     if (one == null || one.isEmpty()) {
-      return Taken.PLANE.createPolygon();
+      return TakenRoom.PLANE.createPolygon();
     }
     one = BufferOp.bufferOp(one, -HAIR, SHARP);
     for (int i = 0; i < one.getNumGeometries(); i++) {
@@ -211,6 +211,6 @@ final class Board {
       c[i] = new Coordinate(ring[2 * i], ring[2 * i + 1]);
     }
     c[c.length - 1] = c[0].copy();
-    return Taken.PLANE.createPolygon(c).buffer(0);
+    return TakenRoom.PLANE.createPolygon(c).buffer(0);
   }
 }

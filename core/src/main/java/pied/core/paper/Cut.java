@@ -22,7 +22,7 @@ final class Cut {
    */
   Cut(Envelope window, double dx, double dy) {
     this.window = window;
-    this.pane = Taken.PLANE.toGeometry(window);
+    this.pane = TakenRoom.PLANE.toGeometry(window);
     this.dx = dx;
     this.dy = dy;
   }
@@ -44,7 +44,7 @@ final class Cut {
     if (window.contains(box)) {
       out.add(new Mark.Line(moved(l.xy()), l.pen()));
     } else if (window.intersects(box)) {
-      LineString whole = Taken.PLANE.createLineString(coordinates(l.xy(), false));
+      LineString whole = TakenRoom.PLANE.createLineString(coordinates(l.xy(), false));
       Geometry in = OverlayNGRobust.overlay(whole, pane, OverlayNG.INTERSECTION);
       for (int i = 0; i < in.getNumGeometries(); i++) {
         if (in.getGeometryN(i) instanceof LineString part && !part.isEmpty()) {
@@ -65,9 +65,9 @@ final class Cut {
       return;
     }
     List<double[]> rings = new ArrayList<>();
-    Geometry in = Taken.PLANE.createPolygon();
+    Geometry in = TakenRoom.PLANE.createPolygon();
     for (double[] r : a.rings()) { // even and odd: rings within others are holes
-      Polygon p = Taken.PLANE.createPolygon(coordinates(r, true));
+      Polygon p = TakenRoom.PLANE.createPolygon(coordinates(r, true));
       in = OverlayNGRobust.overlay(in, p.buffer(0), OverlayNG.SYMDIFFERENCE);
     }
     in = OverlayNGRobust.overlay(in, pane, OverlayNG.INTERSECTION);

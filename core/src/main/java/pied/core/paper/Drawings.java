@@ -1,7 +1,7 @@
 package pied.core.paper;
 
 import java.util.List;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.drawing.Elevation;
@@ -62,10 +62,10 @@ public final class Drawings {
    * @return as many sheets as it takes
    * @throws Refusal if there is no such wall or cut, or the drawing would take too many sheets
    */
-  public List<Sheet> draw(Space all, Space space, Wish wish, Plate plate, Effort effort) {
+  public List<Sheet> draw(Space all, Space space, Wish wish, Plate plate, Deadline deadline) {
     Numbers numbers = new Numbers(all, wish.unit());
     if (wish.scale() != null) {
-      Drawn drawn = drawn(space, wish, wish.scale(), numbers, plate, effort);
+      Drawn drawn = drawn(space, wish, wish.scale(), numbers, plate, deadline);
       return new Layout(space, wish, wish.scale(), plate, drawn).sheets();
     }
     int smallest = Paper.SCALES.get(Paper.SCALES.size() - 1);
@@ -74,7 +74,7 @@ public final class Drawings {
       if (scale != smallest && !Layout.mayFit(space, wish, scale)) {
         continue;
       }
-      Drawn drawn = drawn(space, wish, scale, numbers, plate, effort);
+      Drawn drawn = drawn(space, wish, scale, numbers, plate, deadline);
       Layout layout = new Layout(space, wish, scale, plate, drawn);
       if (layout.onOne() || scale == smallest) {
         return layout.sheets();
@@ -84,12 +84,13 @@ public final class Drawings {
   }
 
   private Drawn drawn(
-      Space space, Wish wish, int scale, Numbers numbers, Plate plate, Effort effort) {
-    effort.goOn();
+      Space space, Wish wish, int scale, Numbers numbers, Plate plate, Deadline deadline) {
+    deadline.check();
     if (wish.kind() != Kind.elevation) {
       boolean ceiling = wish.kind() == Kind.ceiling;
       PlanBoard plan =
-          new PlanBoard(space, wish.unit(), ceiling, scale, lines, numbers, wish.numbers(), effort);
+          new PlanBoard(
+              space, wish.unit(), ceiling, scale, lines, numbers, wish.numbers(), deadline);
       Board board = plan.draw(plate.space());
       return new Drawn(ceiling ? "Ceiling plan" : "Plan", board, plan.legend());
     }

@@ -22,7 +22,7 @@ final class Measures {
   private static final int TRIES = 12;
 
   private final Board board;
-  private final Taken bands = new Taken();
+  private final TakenRoom bands = new TakenRoom();
 
   Measures(Board board) {
     this.board = board;
@@ -106,7 +106,7 @@ final class Measures {
       }
     }
     double turn = Math.toDegrees(Math.atan2(-ay, ax));
-    return Taken.turned(
+    return TakenRoom.turned(
         c.outX * off, c.outY * off, turn, low + 0.5, -NEXT / 2 + 0.3, high - 0.5, NEXT / 2 - 0.3);
   }
 
@@ -157,7 +157,7 @@ final class Measures {
       }
       Mark.Text t =
           new Mark.Text(text, x + upX * up, y + upY * up, size, Anchor.middle, turn, false);
-      if (board.texts().free(Taken.box(t)) || i == 23) {
+      if (board.texts().free(TakenRoom.box(t)) || i == 23) {
         if (i > 1) {
           double to = up > 0 ? up - 0.3 : up + size * 0.75 + 0.3;
           board.add(new Mark.Line(new double[] {x, y, x + upX * to, y + upY * to}, Pen.DIMENSION));

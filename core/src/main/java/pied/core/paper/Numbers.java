@@ -11,8 +11,8 @@ import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 
 /**
- * Numbers of what there is in a space: what is alike has the same.
- * They are those of the whole space, so that all its drawings agree.
+ * Numbers of what there is in a space: what is alike has the same. They are those of the whole
+ * space, so that all its drawings agree.
  */
 final class Numbers {
   /** A line of the legend. */

@@ -11,7 +11,7 @@ import org.locationtech.jts.index.quadtree.Quadtree;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.catalog.Mounting;
 import pied.core.drawing.Eye;
 import pied.core.drawing.Ink;
@@ -50,7 +50,7 @@ final class PlanBoard {
   private final Lines lines;
   private final Numbers numbers;
   private final boolean numbered;
-  private final Effort effort;
+  private final Deadline deadline;
   private final Board board;
   private final Measures measures;
   private final Legend legend = new Legend();
@@ -63,14 +63,14 @@ final class PlanBoard {
       Lines lines,
       Numbers numbers,
       boolean numbered,
-      Effort effort) {
+      Deadline deadline) {
     this.space = space;
     this.unit = unit;
     this.ceiling = ceiling;
     this.lines = lines;
     this.numbers = numbers;
     this.numbered = numbered;
-    this.effort = effort;
+    this.deadline = deadline;
     this.board = new Board(scale);
     this.measures = new Measures(board);
   }
@@ -188,7 +188,7 @@ final class PlanBoard {
         for (double way : new double[] {down, -down}) {
           Mark.Text one = new Mark.Text(name, x, y + way, s, Anchor.middle, 0, true);
           Mark.Text two = new Mark.Text(area, x, y + way + s, s * 0.6, Anchor.middle, 0, false);
-          if (board.texts().free(Taken.box(one)) && board.texts().free(Taken.box(two))) {
+          if (board.texts().free(TakenRoom.box(one)) && board.texts().free(TakenRoom.box(two))) {
             board.put(one);
             board.put(two);
             return;
@@ -228,7 +228,7 @@ final class PlanBoard {
   private void pieces() {
     Quadtree covered = new Quadtree();
     for (Piece p : order()) {
-      effort.goOn();
+      deadline.check();
       LineDrawing drawing = drawn(p);
       Geometry foot = figure(drawing.outlines());
       Geometry outline = lines(drawing.outlines(), true);
@@ -269,7 +269,7 @@ final class PlanBoard {
 
   /** What outlines enclose: rings within others are holes. */
   private static Geometry figure(List<double[]> rings) {
-    Geometry all = Taken.PLANE.createPolygon();
+    Geometry all = TakenRoom.PLANE.createPolygon();
     for (double[] r : rings) {
       Geometry ring = Board.figure(r);
       all = all.isEmpty() ? ring : OverlayNGRobust.overlay(all, ring, OverlayNG.SYMDIFFERENCE);
@@ -308,9 +308,9 @@ final class PlanBoard {
       for (int i = 0; i < c.length; i++) {
         c[i] = new Coordinate(own[2 * i], own[2 * i + 1]);
       }
-      out.add(Taken.PLANE.createLineString(c));
+      out.add(TakenRoom.PLANE.createLineString(c));
     }
-    return Taken.PLANE.createMultiLineString(out.toArray(LineString[]::new));
+    return TakenRoom.PLANE.createMultiLineString(out.toArray(LineString[]::new));
   }
 
   private void draw(Geometry g, Pen pen) {
@@ -329,7 +329,7 @@ final class PlanBoard {
 
   private void number() {
     for (Piece p : order()) {
-      effort.goOn();
+      deadline.check();
       Numbers.Entry e = numbers.of(p);
       legend.add(e);
       Geometry foot = figure(drawn(p).outlines());

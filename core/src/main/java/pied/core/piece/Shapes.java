@@ -1,7 +1,7 @@
 package pied.core.piece;
 
 import java.util.Map;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.size.Size;
@@ -14,7 +14,7 @@ public final class Shapes {
   private static final double SHARE = 0.2;
 
   private final Catalog catalog;
-  private final Map<Form, Mesh> meshes = Kept.room(SHARE, Mesh::bytes);
+  private final Map<Form, Mesh> meshes = BoundedCache.room(SHARE, Mesh::bytes);
 
   public Shapes(Catalog catalog) {
     this.catalog = catalog;

@@ -12,7 +12,7 @@ import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -40,7 +40,7 @@ record Flats(List<Flat> up, List<Flat> down, List<Vec> feet, Vec middle) {
   private static final double STRIP = 1e-5;
 
   static final GeometryFactory PLANE = new GeometryFactory();
-  private static final Map<Mesh, Flats> KNOWN = Kept.weakly();
+  private static final Map<Mesh, Flats> KNOWN = BoundedCache.weakly();
 
   /**
    * Level faces at one height.

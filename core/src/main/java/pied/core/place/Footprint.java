@@ -7,7 +7,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -18,8 +18,8 @@ public final class Footprint {
   private static final double SPECK = 1e-10;
 
   private static final GeometryFactory PLANE = Flats.PLANE;
-  private static final Map<Mesh, Geometry> KNOWN = Kept.weakly();
-  private static final Map<Mesh, Coordinate[]> HULLS = Kept.weakly();
+  private static final Map<Mesh, Geometry> KNOWN = BoundedCache.weakly();
+  private static final Map<Mesh, Coordinate[]> HULLS = BoundedCache.weakly();
 
   private Footprint() {}
 

@@ -27,9 +27,9 @@ import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.PartName;
 import pied.core.space.PartName.Kind;
-import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.space.Validity;
 import pied.core.space.Wall;
 
 /**
@@ -306,7 +306,7 @@ public final class Resting {
    */
   public On carrier(Pose pose) {
     if (held != null) {
-      return Sound.there(space, held) ? held : On.NOTHING;
+      return Validity.there(space, held) ? held : On.NOTHING;
     }
     if (article.mounting() == Mounting.STANDS) {
       return under(pose);

@@ -12,9 +12,9 @@ import pied.core.solid.Vec;
 import pied.core.space.PartName;
 import pied.core.space.PartName.Kind;
 import pied.core.space.Shell;
-import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.space.Validity;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
 
@@ -60,7 +60,7 @@ public record Pointed(
     if (ray == null) {
       throw new Refusal("Say what was clicked: a point of the plan, or a line of sight.");
     }
-    Vec along = Sound.sight(ray.from(), ray.along());
+    Vec along = Validity.sight(ray.from(), ray.along());
     Bodies.RayMet met =
         space
             .bodies()

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.caption.Caption;
@@ -56,7 +56,7 @@ public record Proposal(
       LengthUnit unit,
       @Nullable String layer,
       Supplier<String> newId,
-      Effort effort) {
+      Deadline deadline) {
     List<String> about = q.pieces().stream().filter(space::has).toList();
     Understood u;
     try {
@@ -76,7 +76,7 @@ public record Proposal(
           return ids.get(ids.size() - 1);
         };
     try {
-      Outcome out = Edits.apply(space, u.edits(), unit, layer, noted, effort, called(q, u));
+      Outcome out = Edits.apply(space, u.edits(), unit, layer, noted, deadline, called(q, u));
       List<String> before = q.text() == null ? about : u.selected();
       return new Proposal(
           u, ids, out, null, Afterwards.selected(out.space(), before, out.change()));

@@ -1,7 +1,7 @@
 package pied.core.repeat;
 
 import java.util.Set;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.space.Repetition;
 import pied.core.space.Rule;
@@ -17,19 +17,19 @@ public final class Layout {
    * @param ignored ids of pieces that are not there for this: those that will fill the places
    * @throws Refusal if there is no room, or too many are wanted
    */
-  public static Laid of(Space space, Repetition r, Set<String> ignored, Effort effort) {
+  public static LaidOut of(Space space, Repetition r, Set<String> ignored, Deadline deadline) {
     Mixed mix = new Mixed(space, r);
     Rule rule = r.rule();
     if (rule instanceof Rule.Row row) {
       return new Rows(row, mix).laid();
     }
     if (rule instanceof Rule.Trail trail) {
-      return new Trails(trail, mix, effort).laid();
+      return new Trails(trail, mix, deadline).laid();
     }
     if (rule instanceof Rule.Ring ring) {
-      return new Rings(ring, mix, effort).laid();
+      return new Rings(ring, mix, deadline).laid();
     }
-    return new Scatters(space, (Rule.Scatter) rule, mix, ignored, effort).laid();
+    return new Scatters(space, (Rule.Scatter) rule, mix, ignored, deadline).laid();
   }
 
   static int checked(long count) {

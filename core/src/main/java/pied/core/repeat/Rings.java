@@ -9,7 +9,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.piece.Stance;
 import pied.core.solid.Vec;
@@ -36,14 +36,14 @@ final class Rings {
 
   private final Rule.Ring rule;
   private final Mixed mix;
-  private final Effort effort;
+  private final Deadline deadline;
   private final Geometry outline;
   private final List<Integer> order = new ArrayList<>();
 
-  Rings(Rule.Ring rule, Mixed mix, Effort effort) {
+  Rings(Rule.Ring rule, Mixed mix, Deadline deadline) {
     this.rule = rule;
     this.mix = mix;
-    this.effort = effort;
+    this.deadline = deadline;
     boolean point = rule.outline().size() < 3 || rule.radius() != null;
     outline = point ? null : hull(rule.outline());
   }
@@ -66,7 +66,7 @@ final class Rings {
     return a.intersects(b) && a.buffer(-1e-6).intersects(b);
   }
 
-  Laid laid() {
+  LaidOut laid() {
     int n = Layout.checked(rule.count());
     if (rule.gap() < 0) {
       throw new Refusal("The distance is 0 or more.");
@@ -74,7 +74,7 @@ final class Rings {
     if (!(rule.arc() > 0 && rule.arc() <= 360)) {
       throw new Refusal("An arc has more than 0 and up to 360 degrees.");
     }
-    List<Laid.Place> places = tried(n);
+    List<LaidOut.Place> places = tried(n);
     if (places == null) {
       int most = n - 1;
       while (most > 0 && tried(most) == null) {
@@ -85,12 +85,12 @@ final class Rings {
               + " have no room around it at that distance; "
               + (most == 0 ? "none has." : most + (most == 1 ? " has." : " have.")));
     }
-    return new Laid(places, List.of());
+    return new LaidOut(places, List.of());
   }
 
   /** So many of them; null if they overlap one another. */
-  private List<Laid.Place> tried(int n) {
-    effort.goOn();
+  private List<LaidOut.Place> tried(int n) {
+    deadline.check();
     while (order.size() < n) {
       order.add(mix.next());
     }
@@ -99,7 +99,7 @@ final class Rings {
     if (edge == null) {
       return null;
     }
-    List<Laid.Place> places = new ArrayList<>();
+    List<LaidOut.Place> places = new ArrayList<>();
     List<Geometry> taken = new ArrayList<>();
     for (int i = 0; i < n; i++) {
       Shape shape = mix.shapes.get(order.get(i));
@@ -115,7 +115,8 @@ final class Rings {
       }
       taken.add(own);
       places.add(
-          new Laid.Place(i, order.get(i), new Stance(new Vec(at.x(), rule.high(), at.z()), turn)));
+          new LaidOut.Place(
+              i, order.get(i), new Stance(new Vec(at.x(), rule.high(), at.z()), turn)));
     }
     return places;
   }
@@ -197,7 +198,7 @@ final class Rings {
     for (Coordinate c : line.getCoordinates()) {
       spots.add(new Spot(c.x, c.y));
     }
-    Way way = Way.of(counter(spots), true);
+    PlanPath way = PlanPath.of(counter(spots), true);
     double start = station(way, rule.from());
     double length = way.length();
     double over = length;
@@ -229,14 +230,14 @@ final class Rings {
   }
 
   /** How far along a way it is what is seen from the middle in a direction. */
-  private double station(Way way, double degrees) {
+  private double station(PlanPath way, double degrees) {
     double a = Math.toRadians(degrees);
     Vec out = new Vec(Math.sin(a), 0, Math.cos(a));
     return way.nearest(rule.at().at(0).along(out, crossed(way, out)));
   }
 
   /** How far out a way is crossed. */
-  private double crossed(Way way, Vec out) {
+  private double crossed(PlanPath way, Vec out) {
     double lo = 0;
     double hi = way.length();
     Vec c = rule.at().at(0);

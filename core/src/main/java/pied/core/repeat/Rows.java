@@ -26,7 +26,7 @@ final class Rows {
     this.mix = mix;
   }
 
-  Laid laid() {
+  LaidOut laid() {
     List<String> said = new ArrayList<>();
     boolean one = rule.rows() == 1 && rule.tiers() == 1 && rule.length() == null;
     Vec back = back();
@@ -50,7 +50,7 @@ final class Rows {
           count + (count == 1 ? " fits" : " fit") + " into " + Said.length(rule.length()) + ".");
     }
     Layout.checked((long) count * rule.rows() * rule.tiers());
-    List<Laid.Place> places = new ArrayList<>();
+    List<LaidOut.Place> places = new ArrayList<>();
     for (int t = 0; t < rule.tiers(); t++) {
       for (int r = 0; r < rule.rows(); r++) {
         Vec at = rule.at().along(back, r * rowPitch).along(Vec.UP, t * tierPitch);
@@ -63,12 +63,12 @@ final class Rows {
           if (last != null) {
             at = at.along(rule.way(), one ? step(last, shape, rule.way(), rule.apart()) : pitch);
           }
-          places.add(new Laid.Place(i + r * ROW + t * TIER, s, new Stance(at, rule.turn())));
+          places.add(new LaidOut.Place(i + r * ROW + t * TIER, s, new Stance(at, rule.turn())));
           last = shape;
         }
       }
     }
-    return new Laid(places, said);
+    return new LaidOut(places, said);
   }
 
   private double half(double pitch) {

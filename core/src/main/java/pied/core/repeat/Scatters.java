@@ -13,7 +13,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
@@ -80,7 +80,7 @@ final class Scatters {
   private final Rule.Scatter rule;
   private final Mixed mix;
   private final Set<String> ignored;
-  private final Effort effort;
+  private final Deadline deadline;
   private final SplittableRandom random;
   private final List<Area> areas = new ArrayList<>();
   private final Map<Long, List<Lies>> grid = new HashMap<>();
@@ -89,16 +89,16 @@ final class Scatters {
   private double cell = 0.5;
   private double reach;
 
-  Scatters(Space space, Rule.Scatter rule, Mixed mix, Set<String> ignored, Effort effort) {
+  Scatters(Space space, Rule.Scatter rule, Mixed mix, Set<String> ignored, Deadline deadline) {
     this.space = space;
     this.rule = rule;
     this.mix = mix;
     this.ignored = ignored;
-    this.effort = effort;
+    this.deadline = deadline;
     random = new SplittableRandom(rule.seed());
   }
 
-  Laid laid() {
+  LaidOut laid() {
     check();
     find();
     double all = areas.stream().mapToDouble(Area::size).sum();
@@ -117,13 +117,13 @@ final class Scatters {
     cell = Math.max(2 * radius + rule.least(), 0.05);
     double apart = FIRST * Math.sqrt(2 * all / (Math.sqrt(3) * n));
     double last = LAST * apart;
-    List<Laid.Place> places = new ArrayList<>();
+    List<LaidOut.Place> places = new ArrayList<>();
     int lost = 0;
     int thrown = 0;
     int i = 0;
     while (i < n) {
-      effort.goOn();
-      Laid.Place place = thrown(i, order.get(i), apart);
+      deadline.check();
+      LaidOut.Place place = thrown(i, order.get(i), apart);
       if (place != null) {
         places.add(place);
         i++;
@@ -153,7 +153,7 @@ final class Scatters {
               ? "There is no room for any of them."
               : places.size() + " of " + n + " have room; the other " + lost + " have none.");
     }
-    return new Laid(places, said);
+    return new LaidOut(places, said);
   }
 
   /** Brings one of another sort forward that was not tried yet; whether there is one. */
@@ -223,7 +223,7 @@ final class Scatters {
 
   // ---- a throw
 
-  private Laid.Place thrown(int number, int sample, double apart) {
+  private LaidOut.Place thrown(int number, int sample, double apart) {
     Area area = area();
     Envelope e = area.figure.getEnvelopeInternal();
     double x = e.getMinX() + random.nextDouble() * e.getWidth();
@@ -253,10 +253,10 @@ final class Scatters {
     if (touches(flat, outline, g.shape.radius(), area)) {
       return null;
     }
-    Laid.Place place =
+    LaidOut.Place place =
         Double.isNaN(area.high)
             ? onFloor(number, sample, g, flat, turn, outline)
-            : new Laid.Place(number, sample, new Stance(flat, turn), area.on, g.form);
+            : new LaidOut.Place(number, sample, new Stance(flat, turn), area.on, g.form);
     if (place == null || !hasRoom(g, place, outline)) {
       return null;
     }
@@ -355,7 +355,7 @@ final class Scatters {
 
   // ---- coming to rest
 
-  private Laid.Place onFloor(
+  private LaidOut.Place onFloor(
       int number, int sample, Grown g, Vec flat, double turn, Geometry outline) {
     Shell shell = space.shell();
     for (Flight f : shell.flights()) {
@@ -379,18 +379,18 @@ final class Scatters {
     }
     boolean raked = shell.stage() != null && shell.stage().rake() > 0;
     if (!raked || on.kind() == On.Kind.platform) {
-      return new Laid.Place(number, sample, new Stance(flat.along(Vec.UP, y), turn), on, g.form);
+      return new LaidOut.Place(number, sample, new Stance(flat.along(Vec.UP, y), turn), on, g.form);
     }
     Piece p = g.sample.parts().get(0);
     Rest rest =
         new Resting(space, p.form(), p.lean(), ignored, false).settle(flat.along(Vec.UP, y), turn);
     return rest.on().equals(On.FLOOR)
-        ? new Laid.Place(number, sample, new Stance(rest.at(), turn), rest.on(), g.form)
+        ? new LaidOut.Place(number, sample, new Stance(rest.at(), turn), rest.on(), g.form)
         : null;
   }
 
   /** Whether nothing that is there is in the way, or nearer than it may be. */
-  private boolean hasRoom(Grown g, Laid.Place place, Geometry outline) {
+  private boolean hasRoom(Grown g, LaidOut.Place place, Geometry outline) {
     Pose there = place.stance().pose();
     for (Piece p : g.sample.parts()) {
       Mesh mesh = space.shapes().mesh(p);

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoublePredicate;
 import org.locationtech.jts.geom.Geometry;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.piece.Stance;
 import pied.core.solid.Vec;
@@ -23,20 +23,20 @@ final class Trails {
 
   private final Rule.Trail rule;
   private final Mixed mix;
-  private final Effort effort;
-  private final Way way;
+  private final Deadline deadline;
+  private final PlanPath way;
   private final List<Integer> order = new ArrayList<>();
 
-  Trails(Rule.Trail rule, Mixed mix, Effort effort) {
+  Trails(Rule.Trail rule, Mixed mix, Deadline deadline) {
     this.rule = rule;
     this.mix = mix;
-    this.effort = effort;
-    Way path = Way.of(rule.path(), rule.closed());
+    this.deadline = deadline;
+    PlanPath path = PlanPath.of(rule.path(), rule.closed());
     way = rule.offset() == null ? path : path.offset(rule.offset() + beside(path));
   }
 
   /** How far the pieces reach from their places toward the path. */
-  private double beside(Way path) {
+  private double beside(PlanPath path) {
     double most = 0;
     int legs = rule.facing() == Rule.Facing.fixed ? rule.path().size() : 1;
     for (int i = 0; i < legs; i++) {
@@ -78,7 +78,7 @@ final class Trails {
     return mix.shapes.get(sample(i));
   }
 
-  Laid laid() {
+  LaidOut laid() {
     List<String> said = new ArrayList<>();
     // along a wall or an edge the first and the last stay within it
     boolean within = rule.along() != null && !way.closed();
@@ -97,14 +97,14 @@ final class Trails {
       stations = apart(from, way.length() - ends, rule.apart());
       said.add(stations.size() + " stand along it.");
     }
-    List<Laid.Place> places = new ArrayList<>();
+    List<LaidOut.Place> places = new ArrayList<>();
     for (int i = 0; i < stations.size(); i++) {
       Vec at = way.point(stations.get(i));
       double turn = turn(way.direction(stations.get(i)));
       places.add(
-          new Laid.Place(i, sample(i), new Stance(new Vec(at.x(), rule.high(), at.z()), turn)));
+          new LaidOut.Place(i, sample(i), new Stance(new Vec(at.x(), rule.high(), at.z()), turn)));
     }
-    return new Laid(places, said);
+    return new LaidOut(places, said);
   }
 
   private double last(int i) {
@@ -177,7 +177,7 @@ final class Trails {
 
   /** The first place from s on that is far enough, around a corner. */
   private double around(double s, DoublePredicate far, double step) {
-    effort.goOn();
+    deadline.check();
     double lo = s + Math.min(step, 1e-4);
     double hi = s + step;
     int grown = 0;
@@ -212,7 +212,7 @@ final class Trails {
     double lo = 0;
     double hi = way.length();
     for (int i = 0; i < MOST_STEPS && hi - lo > EXACT / n; i++) {
-      effort.goOn();
+      deadline.check();
       double mid = (lo + hi) / 2;
       if (end(n, from, mid) > least) {
         hi = mid;

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.function.Supplier;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
@@ -43,7 +43,8 @@ final class Chain {
             return id;
           };
       Outcome out =
-          Edits.apply(ask.space(), edits, ask.unit(), null, noted, Effort.seconds(5), this::called);
+          Edits.apply(
+              ask.space(), edits, ask.unit(), null, noted, Deadline.seconds(5), this::called);
       now = out.space();
       selected = Afterwards.selected(now, selected, out.change());
     }

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.Supplier;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
@@ -242,7 +242,7 @@ public final class Say {
       LengthUnit unit,
       @Nullable String layer,
       Supplier<String> newId,
-      Effort effort) {
+      Deadline deadline) {
     if (text == null || text.isBlank()) {
       throw new Refusal("Nothing was said. Type what shall be, such as: 4 in a row, 0.2 apart");
     }
@@ -273,7 +273,7 @@ public final class Say {
         if (u.edits().isEmpty()) {
           continue;
         }
-        Outcome out = Edits.apply(now, u.edits(), unit, layer, u.ids(newId), effort, u::called);
+        Outcome out = Edits.apply(now, u.edits(), unit, layer, u.ids(newId), deadline, u::called);
         now = out.space();
         out.change().pieces().forEach(d -> touched.add(d.id()));
         said.addAll(out.said());

@@ -28,8 +28,8 @@ public final class Schedule {
    *
    * @param kind of the article
    * @param what its name without a number
-   * @param alike the same for pieces that are alike: of one article, size, finish and note; one line
-   *     in every list, on the screen, as CSV and on paper
+   * @param alike the same for pieces that are alike: of one article, size, finish and note; one
+   *     line in every list, on the screen, as CSV and on paper
    * @param articleName that of the article
    * @param size width × depth × height as text
    * @param measures the same as numbers, metres

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 
 /** The edges of a mesh where two of its faces meet. */
 public final class Creases {
@@ -14,8 +14,8 @@ public final class Creases {
   /** An edge with the normals of all faces at it. */
   private record Met(Vec from, Vec to, List<Vec> normals) {}
 
-  private static final Map<Mesh, List<Met>> MET = Kept.weakly();
-  private static final Map<Mesh, List<Edge>> ALL = Kept.weakly();
+  private static final Map<Mesh, List<Met>> MET = BoundedCache.weakly();
+  private static final Map<Mesh, List<Edge>> ALL = BoundedCache.weakly();
 
   private Creases() {}
 

@@ -7,7 +7,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 import pied.core.Nullable;
 
 /**
@@ -15,7 +15,7 @@ import pied.core.Nullable;
  * is. The figures are not to be altered. Safe for threads: two may work out the same at once.
  */
 final class Built {
-  private static final Map<Shell, Built> KNOWN = Kept.weakly();
+  private static final Map<Shell, Built> KNOWN = BoundedCache.weakly();
 
   private final Shell shell;
   private volatile List<Wall> walls;

@@ -49,7 +49,7 @@ public final class ShellCheck {
     if (!(Math.abs(shell.north()) <= 360)) {
       throw new Refusal("North is 0 to 360° from the head of the plan.");
     }
-    Sound.place("The datum", shell.datum());
+    Validity.place("The datum", shell.datum());
     shell.parts().forEach(ShellCheck::most);
     stage();
     shell.walls().forEach(this::wall);

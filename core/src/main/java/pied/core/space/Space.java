@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.piece.Lean;
@@ -311,7 +311,7 @@ public final class Space {
     Map<Object, Optional<Object>> own = kept;
     if (own == null) {
       synchronized (this) {
-        own = kept == null ? Kept.latest(KEPT) : kept;
+        own = kept == null ? BoundedCache.latest(KEPT) : kept;
         kept = own;
       }
     }

@@ -26,7 +26,7 @@ import pied.core.solid.Vec;
  */
 public final class Validation {
   /** Most groups, and lines of twins: there are no more pieces than that. */
-  private static final int MOST_THINGS = Sound.MOST_PIECES;
+  private static final int MOST_THINGS = Validity.MOST_PIECES;
 
   private final Map<String, Integer> said = new TreeMap<>();
 
@@ -51,7 +51,7 @@ public final class Validation {
     Set<String> names = new HashSet<>();
     for (Layer l : f.layers()) {
       boolean fits = kept.size() < Layer.MOST;
-      if (!fits || !isSound(() -> Sound.id(l.id())) || !ids.add(l.id())) {
+      if (!fits || !isSound(() -> Validity.id(l.id())) || !ids.add(l.id())) {
         say("layer", fits ? "has no id of its own" : "is more than a space may have");
         continue;
       }
@@ -75,7 +75,7 @@ public final class Validation {
     for (Group g : f.groups()) {
       try {
         String name = Text.name("A group", g.name());
-        Sound.id(g.id());
+        Validity.id(g.id());
         if (g.repeats() != null && !isSound(g.repeats())) {
           say("group", "has a rule that makes no sense, and is kept without it");
           kept.put(g.id(), g.withName(name).withRepeats(null));
@@ -143,7 +143,7 @@ public final class Validation {
   private List<Twin> twins(Filing f) {
     List<Twin> kept = new ArrayList<>();
     for (Twin t : f.twins()) {
-      if (isSound(() -> Sound.id(t.id())) && Sound.near(t.at())) {
+      if (isSound(() -> Validity.id(t.id())) && Validity.near(t.at())) {
         kept.add(t);
       } else {
         say("line of twins", "is nowhere");
@@ -159,7 +159,7 @@ public final class Validation {
     for (Sample s : r.mix()) {
       parts += s.parts().size();
       for (Piece p : s.parts()) {
-        if (!Sound.near(p.at()) || !isSound(() -> Sound.size(p.name(), p.size()))) {
+        if (!Validity.near(p.at()) || !isSound(() -> Validity.size(p.name(), p.size()))) {
           return false;
         }
       }
@@ -195,7 +195,7 @@ public final class Validation {
     }
     if (rule instanceof Rule.Ring r) {
       return r.at() != null
-          && Sound.near(r.at().at(0))
+          && Validity.near(r.at().at(0))
           && path(r.outline(), 0)
           && within(r.count(), 1, Repetition.MOST_PLACES)
           && length(r.gap())
@@ -208,7 +208,7 @@ public final class Validation {
       return path(s.outline(), 0)
           && s.onto().size() <= MOST_THINGS
           && within(s.count(), 0, Repetition.MOST_PLACES)
-          && (s.about() == null || Sound.near(s.about().at(0)))
+          && (s.about() == null || Validity.near(s.about().at(0)))
           && length(s.radius())
           && length(s.density())
           && length(s.least())
@@ -219,7 +219,7 @@ public final class Validation {
   }
 
   private static boolean near(Vec p) {
-    return p != null && Sound.near(p);
+    return p != null && Validity.near(p);
   }
 
   private static boolean within(int n, int least, int most) {
@@ -227,17 +227,17 @@ public final class Validation {
   }
 
   private static boolean apart(@Nullable Rule.Apart a) {
-    return a != null && Math.abs(a.by()) <= Sound.FARTHEST;
+    return a != null && Math.abs(a.by()) <= Validity.FARTHEST;
   }
 
   private static boolean length(@Nullable Double v) {
-    return v == null || Math.abs(v) <= Sound.FARTHEST;
+    return v == null || Math.abs(v) <= Validity.FARTHEST;
   }
 
   private static boolean path(List<Spot> path, int least) {
     return path.size() >= least
         && path.size() <= ShellCheck.MOST_CORNERS
-        && path.stream().allMatch(s -> Sound.near(s.at(0)));
+        && path.stream().allMatch(s -> Validity.near(s.at(0)));
   }
 
   // ---- pieces
@@ -263,7 +263,7 @@ public final class Validation {
     }
     k = k.withRemark(Text.clean(k.remark()));
     q = q.withKeeping(k).withName(Text.name("A piece", p.name()));
-    Sound.pieces(ready, List.of(q));
+    Validity.pieces(ready, List.of(q));
     if (!q.form().stretched() && !isOfItsKind(ready, q)) {
       q = q.withForm(q.form().withStretched(true));
     }
@@ -284,7 +284,7 @@ public final class Validation {
     Set<String> ends = new HashSet<>();
     for (Piece p : space.pieces()) {
       Piece q = p;
-      if (!Sound.there(space, p.on()) || !hasEnd(space, p, ends)) {
+      if (!Validity.there(space, p.on()) || !hasEnd(space, p, ends)) {
         q = q.withOn(On.NOTHING).withAttached(false);
         say("piece", "was carried by nothing there is");
       }
@@ -334,7 +334,7 @@ public final class Validation {
     try {
       for (Difference d : done) {
         if (d instanceof Difference.OfPiece p && p.piece() != null) {
-          Sound.pieces(after, List.of(after.piece(p.id()).withOn(On.NOTHING)));
+          Validity.pieces(after, List.of(after.piece(p.id()).withOn(On.NOTHING)));
         }
       }
       boolean filed = done.stream().anyMatch(d -> d instanceof Difference.OfFiling);
@@ -352,7 +352,7 @@ public final class Validation {
 
   private static boolean carried(Space after, List<Difference> done) {
     Set<String> ends = new HashSet<>();
-    Predicate<Piece> ok = p -> Sound.there(after, p.on()) && hasEnd(after, p, ends);
+    Predicate<Piece> ok = p -> Validity.there(after, p.on()) && hasEnd(after, p, ends);
     return done.stream()
         .filter(d -> d instanceof Difference.OfPiece p && p.piece() != null)
         .allMatch(d -> ok.test(after.piece(((Difference.OfPiece) d).id())));

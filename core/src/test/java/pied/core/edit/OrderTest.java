@@ -104,12 +104,13 @@ class OrderTest {
         new pied.core.edit.place.Place(
             "new", "stool", null, Rooms.point(4, 1), null, null, null, null);
     Outcome on =
-        Edits.apply(room.space, List.of(place), LengthUnit.M, "l", () -> "x", pied.core.Effort.ANY);
+        Edits.apply(
+            room.space, List.of(place), LengthUnit.M, "l", () -> "x", pied.core.Deadline.NONE);
     assertThat(on.space().piece("new").keeping().layer()).isEqualTo("l");
     // a layer that was removed meanwhile is none
     Outcome gone =
         Edits.apply(
-            room.space, List.of(place), LengthUnit.M, "gone", () -> "x", pied.core.Effort.ANY);
+            room.space, List.of(place), LengthUnit.M, "gone", () -> "x", pied.core.Deadline.NONE);
     assertThat(gone.space().piece("new").keeping().layer()).isEqualTo(Layer.FIRST.id());
   }
 

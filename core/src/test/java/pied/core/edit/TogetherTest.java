@@ -209,7 +209,7 @@ class TogetherTest {
   @Test
   void whatTakesTooLongIsRefusedAndNothingIsChanged() throws InterruptedException {
     room.put("a", "stool", 4.5, 3);
-    pied.core.Effort none = pied.core.Effort.seconds(0);
+    pied.core.Deadline none = pied.core.Deadline.seconds(0);
     Thread.sleep(2);
     assertThatThrownBy(
             () ->

@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.model.Files;
@@ -42,12 +42,12 @@ class ModelsTest {
   }
 
   private static byte[] glb(Space space) {
-    return SceneGlb.of(space, "Room", true, Effort.ANY);
+    return SceneGlb.of(space, "Room", true, Deadline.NONE);
   }
 
   private static byte[] obj(Space space) throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    SceneObj.write(space, "space", true, out, Effort.ANY);
+    SceneObj.write(space, "space", true, out, Deadline.NONE);
     return out.toByteArray();
   }
 
@@ -149,7 +149,7 @@ class ModelsTest {
 
   @Test
   void stlIsInMillimetresWithZUpAndClosed() {
-    byte[] stl = SceneStl.of(room.space, null, 25, Effort.ANY);
+    byte[] stl = SceneStl.of(room.space, null, 25, Deadline.NONE);
     double[] whole = box(room.space, id -> !id.equals("ceiling"));
     double[] in = box(read("room.stl", stl), 25 / 1000.0);
     // x stays, z is up, and what was toward the front is away
@@ -157,7 +157,7 @@ class ModelsTest {
         .containsExactly(
             new double[] {whole[0], -whole[5], whole[1], whole[3], -whole[2], whole[4]},
             within(TENTH_OF_A_MILLIMETRE));
-    byte[] one = SceneStl.of(room.space, "b", 1, Effort.ANY);
+    byte[] one = SceneStl.of(room.space, "b", 1, Deadline.NONE);
     double[] stool = box(read("stool.stl", one), 0.001);
     // it leans in the room, and is made upright
     assertThat(stool[5] - stool[2]).isEqualTo(0.46, within(TENTH_OF_A_MILLIMETRE));
@@ -166,7 +166,7 @@ class ModelsTest {
         new Mesh(
             model.parts().get(0).xyz(), null, model.parts().get(0).corners(), null, List.of("x"));
     assertThat(mesh.isClosed()).isTrue();
-    assertThatThrownBy(() -> SceneStl.of(room.space, "b", 7, Effort.ANY))
+    assertThatThrownBy(() -> SceneStl.of(room.space, "b", 7, Deadline.NONE))
         .isInstanceOf(Refusal.class);
   }
 

@@ -13,8 +13,8 @@ import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 
 /** A change undone where others went on meanwhile. */
 class RebaseTest {
@@ -126,7 +126,7 @@ class RebaseTest {
       Space before = space;
       Rebase back = Rebase.of(space, c.reversed());
       space = back.possible().apply(space);
-      Sound.pieces(space, space.pieces());
+      Validity.pieces(space, space.pieces());
       // and undone itself, it is as it was to the last bit
       Space again = back.possible().reversed().apply(space);
       assertThat(again.pieces()).containsExactlyElementsOf(before.pieces());

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Rooms;
@@ -42,7 +42,7 @@ class DrawingsTest {
   }
 
   private static List<Sheet> draw(Rooms room, Drawings.Wish wish) {
-    return DRAWINGS.draw(room.space, room.space, wish, PLATE, Effort.ANY);
+    return DRAWINGS.draw(room.space, room.space, wish, PLATE, Deadline.NONE);
   }
 
   private static List<Sheet> plan(Rooms room, Integer scale, String paper) {
@@ -137,7 +137,7 @@ class DrawingsTest {
         List<Geometry> boxes = new ArrayList<>();
         for (Mark m : s.marks()) {
           if (m instanceof Mark.Text t) {
-            Geometry box = Taken.box(t).buffer(-0.35); // without the air about it
+            Geometry box = TakenRoom.box(t).buffer(-0.35); // without the air about it
             assertThat(boxes)
                 .as(kind + ": " + t.text() + " at " + t.x() + ", " + t.y())
                 .noneMatch(b -> b.intersects(box));
@@ -190,7 +190,9 @@ class DrawingsTest {
             .toList();
     for (Mark.Text a : numbers) {
       for (Mark.Text b : numbers) {
-        assertThat(a == b || Taken.box(a).disjoint(Taken.box(b))).as(a + " and " + b).isTrue();
+        assertThat(a == b || TakenRoom.box(a).disjoint(TakenRoom.box(b)))
+            .as(a + " and " + b)
+            .isTrue();
       }
     }
     assertThat(texts(s)).contains(400 - numbers.size() + " numbers have no room here");
@@ -274,9 +276,11 @@ class DrawingsTest {
     Plate odd = new Plate("A & B", "<room> \"1\"", "2026-11-27", 1, "\u0007");
     Drawings.Wish wish = wish(Drawings.Kind.plan, 50, "A3", true);
     Rooms room = Rooms.teaRoom();
-    String one = SvgSheet.of(DRAWINGS.draw(room.space, room.space, wish, odd, Effort.ANY).get(0));
+    String one =
+        SvgSheet.of(DRAWINGS.draw(room.space, room.space, wish, odd, Deadline.NONE).get(0));
     room = Rooms.teaRoom();
-    String two = SvgSheet.of(DRAWINGS.draw(room.space, room.space, wish, odd, Effort.ANY).get(0));
+    String two =
+        SvgSheet.of(DRAWINGS.draw(room.space, room.space, wish, odd, Deadline.NONE).get(0));
     assertThat(two).isEqualTo(one);
     assertThat(one).contains("A &amp; B", "&lt;room&gt; &quot;1&quot;").doesNotContain("\u0007");
     assertThat(one).contains("width=\"420mm\" height=\"297mm\" viewBox=\"0 0 420 297\"");

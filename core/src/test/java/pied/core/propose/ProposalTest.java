@@ -11,7 +11,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
@@ -43,7 +43,7 @@ class ProposalTest {
 
   private Proposal ask(Space space, Question q) {
     return Proposal.of(
-        space, q, LengthUnit.M, null, () -> "n" + ids.incrementAndGet(), Effort.seconds(20));
+        space, q, LengthUnit.M, null, () -> "n" + ids.incrementAndGet(), Deadline.seconds(20));
   }
 
   private Proposal ask(Question q) {

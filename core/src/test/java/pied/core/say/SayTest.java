@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.check.Snag;
@@ -61,7 +61,7 @@ class SayTest {
             LengthUnit.M,
             null,
             () -> "x" + ids.incrementAndGet(),
-            Effort.ANY);
+            Deadline.NONE);
     room.space = done.outcome().space();
     return done;
   }

@@ -25,7 +25,7 @@ import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
+import pied.core.space.Validity;
 import pied.core.units.LengthUnit;
 import pied.server.catalog.CatalogWire.ArticleCard;
 import pied.server.catalog.CatalogWire.CatalogPage;
@@ -156,7 +156,7 @@ class CatalogController {
     Size size = new Size(width, depth, height);
     Article a = shapes.catalog().article(article);
     if (stretched) {
-      Sound.size(a.name(), size);
+      Validity.size(a.name(), size);
     } else {
       a.check(a.name(), size);
     }

@@ -5,14 +5,14 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import pied.core.Kept;
+import pied.core.BoundedCache;
 import pied.core.catalog.Article;
 import pied.core.drawing.Eye;
 import pied.core.drawing.LineDrawing;
 import pied.core.drawing.Lines;
 import pied.core.piece.Form;
 import pied.core.piece.Shapes;
-import pied.server.Leisure;
+import pied.server.IdleDetector;
 
 /** Line drawings of shapes, kept once made; those of the catalog's cards are made at leisure. */
 @Component
@@ -23,16 +23,16 @@ class Drawings implements Lines {
   private record Key(Form form, Eye eye) {}
 
   private final Shapes shapes;
-  private final Leisure leisure;
+  private final IdleDetector idle;
   private final long after;
-  private final Map<Key, LineDrawing> made = Kept.room(SHARE, LineDrawing::bytes);
+  private final Map<Key, LineDrawing> made = BoundedCache.room(SHARE, LineDrawing::bytes);
 
   /**
    * @param after seconds until the cards are drawn; negative for never
    */
-  Drawings(Shapes shapes, Leisure leisure, @Value("${pied.cards.after:20}") long after) {
+  Drawings(Shapes shapes, IdleDetector idle, @Value("${pied.cards.after:20}") long after) {
     this.shapes = shapes;
-    this.leisure = leisure;
+    this.idle = idle;
     this.after = after;
   }
 
@@ -59,9 +59,9 @@ class Drawings implements Lines {
               try {
                 Thread.sleep(1000 * after);
                 for (Article a : shapes.catalog().all()) {
-                  leisure.await(); // those who work go first
+                  idle.await(); // those who work go first
                   lines(new Form(a.id(), a.size()), Eye.FRONT);
-                  leisure.await();
+                  idle.await();
                   lines(new Form(a.id(), a.size()), Eye.PLAN);
                 }
               } catch (InterruptedException e) {

@@ -17,7 +17,7 @@ import java.util.Objects;
 import java.util.concurrent.Semaphore;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
@@ -169,13 +169,13 @@ class Archives {
   TakenIn takeIn(InputStream from) throws IOException {
     one.acquireUninterruptibly(); // what one holds in memory, two together might not
     try (Unpacked files = Unpacked.of(work.folder(), from)) {
-      return takeIn(files, Effort.seconds(LONGEST));
+      return takeIn(files, Deadline.seconds(LONGEST));
     } finally {
       one.release();
     }
   }
 
-  private TakenIn takeIn(Unpacked files, Effort effort) throws IOException {
+  private TakenIn takeIn(Unpacked files, Deadline deadline) throws IOException {
     Remarks said = new Remarks();
     if (files.cut()) {
       said.add("The archive is cut off or damaged; what is whole in it was taken in.");
@@ -195,8 +195,8 @@ class Archives {
             !spaces.isEmpty(),
             id -> {
               project[0] = id;
-              Map<String, String> ids = articles(id, own, files, said, effort);
-              return new SpacesOf(spaces, files, ids, said, effort);
+              Map<String, String> ids = articles(id, own, files, said, deadline);
+              return new SpacesOf(spaces, files, ids, said, deadline);
             });
     if (made == null) {
       articles.forget(project[0]);
@@ -211,7 +211,7 @@ class Archives {
     private final Unpacked files;
     private final Map<String, String> ids;
     private final Remarks said;
-    private final Effort effort;
+    private final Deadline deadline;
     private int pieces;
 
     SpacesOf(
@@ -219,18 +219,18 @@ class Archives {
         Unpacked files,
         Map<String, String> ids,
         Remarks said,
-        Effort effort) {
+        Deadline deadline) {
       this.listed = listed.iterator();
       this.files = files;
       this.ids = ids;
       this.said = said;
-      this.effort = effort;
+      this.deadline = deadline;
     }
 
     @Override
     public @Nullable ArchivedSpace next() {
       while (listed.hasNext()) {
-        effort.goOn();
+        deadline.check();
         Unpacked.Listed s = listed.next();
         String called = "“" + Text.clean(s.name()) + "”";
         JsonNode tree = files.json(s.file());
@@ -257,14 +257,14 @@ class Archives {
   }
 
   private Map<String, String> articles(
-      String project, List<Unpacked.Listed> own, Unpacked files, Remarks said, Effort effort) {
+      String project, List<Unpacked.Listed> own, Unpacked files, Remarks said, Deadline deadline) {
     Iterator<Unpacked.Listed> listed = own.iterator();
     return articles.takeIn(
         project,
         () -> {
           ArchivedArticle a = null;
           while (a == null && listed.hasNext()) {
-            effort.goOn();
+            deadline.check();
             a = article(listed.next(), files, said);
           }
           return a;

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import org.springframework.stereotype.Service;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Elevations;
@@ -98,26 +98,27 @@ class Handover {
   }
 
   /** Writes it. */
-  void write(Job job, OutputStream out, Effort effort) throws IOException {
+  void write(Job job, OutputStream out, Deadline deadline) throws IOException {
     Wanted w = job.wanted;
     Space space = job.shown;
     if (w.is("schedule.csv")) {
       out.write(ScheduleCsv.text(rows(job), w.comma()).getBytes(StandardCharsets.UTF_8));
     } else if (w.is("space.glb")) {
-      out.write(SceneGlb.of(space, job.seen.name(), w.ceiling(), effort));
+      out.write(SceneGlb.of(space, job.seen.name(), w.ceiling(), deadline));
     } else if (w.is("space.obj.zip")) {
-      SceneObj.write(space, "space", w.ceiling(), out, effort);
+      SceneObj.write(space, "space", w.ceiling(), out, deadline);
     } else if (w.is("space.stl")) {
-      out.write(SceneStl.of(space, w.piece(), w.modelScale(), effort));
+      out.write(SceneStl.of(space, w.piece(), w.modelScale(), deadline));
     } else if (w.ending().equals("svg")) {
-      List<Sheet> sheets = sheets(job, w.wish(), effort);
+      List<Sheet> sheets = sheets(job, w.wish(), deadline);
       if (w.sheet() < 1 || w.sheet() > sheets.size()) {
         throw new Refusal(
             "There are " + sheets.size() + " sheets; number " + w.sheet() + " is none.");
       }
       out.write(SvgSheet.of(sheets.get(w.sheet() - 1)).getBytes(StandardCharsets.UTF_8));
     } else {
-      List<Sheet> sheets = w.is("drawings.pdf") ? all(job, effort) : sheets(job, w.wish(), effort);
+      List<Sheet> sheets =
+          w.is("drawings.pdf") ? all(job, deadline) : sheets(job, w.wish(), deadline);
       out.write(PdfSheets.of(sheets, job.plate));
     }
   }
@@ -128,12 +129,12 @@ class Handover {
     return ScheduleCsv.rows(job.shown, by, job.wanted.unit(), job.wanted.comma());
   }
 
-  List<Sheet> sheets(Job job, Drawings.Wish wish, Effort effort) {
-    return drawings.draw(job.seen.space(), job.shown, wish, job.plate, effort);
+  List<Sheet> sheets(Job job, Drawings.Wish wish, Deadline deadline) {
+    return drawings.draw(job.seen.space(), job.shown, wish, job.plate, deadline);
   }
 
   /** What of it is looked at before it is made. */
-  Preview preview(Job job, Effort effort) {
+  Preview preview(Job job, Deadline deadline) {
     Wanted w = job.wanted;
     long revision = job.seen.revision();
     int pieces = job.shown.pieces().size();
@@ -143,7 +144,7 @@ class Handover {
       return new Preview(revision, 0, null, rows.subList(0, Math.min(ROWS, rows.size())), words);
     }
     if (w.ending().equals("svg") || w.ending().equals("pdf") && !w.is("drawings.pdf")) {
-      List<Sheet> sheets = sheets(job, w.wish(), effort);
+      List<Sheet> sheets = sheets(job, w.wish(), deadline);
       int shown = Math.max(1, Math.min(w.sheet(), sheets.size()));
       return new Preview(revision, sheets.size(), SvgSheet.of(sheets.get(shown - 1)), null, "");
     }
@@ -151,13 +152,13 @@ class Handover {
   }
 
   /** Plan, ceiling plan, a section or all that is offered, and an elevation of every wall. */
-  private List<Sheet> all(Job job, Effort effort) {
+  private List<Sheet> all(Job job, Deadline deadline) {
     Wanted w = job.wanted;
     List<Sheet> all = new ArrayList<>();
-    all.addAll(sheets(job, w.wish(Drawings.Kind.plan, null), effort));
-    all.addAll(sheets(job, w.wish(Drawings.Kind.ceiling, null), effort));
+    all.addAll(sheets(job, w.wish(Drawings.Kind.plan, null), deadline));
+    all.addAll(sheets(job, w.wish(Drawings.Kind.ceiling, null), deadline));
     for (Elevation.Look look : Elevation.Look.offered(job.shown.shell())) {
-      all.addAll(sheets(job, w.wish(Drawings.Kind.elevation, look), effort));
+      all.addAll(sheets(job, w.wish(Drawings.Kind.elevation, look), deadline));
     }
     return all;
   }

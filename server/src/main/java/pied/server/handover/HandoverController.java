@@ -28,7 +28,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.drawing.Elevation;
@@ -124,7 +124,7 @@ class HandoverController {
         had,
         job.name(),
         Handover.type(job.wanted()),
-        (out, effort) -> handover.write(job, out, effort));
+        (out, deadline) -> handover.write(job, out, deadline));
   }
 
   /** A project as one file. */
@@ -138,7 +138,7 @@ class HandoverController {
         had,
         archives.name(id),
         "application/zip",
-        (out, effort) -> archives.write(id, out));
+        (out, deadline) -> archives.write(id, out));
   }
 
   /** A file that is the same for all who ask for it, unless somebody has it already. */
@@ -177,7 +177,7 @@ class HandoverController {
   Preview preview(
       @PathVariable String id, @PathVariable String file, @RequestParam Map<String, String> said) {
     Handover.Job job = handover.job(id, new Wanted(file, said));
-    return handover.preview(job, Effort.seconds(30));
+    return handover.preview(job, Deadline.seconds(30));
   }
 
   /** Begins to make a file. */
@@ -194,7 +194,7 @@ class HandoverController {
             job.name(),
             Handover.type(wanted),
             job.steps(),
-            (out, effort) -> handover.write(job, out, effort));
+            (out, deadline) -> handover.write(job, out, deadline));
     return view(begun);
   }
 

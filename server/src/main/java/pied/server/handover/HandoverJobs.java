@@ -23,7 +23,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.server.store.Later;
@@ -86,7 +86,7 @@ class HandoverJobs {
 
   /** Writes something. */
   interface Work {
-    void write(OutputStream out, Effort effort) throws IOException;
+    void write(OutputStream out, Deadline deadline) throws IOException;
   }
 
   /** How something comes on. */
@@ -174,7 +174,7 @@ class HandoverJobs {
 
   private void makeShared(String key, CompletableFuture<Path> file, Work work) {
     try {
-      file.complete(written(work, Effort.seconds(LONGEST)));
+      file.complete(written(work, Deadline.seconds(LONGEST)));
     } catch (IOException | RuntimeException | Error e) {
       synchronized (shared) {
         shared.remove(key); // the next one may try again
@@ -229,10 +229,10 @@ class HandoverJobs {
     }
   }
 
-  private Path written(Work work, Effort effort) throws IOException {
+  private Path written(Work work, Deadline deadline) throws IOException {
     Path file = folder.file("handover");
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
-      work.write(out, effort);
+      work.write(out, deadline);
     } catch (IOException | RuntimeException | Error e) {
       Files.deleteIfExists(file);
       throw e;
@@ -265,7 +265,7 @@ class HandoverJobs {
   private void make(Running running, Work work) {
     try {
       running.step();
-      Path file = written(work, Effort.watched(LONGEST, running::step));
+      Path file = written(work, Deadline.watched(LONGEST, running::step));
       running.file = file;
       if (running.stopped) {
         Files.deleteIfExists(file);

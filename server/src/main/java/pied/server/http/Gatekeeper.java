@@ -17,7 +17,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import pied.server.Leisure;
+import pied.server.IdleDetector;
 
 /**
  * Lets only this machine's own pages in: the Host must be a name of the loopback address, the
@@ -36,10 +36,10 @@ class Gatekeeper extends OncePerRequestFilter {
   private static final String LIVE = "/api/live/";
   private static final SecureRandom RANDOM = new SecureRandom();
 
-  private final Leisure leisure;
+  private final IdleDetector idle;
 
-  Gatekeeper(Leisure leisure) {
-    this.leisure = leisure;
+  Gatekeeper(IdleDetector idle) {
+    this.idle = idle;
   }
 
   @Override
@@ -67,7 +67,7 @@ class Gatekeeper extends OncePerRequestFilter {
       chain.doFilter(new Plain(request), response);
     } else {
       if (!request.getRequestURI().startsWith(HEALTH)) {
-        leisure.worked();
+        idle.worked();
       }
       chain.doFilter(request, response);
     }

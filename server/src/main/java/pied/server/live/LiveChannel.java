@@ -38,7 +38,7 @@ import pied.core.edit.Locks;
 import pied.core.piece.Piece;
 import pied.core.space.Locked;
 import pied.core.units.LengthUnit;
-import pied.server.Leisure;
+import pied.server.IdleDetector;
 import pied.server.live.LiveWire.Carried;
 import pied.server.live.LiveWire.CarryAnswer;
 import pied.server.live.LiveWire.Done;
@@ -72,7 +72,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   private static final int DEAD = 45;
 
   private final SpaceStore store;
-  private final Leisure leisure;
+  private final IdleDetector idle;
   private final ObjectMapper json;
   private final Map<String, Set<Talk>> looking = new ConcurrentHashMap<>();
   private final Map<String, Talk> talks = new ConcurrentHashMap<>();
@@ -80,9 +80,9 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
       Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), named("carry"));
   private final ExecutorService teller = Executors.newSingleThreadExecutor(named("teller"));
 
-  LiveChannel(SpaceStore store, ObjectMapper json, Leisure leisure) {
+  LiveChannel(SpaceStore store, ObjectMapper json, IdleDetector idle) {
     this.store = store;
-    this.leisure = leisure;
+    this.idle = idle;
     this.json = json;
     store.listen((space, changed) -> teller.execute(() -> tell(space, new Done(changed))));
     store.listenAside((space, aside) -> teller.execute(() -> tell(space, new PutAside(aside))));
@@ -238,7 +238,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   }
 
   private void answer(Talk talk, String text) {
-    leisure.worked();
+    idle.worked();
     long number = 0;
     long revision = 0;
     CarryAnswer answer;

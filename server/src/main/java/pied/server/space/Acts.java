@@ -33,7 +33,7 @@ final class Acts {
     /**
      * @throws Refusal if it was removed
      */
-    Past of(String space);
+    SpaceHistory of(String space);
   }
 
   /** What an act is in one space. */
@@ -51,7 +51,7 @@ final class Acts {
   }
 
   private final Function<String, OpenSpace> open;
-  private final Function<String, Past> anew;
+  private final Function<String, SpaceHistory> anew;
   private final Rows.Steps steps;
   private final Ledger ledger;
 
@@ -61,7 +61,7 @@ final class Acts {
    */
   Acts(
       Function<String, OpenSpace> open,
-      Function<String, Past> anew,
+      Function<String, SpaceHistory> anew,
       Rows.Steps steps,
       Ledger ledger) {
     this.open = open;
@@ -113,7 +113,7 @@ final class Acts {
       Map<String, OpenSpace> held,
       Function<Heads, List<Part>> how) {
     Heads heads = space -> head(space, held);
-    Past head = heads.of(id);
+    SpaceHistory head = heads.of(id);
     Long before = head.asked(request);
     if (before != null) {
       OpenSpace.Pending waits = held.get(id).underWay(before);
@@ -140,7 +140,7 @@ final class Acts {
     return new Outcome(null, all.get(0));
   }
 
-  private Past head(String space, Map<String, OpenSpace> held) {
+  private SpaceHistory head(String space, Map<String, OpenSpace> held) {
     OpenSpace o = held.get(space);
     if (o == null) {
       throw new Wider(space);

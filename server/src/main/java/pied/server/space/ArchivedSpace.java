@@ -23,9 +23,9 @@ import pied.core.space.Filing;
 import pied.core.space.Ordered;
 import pied.core.space.Shell;
 import pied.core.space.ShellCheck;
-import pied.core.space.Sound;
 import pied.core.space.Space;
 import pied.core.space.Validation;
+import pied.core.space.Validity;
 import pied.server.store.Json;
 
 /**
@@ -157,7 +157,7 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
         order.add(d);
       }
     }
-    if (pieces.size() > Sound.MOST_PIECES) {
+    if (pieces.size() > Validity.MOST_PIECES) {
       throw new Refusal("It has more pieces than a space may hold.");
     }
     Space ready = bare.with(look.filing(bare.apply(order).filing(), ids));

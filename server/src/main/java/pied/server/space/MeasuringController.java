@@ -9,18 +9,18 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.size.KnownLength;
 import pied.core.measure.Handles;
 import pied.core.measure.PointOn;
 import pied.core.measure.Yardstick;
 import pied.core.size.Measure;
 import pied.core.units.LengthUnit;
-import pied.server.space.SpaceWire.HandlesView;
-import pied.server.space.SpaceWire.PointAnswer;
-import pied.server.space.SpaceWire.PointRequest;
-import pied.server.space.SpaceWire.YardstickView;
+import pied.server.space.MeasuringWire.HandlesView;
+import pied.server.space.MeasuringWire.PointAnswer;
+import pied.server.space.MeasuringWire.PointRequest;
+import pied.server.space.MeasuringWire.YardstickView;
 
 /** What one measures with in a space: points, and yardsticks. */
 @RestController
@@ -37,7 +37,7 @@ class MeasuringController {
   PointAnswer point(@PathVariable String id, @RequestBody PointRequest r) {
     OpenSpace.Seen now = store.seen(id);
     List<String> pieces = r.pieces() == null ? List.of() : r.pieces();
-    Edit.Sight ray = Bench.need(r.ray(), "ray");
+    Edit.Sight ray = EditSession.need(r.ray(), "ray");
     PointOn p = PointOn.of(now.space(), pieces, ray.from(), ray.along(), r.near());
     if (r.from() == null) {
       return new PointAnswer(now.revision(), p.at(), p.words(), null, "", null);

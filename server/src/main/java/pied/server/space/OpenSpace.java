@@ -51,7 +51,7 @@ public final class OpenSpace {
   private final List<BiConsumer<String, Changed>> listeners;
   private final Map<Long, Pending> underWay = new ConcurrentHashMap<>();
   private final AtomicInteger falls = new AtomicInteger();
-  private volatile Past head;
+  private volatile SpaceHistory head;
   private final BiPredicate<String, String> present;
   private int headAfter;
   private boolean gone;
@@ -65,7 +65,7 @@ public final class OpenSpace {
   OpenSpace(
       SpaceRow row,
       List<BiConsumer<String, Changed>> listeners,
-      Past head,
+      SpaceHistory head,
       BiPredicate<String, String> present) {
     this.present = present;
     id = row.id();
@@ -110,7 +110,7 @@ public final class OpenSpace {
 
   /** Whether there is something to undo, and to redo, for somebody. */
   boolean[] can(By by) {
-    Past now = head;
+    SpaceHistory now = head;
     return new boolean[] {now.lastDone(mine(by)) != null, now.firstUndone(mine(by)) != null};
   }
 
@@ -171,7 +171,7 @@ public final class OpenSpace {
   }
 
   /** The head, to be called with the lock held; read anew if something could not be kept. */
-  Past head(Supplier<Past> anew) {
+  SpaceHistory head(Supplier<SpaceHistory> anew) {
     used = System.nanoTime();
     int fallen = falls.get();
     if (fallen != headAfter) {
@@ -185,7 +185,7 @@ public final class OpenSpace {
   }
 
   /** Takes a step, with the lock held. */
-  Pending take(Past past, String request, Step step) {
+  Pending take(SpaceHistory past, String request, Step step) {
     Pending k = new Pending(past, request, step, headAfter);
     underWay.put(k.key, k);
     return k;
@@ -194,7 +194,7 @@ public final class OpenSpace {
   /** A step that is being kept. */
   final class Pending implements Ledger.Entry {
     private final long key;
-    private final Past past;
+    private final SpaceHistory past;
     private final String request;
     private final Step step;
     private final int builtAfter;
@@ -207,7 +207,7 @@ public final class OpenSpace {
     private final CompletableFuture<Changed> answer = new CompletableFuture<>();
     private @Nullable Long partner;
 
-    private Pending(Past past, String request, Step step, int builtAfter) {
+    private Pending(SpaceHistory past, String request, Step step, int builtAfter) {
       this.past = past;
       this.request = request;
       this.step = step;

@@ -6,7 +6,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.drawing.ShellPlan;
@@ -21,11 +21,11 @@ import pied.core.propose.Proposal;
 import pied.core.propose.Question;
 import pied.core.say.Understood;
 import pied.core.units.LengthUnit;
-import pied.server.space.SpaceWire.PointingView;
-import pied.server.space.SpaceWire.ProposeRequest;
-import pied.server.space.SpaceWire.ReachView;
-import pied.server.space.SpaceWire.Said;
-import pied.server.space.SpaceWire.SayRequest;
+import pied.server.space.MeasuringWire.ReachView;
+import pied.server.space.ProposalWire.PointingView;
+import pied.server.space.ProposalWire.ProposeRequest;
+import pied.server.space.ProposalWire.Said;
+import pied.server.space.ProposalWire.SayRequest;
 
 /**
  * What would be, before it is done, however it is asked for; and sentences that are done at once.
@@ -47,7 +47,7 @@ class ProposalController {
 
   /** What edits, a verb or a sentence mean and would lead to; nothing is done. */
   @PostMapping("/propose")
-  SpaceWire.Proposal propose(@PathVariable String id, @RequestBody ProposeRequest r) {
+  ProposalWire.Proposal propose(@PathVariable String id, @RequestBody ProposeRequest r) {
     OpenSpace.Seen now = store.seen(id);
     LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
     Question question =
@@ -59,22 +59,22 @@ class ProposalController {
             r.point(),
             r.pull(),
             Boolean.TRUE.equals(r.back()));
-    Effort effort = Effort.seconds(Writing.LONGEST);
-    Proposal p = Proposal.of(now.space(), question, unit, r.layer(), Writing::newId, effort);
+    Deadline deadline = Deadline.seconds(Writing.LONGEST);
+    Proposal p = Proposal.of(now.space(), question, unit, r.layer(), Writing::newId, deadline);
     return view(now, p, unit, Boolean.TRUE.equals(r.inHand()));
   }
 
-  private static SpaceWire.Proposal view(
+  private static ProposalWire.Proposal view(
       OpenSpace.Seen now, Proposal p, LengthUnit unit, boolean inHand) {
     Understood u = p.understood();
     Outcome out = p.outcome();
     Change change = out == null ? new Change(List.of()) : out.change();
     Refusal refused = p.refused();
-    return new SpaceWire.Proposal(
+    return new ProposalWire.Proposal(
         now.revision(),
         u.edits(),
         p.ids(),
-        out == null ? null : Shown.of(change),
+        out == null || inHand ? null : Shown.of(change),
         inHand ? p.caption(now.name(), unit) : u.words(),
         change.changed(),
         change.gone(),

@@ -22,12 +22,12 @@ import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.LengthUnit;
+import pied.server.space.MeasuringWire.FloorHeight;
+import pied.server.space.MeasuringWire.FreePlaceView;
 import pied.server.space.SpaceWire.CardView;
 import pied.server.space.SpaceWire.DraftAnswer;
 import pied.server.space.SpaceWire.DraftRequest;
 import pied.server.space.SpaceWire.ElevationView;
-import pied.server.space.SpaceWire.FloorHeight;
-import pied.server.space.SpaceWire.FreePlaceView;
 import pied.server.space.SpaceWire.PlanView;
 import pied.server.space.SpaceWire.ShellSheet;
 

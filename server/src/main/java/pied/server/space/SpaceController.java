@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.caption.Caption;
 import pied.core.caption.Handling;
@@ -24,6 +24,8 @@ import pied.core.select.Selecting;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
+import pied.server.space.MeasuringWire.ReachAnswer;
+import pied.server.space.MeasuringWire.ReachView;
 import pied.server.space.SpaceWire.ArticleFinishes;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.CaptionRequest;
@@ -33,8 +35,6 @@ import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.Found;
 import pied.server.space.SpaceWire.GoRequest;
 import pied.server.space.SpaceWire.HistoryView;
-import pied.server.space.SpaceWire.ReachAnswer;
-import pied.server.space.SpaceWire.ReachView;
 import pied.server.space.SpaceWire.ScheduleView;
 import pied.server.space.SpaceWire.SelectRequest;
 import pied.server.space.SpaceWire.Snags;
@@ -127,7 +127,7 @@ class SpaceController {
   @GetMapping("/spaces/{id}/snags")
   Snags snags(@PathVariable String id) {
     OpenSpace.Seen now = store.seen(id);
-    List<Snag> all = Snag.of(now.space(), Effort.looking(LONGEST, "all snags", SO_MANY));
+    List<Snag> all = Snag.of(now.space(), Deadline.looking(LONGEST, "all snags", SO_MANY));
     return new Snags(now.revision(), all.subList(0, Math.min(MOST_SNAGS, all.size())), all.size());
   }
 

@@ -27,11 +27,12 @@ import pied.core.space.Back;
 import pied.core.space.Ordered;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
 import pied.core.units.Said;
+import pied.server.space.ProposalWire.SayRequest;
 import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
@@ -40,7 +41,6 @@ import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.FilingView;
 import pied.server.space.SpaceWire.GoRequest;
 import pied.server.space.SpaceWire.HistoryView;
-import pied.server.space.SpaceWire.SayRequest;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Ledger;
@@ -267,12 +267,12 @@ public class SpaceStore {
   }
 
   /** What the store has of a space. */
-  private Past from(SpaceRow row) {
+  private SpaceHistory from(SpaceRow row) {
     List<Ordered> own = new ArrayList<>();
     pieces.ofSpace(row.id()).forEach(p -> own.add(p.ordered()));
     own.sort(java.util.Comparator.comparingLong(Ordered::place));
     Space space = mended(Space.of(row.shell(), filing.of(row.id()), own, shapes));
-    Past past = new Past(space, row.revision());
+    SpaceHistory past = new SpaceHistory(space, row.revision());
     steps
         .ofSpace(StepRow.first(row.no()), StepRow.first(row.no() + 1))
         .forEach(
@@ -291,7 +291,7 @@ public class SpaceStore {
   private static Space mended(Space space) {
     List<Piece> mended = new ArrayList<>();
     for (Piece p : space.pieces()) {
-      Piece q = Sound.there(space, p.on()) ? p : p.withOn(On.NOTHING).withAttached(false);
+      Piece q = Validity.there(space, p.on()) ? p : p.withOn(On.NOTHING).withAttached(false);
       Keeping k = q.keeping().withLayer(space.layer(q).id());
       q = q.withKeeping(space.filing().group(k.group()) == null ? k.withGroup(null) : k);
       if (!q.equals(p)) {
@@ -335,7 +335,7 @@ public class SpaceStore {
   }
 
   /** Does what a sentence, or a text of them, says: all of it, or nothing. */
-  public SpaceWire.Said say(String id, SayRequest request) {
+  public ProposalWire.Said say(String id, SayRequest request) {
     return writing.say(id, request);
   }
 

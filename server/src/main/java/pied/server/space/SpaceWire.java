@@ -14,25 +14,16 @@ import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
-import pied.core.edit.Edit.Sight;
 import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
-import pied.core.measure.Handles;
-import pied.core.measure.Reach;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
-import pied.core.point.Drawn;
-import pied.core.point.Pointed;
-import pied.core.point.Pull;
-import pied.core.say.Begin;
-import pied.core.say.Understood;
 import pied.core.schedule.Schedule;
 import pied.core.select.Meant;
-import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Rotation;
 import pied.core.solid.Vec;
@@ -42,11 +33,9 @@ import pied.core.space.Group;
 import pied.core.space.Layer;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
-import pied.core.space.Space;
 import pied.core.space.Twin;
 import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
-import pied.core.units.LengthUnit;
 
 /** What goes over the wire about spaces. The web client's types are generated from it. */
 public final class SpaceWire {
@@ -142,14 +131,6 @@ public final class SpaceWire {
 
   /** The finish parts of all articles in a space, by article. */
   public record ArticleFinishes(long revision, Map<String, Map<String, Finish>> finishes) {}
-
-  /** How large something may be to fit somewhere; null where nothing bounds it. */
-  public record FreePlaceView(
-      long revision,
-      @Nullable Double width,
-      @Nullable Double depth,
-      @Nullable Double height,
-      String words) {}
 
   /** A project and its spaces. */
   public record ProjectView(String id, String name, List<SpaceName> spaces) {}
@@ -349,167 +330,6 @@ public final class SpaceWire {
       boolean canUndo,
       boolean canRedo) {}
 
-  /**
-   * What is asked before it is done: of edits, of a verb, or of a sentence, one of the three.
-   *
-   * @param layer id of the layer on which new pieces come
-   * @param edits that are tried, or are proposed already
-   * @param begin a verb that begins
-   * @param text a sentence
-   * @param pieces that are selected: a verb or a sentence is for them, the lead last
-   * @param point what was clicked: alters the one edit, or is what the verb begins with
-   * @param pull a piece of the one edit that is pulled
-   * @param back whether the last point that was clicked is taken back
-   * @param inHand whether it is about what is pulled or put in: then one is told its caption and
-   *     its free distances
-   */
-  public record ProposeRequest(
-      @Nullable String unit,
-      @Nullable String layer,
-      @Nullable List<Edit> edits,
-      @Nullable Begin begin,
-      @Nullable String text,
-      @Nullable List<String> pieces,
-      @Nullable Pointed point,
-      @Nullable Pull pull,
-      @Nullable Boolean back,
-      @Nullable Boolean inHand) {}
-
-  /**
-   * A sentence, or a text of sentences.
-   *
-   * @param id of the request; sent twice it is done once
-   * @param unit of bare numbers in it; m if left out
-   * @param layer id of the layer on which new pieces come
-   * @param pieces it is about, the lead last
-   */
-  public record SayRequest(
-      @Nullable String id,
-      @Nullable String unit,
-      @Nullable String layer,
-      @Nullable By by,
-      String text,
-      @Nullable List<String> pieces) {}
-
-  /**
-   * What would be, before it is done: the one answer to whatever is asked. Its edits, sent with its
-   * ids, do what is shown.
-   *
-   * @param revision of the space it was tried in
-   * @param edits it means; none if a sentence cannot be read
-   * @param ids of what they make, in the order in which they make it
-   * @param shown what they lead to, in a few letters; null if they cannot be made
-   * @param words what is proposed or was understood, to be read, typed into and chosen from; of
-   *     what is in hand, the caption it would have
-   * @param changed pieces as they would be, put in or altered
-   * @param removed ids of pieces that would not be there
-   * @param selected ids of the pieces that are selected once it is done
-   * @param next with what a sentence could go on
-   * @param at where it could be read up to
-   * @param wrong why it cannot be read on from there
-   * @param refused why it cannot be done
-   * @param wanting whether it is refused only since something is still to be clicked
-   * @param pointing what can be clicked and pulled
-   * @param reach free distances of the piece in hand, as it would be
-   * @param plan the plan of the shell, if that would be another one
-   * @param part of the shell that would be built or altered
-   */
-  public record Proposal(
-      long revision,
-      List<Edit> edits,
-      List<String> ids,
-      @Nullable String shown,
-      List<Phrase> words,
-      Collection<Piece> changed,
-      Collection<String> removed,
-      List<String> said,
-      List<String> selected,
-      List<Understood.Next> next,
-      int at,
-      @Nullable String wrong,
-      @Nullable String refused,
-      List<Offer> offers,
-      boolean wanting,
-      @Nullable PointingView pointing,
-      List<ReachView> reach,
-      @Nullable ShellPlan plan,
-      @Nullable String part) {}
-
-  /**
-   * What can be done to a proposal on a drawing.
-   *
-   * @param hint in words
-   * @param pulls whether its pieces can be pulled
-   * @param back whether a point can be taken back
-   * @param drawn what was clicked
-   */
-  public record PointingView(String hint, boolean pulls, boolean back, @Nullable Drawn drawn) {}
-
-  /**
-   * What was said is done.
-   *
-   * @param selected ids of what it made, or was about
-   * @param understood each sentence in other words
-   */
-  public record Said(Changed changed, List<String> selected, List<String> understood) {}
-
-  /**
-   * What is pointed at.
-   *
-   * @param pieces on which the point lies; empty for anything there is
-   * @param near so near to the line of sight corners and marks count, metres
-   * @param from the point before it, to measure from
-   */
-  public record PointRequest(
-      List<String> pieces, Sight ray, double near, @Nullable Vec from, @Nullable String unit) {}
-
-  /**
-   * A point of the space.
-   *
-   * @param words what it is
-   * @param length from the one before, metres, and as text; null and empty if there is none
-   * @param along the measure of the piece that the way lies along most
-   */
-  public record PointAnswer(
-      long revision,
-      Vec at,
-      String words,
-      @Nullable Double length,
-      String text,
-      @Nullable Measure along) {}
-
-  /** Where a piece can be taken hold of. */
-  public record HandlesView(long revision, Handles handles) {}
-
-  /** A yardstick, which is no piece of the space. */
-  public record YardstickView(long revision, Piece piece) {}
-
-  /** A free distance, with its text in the unit asked for. */
-  public record ReachView(
-      pied.core.measure.Side side,
-      double distance,
-      String text,
-      String to,
-      String toName,
-      Vec fromPoint,
-      Vec toPoint) {
-    /** The free distances of a piece to all sides. */
-    static List<ReachView> all(Space space, Piece piece, LengthUnit u) {
-      return Reach.of(space, piece).stream()
-          .map(
-              r ->
-                  new ReachView(
-                      r.side(),
-                      r.distance(),
-                      u.fine(r.distance()),
-                      r.to(),
-                      r.toName(),
-                      r.fromPoint(),
-                      r.toPoint()))
-          .toList();
-    }
-  }
-
   /** Which pieces are asked for. */
   public record SelectRequest(Meant meant) {}
 
@@ -521,9 +341,6 @@ public final class SpaceWire {
 
   /** The plan of the bare space. */
   public record PlanView(long revision, ShellPlan plan) {}
-
-  /** The free distances of a piece. */
-  public record ReachAnswer(long revision, List<ReachView> reach) {}
 
   /** Everything a shell is made of. */
   public record ShellSheet(long revision, List<ShellList.Group> groups) {}
@@ -541,9 +358,6 @@ public final class SpaceWire {
 
   /** An elevation or a section. */
   public record ElevationView(long revision, Elevation elevation) {}
-
-  /** Height of the floor at a point of the plan; null outside. */
-  public record FloorHeight(long revision, @Nullable Double y) {}
 
   /**
    * What is asked for a caption.

@@ -11,7 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
@@ -22,15 +22,15 @@ import pied.core.edit.Offer;
 import pied.core.edit.Outcome;
 import pied.core.edit.keep.Remove;
 import pied.core.say.Say;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 import pied.core.units.LengthUnit;
+import pied.server.space.ProposalWire.Said;
+import pied.server.space.ProposalWire.SayRequest;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.GoRequest;
-import pied.server.space.SpaceWire.Said;
-import pied.server.space.SpaceWire.SayRequest;
 import pied.server.space.SpaceWire.StepRequest;
 
 /** What requests do to spaces: edits, sentences, and ways through the history. */
@@ -39,7 +39,7 @@ final class Writing {
   static final int LONGEST = 90;
 
   /** Most ids that a request gives for what its edits make. */
-  private static final int MOST_IDS = 2 * Sound.MOST_PIECES;
+  private static final int MOST_IDS = 2 * Validity.MOST_PIECES;
 
   private final Acts acts;
   private final Function<String, OpenSpace> open;
@@ -91,7 +91,7 @@ final class Writing {
               LengthUnit.M,
               null,
               Writing::newId,
-              Effort.seconds(LONGEST));
+              Deadline.seconds(LONGEST));
       return Optional.of(new Acts.Part(from, step(out, by)));
     } catch (Refusal e) {
       throw e.of("In “" + open.apply(from).name() + "”: ");
@@ -123,7 +123,7 @@ final class Writing {
                       unit,
                       r.layer(),
                       Writing::newId,
-                      Effort.seconds(LONGEST));
+                      Deadline.seconds(LONGEST));
               return List.of(new Acts.Part(id, step(done[0].outcome(), by)));
             });
     return done[0] == null // it was done before
@@ -141,7 +141,12 @@ final class Writing {
     }
     LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
     return Edits.apply(
-        space, request.edits(), unit, request.layer(), ids(request.ids()), Effort.seconds(LONGEST));
+        space,
+        request.edits(),
+        unit,
+        request.layer(),
+        ids(request.ids()),
+        Deadline.seconds(LONGEST));
   }
 
   /** Ids that were given, and others after them. */
@@ -152,7 +157,7 @@ final class Writing {
     if (given.size() > MOST_IDS || Set.copyOf(given).size() < given.size()) {
       throw new Refusal("Up to " + MOST_IDS + " ids are given, none of them twice.");
     }
-    given.forEach(Sound::id);
+    given.forEach(Validity::id);
     Iterator<String> left = given.iterator();
     return () -> left.hasNext() ? left.next() : newId();
   }
@@ -181,7 +186,7 @@ final class Writing {
         heads ->
             everywhere(
                 id,
-                new Way(heads.of(id), this::change, by).step(undo, o.mine(by), r.how()),
+                new HistoryWalk(heads.of(id), this::change, by).step(undo, o.mine(by), r.how()),
                 heads,
                 r.how()));
   }
@@ -199,7 +204,7 @@ final class Writing {
         heads ->
             everywhere(
                 id,
-                new Way(heads.of(id), this::change, by)
+                new HistoryWalk(heads.of(id), this::change, by)
                     .to(StepRow.key(open.apply(id).no(), r.to())),
                 heads,
                 null));
@@ -208,7 +213,7 @@ final class Writing {
   /** What a step goes over here was one act with something elsewhere: that goes with it. */
   private List<Acts.Part> everywhere(
       String id, OpenSpace.Step step, Acts.Heads heads, @Nullable Offer.Step how) {
-    Past here = heads.of(id);
+    SpaceHistory here = heads.of(id);
     Map<String, List<Long>> undone = new LinkedHashMap<>();
     Map<String, List<Long>> redone = new LinkedHashMap<>();
     for (Long key : step.over()) {
@@ -231,7 +236,7 @@ final class Writing {
         continue;
       }
       try {
-        Way way = new Way(heads.of(other), this::change, step.by());
+        HistoryWalk way = new HistoryWalk(heads.of(other), this::change, step.by());
         way.over(true, undone.getOrDefault(other, List.of()), how);
         OpenSpace.Step there = way.over(false, redone.getOrDefault(other, List.of()), how);
         if (there != null) {
@@ -246,7 +251,7 @@ final class Writing {
     return parts;
   }
 
-  private Change change(Past head, long key) {
+  private Change change(SpaceHistory head, long key) {
     Change change = head.underWay(key);
     return change != null ? change : steps.findById(key).orElseThrow().change();
   }

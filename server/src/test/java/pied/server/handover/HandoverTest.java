@@ -30,7 +30,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Refusal;
 import pied.core.edit.Edit;
 import pied.core.edit.keep.Remark;
@@ -72,7 +72,7 @@ class HandoverTest {
       all.put(said[i], said[i + 1]);
     }
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    handover.write(handover.job(room, new Wanted(file, all)), out, Effort.ANY);
+    handover.write(handover.job(room, new Wanted(file, all)), out, Deadline.NONE);
     return out.toByteArray();
   }
 

@@ -33,7 +33,7 @@ import pied.core.edit.turn.Turn;
 import pied.core.piece.Piece;
 import pied.core.space.Filing;
 import pied.core.space.Layer;
-import pied.core.space.Sound;
+import pied.core.space.Validity;
 import pied.core.units.LengthUnit;
 import pied.server.Given;
 import pied.server.space.SpaceWire.By;
@@ -150,13 +150,14 @@ class SpaceStoreTest {
         .containsExactly(new SpaceWire.GroupView("g", "Pair", null, null));
   }
 
-  private SpaceWire.Said say(String id, String text, String... pieces) {
-    return store.say(room, new SpaceWire.SayRequest(id, null, null, null, text, List.of(pieces)));
+  private ProposalWire.Said say(String id, String text, String... pieces) {
+    return store.say(
+        room, new ProposalWire.SayRequest(id, null, null, null, text, List.of(pieces)));
   }
 
   @Test
   void whatIsSaidIsDoneOnceAndKeptWithItsRulesAndTwins() {
-    SpaceWire.Said row = say("once", "3 stools in a row at 1, 1, 0.2 apart");
+    ProposalWire.Said row = say("once", "3 stools in a row at 1, 1, 0.2 apart");
     assertThat(row.selected()).hasSize(3);
     assertThat(row.understood()).hasSize(1);
     assertThat(say("once", "3 stools in a row at 1, 1, 0.2 apart").changed().revision())
@@ -320,7 +321,7 @@ class SpaceStoreTest {
     }
     List<Piece> last = pieces();
     Filing lastFiling = store.space(room).filing();
-    Sound.pieces(store.space(room), last);
+    Validity.pieces(store.space(room), last);
     store.letGo(0);
     assertThat(pieces()).isEqualTo(last);
     assertThat(store.space(room).filing()).isEqualTo(lastFiling);

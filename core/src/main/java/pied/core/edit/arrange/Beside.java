@@ -6,8 +6,8 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -36,9 +36,9 @@ public record Beside(
     @Nullable Boolean stay)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    double apart = bench.length(gap, 0);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    double apart = session.length(gap, 0);
     if (ids.size() < 2) {
       throw new Refusal("Select what is to stand beside it as well; the lead is picked last.");
     }
@@ -48,19 +48,19 @@ public record Beside(
     if (apart < 0) {
       throw new Refusal("A gap is 0 or more.");
     }
-    Piece lead = bench.piece(ids.get(ids.size() - 1));
+    Piece lead = session.piece(ids.get(ids.size() - 1));
     Vec way = side == Side.top ? Vec.UP : lead.pose().direct(side.outward());
     Piece last = lead;
     for (String id : ids.subList(0, ids.size() - 1)) {
-      bench.effort().goOn();
-      Piece p = bench.piece(id);
-      Vec to = next(bench.space(), last, lead, p, way, apart, flush, Boolean.TRUE.equals(stay));
-      bench.shift(List.of(id), to.minus(p.at()));
-      Piece q = bench.piece(id);
-      bench.set(q.withOn(Resting.of(bench.space(), q, side == Side.top).carrier(q.pose())));
-      last = bench.piece(id);
+      session.effort().check();
+      Piece p = session.piece(id);
+      Vec to = next(session.space(), last, lead, p, way, apart, flush, Boolean.TRUE.equals(stay));
+      session.shift(List.of(id), to.minus(p.at()));
+      Piece q = session.piece(id);
+      session.set(q.withOn(Resting.of(session.space(), q, side == Side.top).carrier(q.pose())));
+      last = session.piece(id);
     }
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 
   private static Vec next(

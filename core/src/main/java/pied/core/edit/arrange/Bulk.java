@@ -6,7 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import pied.core.edit.Bench;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.place.Footprint;
 import pied.core.solid.Travel;
@@ -27,13 +27,13 @@ final class Bulk {
   }
 
   /** The pieces of an edit, the lead's last; what stands on another of them goes along with it. */
-  static List<Bulk> of(Bench bench, List<String> chosen) {
-    Set<String> tops = Set.copyOf(bench.tops(chosen));
+  static List<Bulk> of(EditSession session, List<String> chosen) {
+    Set<String> tops = Set.copyOf(session.tops(chosen));
     List<Bulk> all = new ArrayList<>();
-    for (List<String> ids : bench.wholes(chosen)) {
-      List<Piece> own = ids.stream().filter(tops::contains).map(bench::piece).toList();
+    for (List<String> ids : session.wholes(chosen)) {
+      List<Piece> own = ids.stream().filter(tops::contains).map(session::piece).toList();
       if (!own.isEmpty()) {
-        all.add(new Bulk(bench.space(), own));
+        all.add(new Bulk(session.space(), own));
       }
     }
     return all;
@@ -43,14 +43,15 @@ final class Bulk {
    * The same where the last of them stays, so that the others are arranged by it: what stands on it
    * and was chosen is arranged by itself.
    */
-  static List<Bulk> byLead(Bench bench, List<String> chosen) {
-    List<List<String>> wholes = bench.wholes(chosen);
+  static List<Bulk> byLead(EditSession session, List<String> chosen) {
+    List<List<String>> wholes = session.wholes(chosen);
     List<String> lead = wholes.get(wholes.size() - 1);
     List<String> others = new ArrayList<>(chosen);
     others.removeAll(lead);
-    List<Bulk> all = new ArrayList<>(others.isEmpty() ? List.of() : of(bench, others));
-    Set<String> on = Set.copyOf(bench.tops(lead));
-    all.add(new Bulk(bench.space(), lead.stream().filter(on::contains).map(bench::piece).toList()));
+    List<Bulk> all = new ArrayList<>(others.isEmpty() ? List.of() : of(session, others));
+    Set<String> on = Set.copyOf(session.tops(lead));
+    all.add(
+        new Bulk(session.space(), lead.stream().filter(on::contains).map(session::piece).toList()));
     return all;
   }
 
@@ -60,7 +61,7 @@ final class Bulk {
   }
 
   /** Moves each by a vector of its own, with all they carry; they come to rest where they do. */
-  static void move(Bench bench, Map<Bulk, Vec> ways, boolean rest) {
+  static void move(EditSession session, Map<Bulk, Vec> ways, boolean rest) {
     Map<String, Vec> by = new HashMap<>();
     List<String> moved = new ArrayList<>();
     ways.forEach(
@@ -68,17 +69,17 @@ final class Bulk {
           if (way.length() > 0) {
             for (Piece p : bulk.pieces) {
               moved.add(p.id());
-              bench.space().withCarried(List.of(p.id())).forEach(id -> by.put(id, way));
+              session.space().withCarried(List.of(p.id())).forEach(id -> by.put(id, way));
             }
           }
         });
-    bench.alter(by.keySet(), p -> p.moved(by.get(p.id())));
+    session.alter(by.keySet(), p -> p.moved(by.get(p.id())));
     if (rest) {
-      bench.settle(moved, false);
+      session.settle(moved, false);
     } else {
-      bench.carriers(moved);
+      session.carriers(moved);
     }
-    bench.sayOverlaps(moved);
+    session.sayOverlaps(moved);
   }
 
   /** Whether a piece is of it, or goes along with it. */

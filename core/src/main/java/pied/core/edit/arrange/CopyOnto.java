@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Copies;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Pose;
@@ -26,41 +26,41 @@ import pied.core.solid.Vec;
 @RecordBuilder
 public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
   @Override
-  public void make(Bench bench) {
-    Map<String, String> from = sources(bench);
-    Set<String> to = new LinkedHashSet<>(bench.chosen(onto));
+  public void make(EditSession session) {
+    Map<String, String> from = sources(session);
+    Set<String> to = new LinkedHashSet<>(session.chosen(onto));
     to.removeAll(from.values());
-    to.removeAll(bench.space().withCarried(from.keySet()));
+    to.removeAll(session.space().withCarried(from.keySet()));
     if (to.isEmpty()) {
       throw new Refusal("Select the pieces onto which it goes, other than the one it stands on.");
     }
     List<String> made = new ArrayList<>();
     for (String id : to) {
-      Piece carrier = bench.piece(id);
-      if (!bench.article(id).carries()) {
+      Piece carrier = session.piece(id);
+      if (!session.article(id).carries()) {
         throw new Refusal("Nothing can stand on " + carrier.name() + ".");
       }
-      made.addAll(one(bench, from, carrier));
+      made.addAll(one(session, from, carrier));
     }
-    bench.sayOverlaps(made);
+    session.sayOverlaps(made);
   }
 
   /** What is copied, without what stands on it, with what it stands on. */
-  private Map<String, String> sources(Bench bench) {
+  private Map<String, String> sources(EditSession session) {
     Map<String, String> from = new LinkedHashMap<>();
-    for (String id : bench.tops(bench.chosen(pieces))) {
-      Piece p = bench.piece(id);
+    for (String id : session.tops(session.chosen(pieces))) {
+      Piece p = session.piece(id);
       if (p.on().kind() == On.Kind.piece) {
         from.put(id, p.on().id());
         continue;
       }
-      Set<String> all = bench.space().carriedBy(id);
+      Set<String> all = session.space().carriedBy(id);
       if (all.isEmpty()) {
         throw new Refusal(
             p.name() + " stands on no other piece, and nothing on it; copy what stands on one.");
       }
       for (String c : all) {
-        if (bench.piece(c).on().equals(On.piece(id))) {
+        if (session.piece(c).on().equals(On.piece(id))) {
           from.put(c, id);
         }
       }
@@ -68,24 +68,25 @@ public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
     return from;
   }
 
-  private static List<String> one(Bench bench, Map<String, String> from, Piece carrier) {
-    Copies copies = new Copies(bench, bench.space().withCarried(from.keySet()));
+  private static List<String> one(EditSession session, Map<String, String> from, Piece carrier) {
+    Copies copies = new Copies(session, session.space().withCarried(from.keySet()));
     List<Piece> placed = new ArrayList<>();
     from.forEach(
-        (id, old) -> placed.addAll(placed(bench, bench.piece(id), bench.piece(old), carrier)));
+        (id, old) ->
+            placed.addAll(placed(session, session.piece(id), session.piece(old), carrier)));
     copies.put(placed);
     List<String> made = from.keySet().stream().map(copies::of).toList();
-    bench.settle(made, true);
+    session.settle(made, true);
     for (String id : made) {
-      if (!bench.piece(id).on().equals(On.piece(carrier.id()))) {
-        bench.say(bench.piece(id).name() + " found no room on " + carrier.name() + ".");
+      if (!session.piece(id).on().equals(On.piece(carrier.id()))) {
+        session.say(session.piece(id).name() + " found no room on " + carrier.name() + ".");
       }
     }
     return made;
   }
 
   /** A piece and what stands on it, as it would be on another carrier. */
-  private static List<Piece> placed(Bench bench, Piece p, Piece old, Piece carrier) {
+  private static List<Piece> placed(EditSession session, Piece p, Piece old, Piece carrier) {
     Vec there = old.pose().unapply(p.at());
     Vec here =
         new Vec(
@@ -96,8 +97,8 @@ public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
     double more = carrier.turn() - old.turn();
     Pose by = Pose.of(Vec.ZERO, more);
     List<Piece> all = new ArrayList<>();
-    for (String id : bench.space().withCarried(List.of(p.id()))) {
-      Piece q = bench.piece(id);
+    for (String id : session.space().withCarried(List.of(p.id()))) {
+      Piece q = session.piece(id);
       all.add(
           q.withAt(at.plus(by.direct(q.at().minus(p.at()))))
               .withTurn(q.turn() + more)

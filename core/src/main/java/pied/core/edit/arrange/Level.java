@@ -3,8 +3,8 @@ package pied.core.edit.arrange;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
@@ -18,23 +18,23 @@ import pied.core.solid.Vec;
 @RecordBuilder
 public record Level(List<String> pieces, Side side) implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     if (ids.size() < 2 || side != Side.top && side != Side.under) {
       throw new Refusal(
           "Select several, the lead last, and say whether top or underside is meant.");
     }
-    Piece lead = bench.piece(ids.get(ids.size() - 1));
+    Piece lead = session.piece(ids.get(ids.size() - 1));
     for (String id : ids.subList(0, ids.size() - 1)) {
-      Piece p = bench.piece(id);
+      Piece p = session.piece(id);
       double y =
           side == Side.under
               ? lead.at().y()
               : lead.at().y() + lead.size().height() - p.size().height();
-      bench.shift(List.of(id), new Vec(0, y - p.at().y(), 0));
-      Piece q = bench.piece(id);
-      bench.set(q.withOn(Resting.of(bench.space(), q).carrier(q.pose())));
+      session.shift(List.of(id), new Vec(0, y - p.at().y(), 0));
+      Piece q = session.piece(id);
+      session.set(q.withOn(Resting.of(session.space(), q).carrier(q.pose())));
     }
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 }

@@ -1,6 +1,6 @@
 package pied.core.edit.arrange;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
@@ -11,9 +11,9 @@ import org.locationtech.jts.geom.LineSegment;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.edit.Walls;
 import pied.core.edit.Wanting;
@@ -107,10 +107,10 @@ public record LineUp(
   private record Line(Vec way, Part part, double at) {}
 
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     To target = to == null ? To.lead : to;
-    List<Bulk> all = target == To.lead ? Bulk.byLead(bench, ids) : Bulk.of(bench, ids);
+    List<Bulk> all = target == To.lead ? Bulk.byLead(session, ids) : Bulk.of(session, ids);
     Bulk lead = all.get(all.size() - 1);
     if (target == To.lead) {
       goesAlong(all, lead);
@@ -121,21 +121,21 @@ public record LineUp(
     List<Bulk> moved = target == To.lead ? all.subList(0, all.size() - 1) : all;
     boolean heights = high != null;
     boolean facing = to == To.wall || to == To.edge;
-    List<Line> sides = sides(bench.space(), all, lead);
+    List<Line> sides = sides(session.space(), all, lead);
     if (sides.isEmpty() && !facing) {
       throw new Refusal("Say which of their sides are to be in line, such as the left sides.");
     }
     Map<Bulk, Vec> ways = new LinkedHashMap<>();
     for (Bulk b : moved) {
-      bench.effort().goOn();
+      session.effort().check();
       Vec way = Vec.ZERO;
-      for (Line line : facing ? List.of(toward(bench, b)) : sides) {
+      for (Line line : facing ? List.of(toward(session, b)) : sides) {
         double now = mark == null ? place(b, line.way(), line.part()) : marked(b, line.way());
         way = way.along(line.way(), line.at() - now);
       }
       ways.put(b, way);
     }
-    Bulk.move(bench, ways, !heights);
+    Bulk.move(session, ways, !heights);
   }
 
   /** What stands on one of them cannot stay where it is while that is lined up with it. */
@@ -264,9 +264,9 @@ public record LineUp(
   }
 
   /** At a right angle to a wall's face or to the edge next to it, outward from there. */
-  private Line toward(Bench bench, Bulk b) {
-    Line face = face(bench.space().shell(), b);
-    return new Line(face.way(), face.part(), face.at() + bench.length(off, 0));
+  private Line toward(EditSession session, Bulk b) {
+    Line face = face(session.space().shell(), b);
+    return new Line(face.way(), face.part(), face.at() + session.length(off, 0));
   }
 
   private Line face(Shell shell, Bulk b) {

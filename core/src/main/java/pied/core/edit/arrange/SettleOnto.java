@@ -11,8 +11,8 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -45,35 +45,35 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
   private static final double RIM = 0.01;
 
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    Piece carrier = onto == null ? null : bench.piece(onto);
-    if (carrier != null && !bench.article(onto).carries()) {
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    Piece carrier = onto == null ? null : session.piece(onto);
+    if (carrier != null && !session.article(onto).carries()) {
       throw new Refusal("Nothing can stand on " + carrier.name() + ".");
     }
     List<String> own = new ArrayList<>(ids);
     own.remove(onto);
-    Set<String> carried = bench.space().carriedBy(own);
+    Set<String> carried = session.space().carriedBy(own);
     if (onto != null && carried.contains(onto)) {
       throw new Refusal(carrier.name() + " stands on one of them.");
     }
-    own = new ArrayList<>(bench.tops(own));
-    own.sort(Comparator.comparingDouble(id -> -area(bench.piece(id))));
+    own = new ArrayList<>(session.tops(own));
+    own.sort(Comparator.comparingDouble(id -> -area(session.piece(id))));
     Set<String> waiting = new LinkedHashSet<>(own);
     for (String id : own) {
       waiting.remove(id);
       String on = carrier == null ? "the floor" : carrier.name();
-      String name = bench.piece(id).name();
-      if (one(bench, bench.piece(id), carrier, waiting, true)) {
+      String name = session.piece(id).name();
+      if (one(session, session.piece(id), carrier, waiting, true)) {
         continue;
       }
-      if (one(bench, bench.piece(id), carrier, waiting, false)) {
-        bench.say(name + " reaches over the rim of " + on + "; there is no room for all of it.");
+      if (one(session, session.piece(id), carrier, waiting, false)) {
+        session.say(name + " reaches over the rim of " + on + "; there is no room for all of it.");
       } else {
-        bench.say(name + " does not fit on " + on + ".");
+        session.say(name + " does not fit on " + on + ".");
       }
     }
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 
   private static double area(Piece p) {
@@ -86,8 +86,8 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
    * @param wholly with all of its foot; else so that it does not tip
    */
   private static boolean one(
-      Bench bench, Piece p, Piece carrier, Set<String> waiting, boolean wholly) {
-    Space space = bench.space();
+      EditSession session, Piece p, Piece carrier, Set<String> waiting, boolean wholly) {
+    Space space = session.space();
     Article article = space.article(p);
     if (article.mounting() != Mounting.STANDS) {
       return false;
@@ -98,7 +98,7 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     On wanted = carrier == null ? On.FLOOR : On.piece(carrier.id());
     Mesh mesh = space.shapes().mesh(p);
     for (Vec from : places(space, p, carrier, wholly)) {
-      bench.effort().goOn();
+      session.effort().check();
       Rest rest = resting.settle(from, p.turn(), b -> false);
       boolean free =
           rest.on().equals(wanted)
@@ -112,8 +112,8 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
                           b -> !ignored.contains(b.id()))
                   == null;
       if (free) {
-        bench.shift(List.of(p.id()), rest.at().minus(p.at()));
-        bench.set(bench.piece(p.id()).withOn(rest.on()).withAttached(false));
+        session.shift(List.of(p.id()), rest.at().minus(p.at()));
+        session.set(session.piece(p.id()).withOn(rest.on()).withAttached(false));
         return true;
       }
     }

@@ -11,9 +11,9 @@ import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Edits;
 import pied.core.edit.Offer;
 import pied.core.edit.Walls;
@@ -84,22 +84,22 @@ public record SpaceOut(
   }
 
   @Override
-  public void make(Bench bench) {
-    List<Bulk> all = Bulk.of(bench, bench.chosen(pieces));
+  public void make(EditSession session) {
+    List<Bulk> all = Bulk.of(session, session.chosen(pieces));
     How h = how == null ? How.even : how;
-    From stays = stays(bench.space());
+    From stays = stays(session.space());
     check(all, h, stays);
     Bulk lead = all.get(all.size() - 1);
-    Vec way = way(bench, all);
+    Vec way = way(session, all);
     Map<Bulk, Double> middles = new LinkedHashMap<>();
     all.forEach(b -> middles.put(b, b.middle(way)));
     List<Bulk> order = new ArrayList<>(all);
     order.sort(Comparator.comparingDouble(middles::get));
     if (stays == From.beside) {
-      between(bench, order, way);
+      between(session, order, way);
       return;
     }
-    double[] shifts = shifts(bench, order, way, h, true);
+    double[] shifts = shifts(session, order, way, h, true);
     double off =
         switch (stays) {
           case ends, first, beside -> 0;
@@ -112,7 +112,7 @@ public record SpaceOut(
       boolean outer = stays == From.ends && (i == 0 || i == order.size() - 1);
       ways.put(order.get(i), outer ? Vec.ZERO : way.times(shifts[i] - off));
     }
-    Bulk.move(bench, ways, Math.abs(way.y()) < 1e-9);
+    Bulk.move(session, ways, Math.abs(way.y()) < 1e-9);
   }
 
   /**
@@ -140,16 +140,16 @@ public record SpaceOut(
   }
 
   /** Even gaps, also to what is on both sides: the nearest opening of their wall, wall or piece. */
-  private void between(Bench bench, List<Bulk> order, Vec way) {
+  private void between(EditSession session, List<Bulk> order, Vec way) {
     Bulk first = order.get(0);
     Bulk last = order.get(order.size() - 1);
-    Sides sides = new Sides(bench.space(), pieces, wall(bench.space()));
+    Sides sides = new Sides(session.space(), pieces, wall(session.space()));
     double low = sides.before(first, way.times(-1));
     double high = sides.before(last, way);
     if (Double.isNaN(low) || Double.isNaN(high)) {
       throw new Refusal("There is nothing on one side of them; let the outer two stay.");
     }
-    double[] touch = shifts(bench, order, way, How.touching, false);
+    double[] touch = shifts(session, order, way, How.touching, false);
     // touching from the first on, all of them would be so long
     double room = low + high - touch[order.size() - 1];
     double gap = room / (order.size() + 1);
@@ -160,8 +160,8 @@ public record SpaceOut(
     for (int i = 0; i < order.size(); i++) {
       ways.put(order.get(i), way.times(touch[i] - low + (i + 1) * gap));
     }
-    bench.say("They are " + Said.length(gap) + " apart, and as far from what is beside them.");
-    Bulk.move(bench, ways, Math.abs(way.y()) < 1e-9);
+    session.say("They are " + Said.length(gap) + " apart, and as far from what is beside them.");
+    Bulk.move(session, ways, Math.abs(way.y()) < 1e-9);
   }
 
   /**
@@ -173,20 +173,20 @@ public record SpaceOut(
    */
   public SpaceOut pulled(Space space, LengthUnit unit, String piece, Vec by, double step) {
     Space done = Edits.apply(space, List.of(this), unit, () -> "none").space();
-    return Edits.look(done, unit, bench -> pulled(bench, piece, by, step));
+    return Edits.look(done, unit, session -> pulled(session, piece, by, step));
   }
 
-  private SpaceOut pulled(Bench bench, String piece, Vec by, double step) {
-    List<Bulk> order = new ArrayList<>(Bulk.of(bench, bench.chosen(pieces)));
+  private SpaceOut pulled(EditSession session, String piece, Vec by, double step) {
+    List<Bulk> order = new ArrayList<>(Bulk.of(session, session.chosen(pieces)));
     Bulk lead = order.get(order.size() - 1);
-    Vec way = way(bench, order);
+    Vec way = way(session, order);
     order.sort(Comparator.comparingDouble(b -> b.middle(way)));
     int last = order.size() - 1;
     int pulled = 0;
     while (pulled < last && !order.get(pulled).moves(piece)) {
       pulled++;
     }
-    From stays = stays(bench.space());
+    From stays = stays(session.space());
     boolean free = stays == From.ends || stays == From.beside;
     // what lies farther off stays where neither end does
     From end = free ? (2 * pulled >= last ? From.first : From.last) : stays;
@@ -202,7 +202,7 @@ public record SpaceOut(
     }
     boolean middles = how == How.middles;
     double now =
-        middles ? apart(bench) : -shifts(bench, order, way, How.touching, false)[last] / last;
+        middles ? apart(session) : -shifts(session, order, way, How.touching, false)[last] / last;
     double next = now + by.dot(way) / (pulled - fixed);
     double tidy = Math.max(0, Math.round(next / step) * Math.round(step * 1000) / 1000.0);
     return withHow(middles ? How.middles : How.gap).withBy(Amount.of(tidy)).withFrom(end);
@@ -228,7 +228,7 @@ public record SpaceOut(
     }
   }
 
-  private Vec way(Bench bench, List<Bulk> all) {
+  private Vec way(EditSession session, List<Bulk> all) {
     Vec right = all.get(all.size() - 1).lead().pose().direct(new Vec(1, 0, 0));
     Vec front = all.get(all.size() - 1).lead().pose().direct(new Vec(0, 0, 1));
     return switch (along == null ? Line.across : along) {
@@ -237,7 +237,7 @@ public record SpaceOut(
       case high -> Vec.UP;
       case width -> level(right);
       case depth -> level(front);
-      case wall -> Walls.named(bench.space().shell(), wall).along();
+      case wall -> Walls.named(session.space().shell(), wall).along();
       case line -> line(all);
     };
   }
@@ -268,11 +268,11 @@ public record SpaceOut(
   }
 
   /** How far each goes along the direction when the first one stays, metres. */
-  private double[] shifts(Bench bench, List<Bulk> order, Vec way, How h, boolean said) {
+  private double[] shifts(EditSession session, List<Bulk> order, Vec way, How h, boolean said) {
     int n = order.size();
     double[] shifts = new double[n];
     if (h == How.middles) {
-      double apart = apart(bench);
+      double apart = apart(session);
       for (int i = 1; i < n; i++) {
         double now = order.get(i).middle(way) - order.get(i - 1).middle(way);
         shifts[i] = shifts[i - 1] + apart - now;
@@ -283,7 +283,7 @@ public record SpaceOut(
     double all = 0;
     int passing = 0;
     for (int i = 1; i < n; i++) {
-      bench.effort().goOn();
+      session.effort().check();
       boolean boxed = Boolean.TRUE.equals(boxes);
       double by = boxed ? Double.NaN : order.get(i).touching(order.get(i - 1), way);
       if (Double.isNaN(by)) {
@@ -293,7 +293,7 @@ public record SpaceOut(
       touch[i] = by;
       all += by;
     }
-    double gap = h == How.touching ? 0 : h == How.gap ? apart(bench) : -all / (n - 1);
+    double gap = h == How.touching ? 0 : h == How.gap ? apart(session) : -all / (n - 1);
     if (h == How.even && gap < -1e-9) {
       throw tooLong(all);
     }
@@ -301,16 +301,16 @@ public record SpaceOut(
       shifts[i] = shifts[i - 1] + touch[i] + gap;
     }
     if (said) {
-      say(bench, gap, passing);
+      say(session, gap, passing);
     }
     return shifts;
   }
 
-  private double apart(Bench bench) {
+  private double apart(EditSession session) {
     if (by == null) {
       throw new Refusal("Say how far apart.");
     }
-    double apart = bench.length(by, 0);
+    double apart = session.length(by, 0);
     if (apart < 0) {
       throw new Refusal("A distance is 0 or more.");
     }
@@ -328,9 +328,9 @@ public record SpaceOut(
                 List.of(withHow(How.touching).withFrom(From.middle)))));
   }
 
-  private void say(Bench bench, double gap, int passing) {
+  private void say(EditSession session, double gap, int passing) {
     String sides = Boolean.TRUE.equals(boxes) ? "their boxes" : "their true sides";
-    bench.say(
+    session.say(
         (gap == 0 ? "They touch" : "They are " + Said.length(gap) + " apart")
             + ", by "
             + sides

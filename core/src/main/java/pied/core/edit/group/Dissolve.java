@@ -3,8 +3,8 @@ package pied.core.edit.group;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.space.Group;
 
@@ -12,20 +12,20 @@ import pied.core.space.Group;
 @RecordBuilder
 public record Dissolve(String group) implements Edit {
   @Override
-  public void make(Bench bench) {
-    Group g = Groups.named(bench, group);
+  public void make(EditSession session) {
+    Group g = Groups.named(session, group);
     List<String> groups = new ArrayList<>();
-    bench.filing().within(g.id()).forEach(groups::add);
+    session.filing().within(g.id()).forEach(groups::add);
     List<String> own =
-        bench.space().members(g.id()).stream()
-            .map(bench::piece)
+        session.space().members(g.id()).stream()
+            .map(session::piece)
             .filter(p -> g.id().equals(p.keeping().group()))
             .map(Piece::id)
             .toList();
     if (!own.isEmpty()) {
-      bench.chosen(own);
+      session.chosen(own);
     }
-    Groups.put(bench, new Groups.Parts(groups, own), g.in());
-    bench.leave(g.id());
+    Groups.put(session, new Groups.Parts(groups, own), g.in());
+    session.leave(g.id());
   }
 }

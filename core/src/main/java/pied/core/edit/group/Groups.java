@@ -10,7 +10,7 @@ import java.util.stream.Collectors;
 import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
+import pied.core.edit.EditSession;
 import pied.core.space.Group;
 
 /** What the edits of groups have in common. */
@@ -22,8 +22,8 @@ final class Groups {
    *
    * @throws Refusal if there is none
    */
-  static Group named(Bench bench, String id) {
-    Group g = bench.filing().group(Bench.need(id, "group"));
+  static Group named(EditSession session, String id) {
+    Group g = session.filing().group(EditSession.need(id, "group"));
     if (g == null) {
       throw new Refusal("There is no such group in this space; it may have been dissolved.");
     }
@@ -31,9 +31,9 @@ final class Groups {
   }
 
   /** The name itself, or with the first free number behind it. */
-  static String freeName(Bench bench, String name) {
+  static String freeName(EditSession session, String name) {
     Set<String> taken =
-        bench.filing().groups().stream().map(Group::name).collect(Collectors.toSet());
+        session.filing().groups().stream().map(Group::name).collect(Collectors.toSet());
     return Names.free(name, taken);
   }
 
@@ -51,15 +51,16 @@ final class Groups {
    *
    * @param in the group they are all in; null for none
    */
-  static Parts parts(Bench bench, List<String> ids, @Nullable String in) {
+  static Parts parts(EditSession session, List<String> ids, @Nullable String in) {
     Set<String> all = Set.copyOf(ids);
     Map<String, Boolean> full = new HashMap<>();
     Set<String> groups = new LinkedHashSet<>();
     List<String> pieces = new ArrayList<>();
     for (String id : ids) {
       String whole = null;
-      for (String g : bench.filing().about(bench.piece(id).keeping().group())) {
-        boolean complete = full.computeIfAbsent(g, k -> all.containsAll(bench.space().members(k)));
+      for (String g : session.filing().about(session.piece(id).keeping().group())) {
+        boolean complete =
+            full.computeIfAbsent(g, k -> all.containsAll(session.space().members(k)));
         if (g.equals(in) || !complete) {
           break;
         }
@@ -75,10 +76,10 @@ final class Groups {
   }
 
   /** The innermost group that all these pieces are in; null if there is none. */
-  static @Nullable String common(Bench bench, List<String> ids) {
+  static @Nullable String common(EditSession session, List<String> ids) {
     List<String> common = null;
     for (String id : ids) {
-      List<String> own = bench.filing().about(bench.piece(id).keeping().group());
+      List<String> own = session.filing().about(session.piece(id).keeping().group());
       if (common == null) {
         common = new ArrayList<>(own);
       } else {
@@ -89,21 +90,21 @@ final class Groups {
   }
 
   /** Puts parts into a group; null for out of all. */
-  static void put(Bench bench, Parts parts, @Nullable String into) {
+  static void put(EditSession session, Parts parts, @Nullable String into) {
     for (String g : parts.groups) {
-      Group group = bench.filing().group(g);
-      bench.leave(group.in());
-      bench.file(bench.filing().with(group.withIn(into)));
+      Group group = session.filing().group(g);
+      session.leave(group.in());
+      session.file(session.filing().with(group.withIn(into)));
     }
-    bench.alter(parts.pieces, p -> p.withKeeping(p.keeping().inGroup(into)));
+    session.alter(parts.pieces, p -> p.withKeeping(p.keeping().inGroup(into)));
   }
 
   /**
    * @throws Refusal if groups would be too deep in one another
    */
-  static void checkDepth(Bench bench) {
-    for (Group g : bench.filing().groups()) {
-      if (bench.filing().about(g.id()).size() > Group.DEEPEST) {
+  static void checkDepth(EditSession session) {
+    for (Group g : session.filing().groups()) {
+      if (session.filing().about(g.id()).size() > Group.DEEPEST) {
         throw new Refusal(
             "Groups go up to " + Group.DEEPEST + " deep into one another; dissolve one first.");
       }

@@ -5,10 +5,10 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.space.Group;
-import pied.core.space.Sound;
+import pied.core.space.Validity;
 
 /**
  * Makes a group of pieces. Whole groups among them stay groups within it; it is itself within the
@@ -21,23 +21,24 @@ import pied.core.space.Sound;
 public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable String name)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    String common = Groups.common(bench, ids);
-    if (common != null && bench.space().members(common).size() == ids.size()) {
-      throw new Refusal("These are the group " + bench.filing().group(common).name() + " already.");
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    String common = Groups.common(session, ids);
+    if (common != null && session.space().members(common).size() == ids.size()) {
+      throw new Refusal(
+          "These are the group " + session.filing().group(common).name() + " already.");
     }
-    Groups.Parts parts = Groups.parts(bench, ids, common);
+    Groups.Parts parts = Groups.parts(session, ids, common);
     if (parts.groups().size() + parts.pieces().size() < 2) {
       throw new Refusal("A group is made of two pieces at least; select more of them.");
     }
-    String own = id == null ? bench.newId() : Sound.id(id);
-    if (bench.filing().group(own) != null || bench.space().has(own)) {
+    String own = id == null ? session.newId() : Validity.id(id);
+    if (session.filing().group(own) != null || session.space().has(own)) {
       throw new Refusal("There is something with the id “" + own + "” already.");
     }
-    String called = name == null ? Groups.freeName(bench, "Group") : Text.name("A group", name);
-    bench.file(bench.filing().with(new Group(own, called, common)));
-    Groups.put(bench, parts, own);
-    Groups.checkDepth(bench);
+    String called = name == null ? Groups.freeName(session, "Group") : Text.name("A group", name);
+    session.file(session.filing().with(new Group(own, called, common)));
+    Groups.put(session, parts, own);
+    Groups.checkDepth(session);
   }
 }

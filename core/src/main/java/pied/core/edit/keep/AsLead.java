@@ -8,10 +8,10 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.layer.ToLayer;
-import pied.core.edit.size.Beyond;
+import pied.core.edit.size.OutOfRange;
 import pied.core.edit.size.SizeAs;
 import pied.core.edit.turn.LeanOver;
 import pied.core.edit.turn.TurnAs;
@@ -31,7 +31,7 @@ public record AsLead(
     List<String> pieces,
     List<Trait> traits,
     @Nullable List<Measure> measures,
-    @Nullable Beyond beyond)
+    @Nullable OutOfRange beyond)
     implements Edit, AsLeadBuilder.With {
 
   /** What can be taken of the lead. */
@@ -44,39 +44,40 @@ public record AsLead(
   }
 
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     if (ids.size() < 2) {
       throw new Refusal("Select what is to be as another, and that one last.");
     }
-    Piece lead = bench.piece(ids.get(ids.size() - 1));
+    Piece lead = session.piece(ids.get(ids.size() - 1));
     List<String> others = ids.subList(0, ids.size() - 1);
     for (Trait t : Trait.values()) { // it leans before it is turned, whatever the order asked in
-      if (Bench.need(traits, "traits").contains(t)) {
-        take(bench, t, ids, others, lead);
+      if (EditSession.need(traits, "traits").contains(t)) {
+        take(session, t, ids, others, lead);
       }
     }
   }
 
-  private void take(Bench bench, Trait t, List<String> ids, List<String> others, Piece lead) {
+  private void take(
+      EditSession session, Trait t, List<String> ids, List<String> others, Piece lead) {
     switch (t) {
-      case size -> new SizeAs(ids, measures, null, null, beyond).make(bench);
+      case size -> new SizeAs(ids, measures, null, null, beyond).make(session);
       case lean -> {
         Lean l = lead.lean();
-        new LeanOver(others, Amount.of(l.toward()), Amount.of(l.by()), null).make(bench);
+        new LeanOver(others, Amount.of(l.toward()), Amount.of(l.by()), null).make(session);
       }
-      case turn -> new TurnAs(ids, null).make(bench);
-      case finishes -> bench.alter(others, p -> coloured(p, lead, bench));
-      default -> new ToLayer(others, bench.space().layer(lead).id(), null).make(bench);
+      case turn -> new TurnAs(ids, null).make(session);
+      case finishes -> session.alter(others, p -> coloured(p, lead, session));
+      default -> new ToLayer(others, session.space().layer(lead).id(), null).make(session);
     }
   }
 
   /** With the colours of the lead on the finish parts that both have. */
-  private static Piece coloured(Piece p, Piece lead, Bench bench) {
-    Article own = bench.space().article(p);
+  private static Piece coloured(Piece p, Piece lead, EditSession session) {
+    Article own = session.space().article(p);
     Map<String, String> colours = new HashMap<>(p.finishes());
     boolean any = false;
-    for (var part : bench.space().article(lead).finishes().entrySet()) {
+    for (var part : session.space().article(lead).finishes().entrySet()) {
       if (own.finishes().containsKey(part.getKey())) {
         any = true;
         String colour = lead.finishes().getOrDefault(part.getKey(), part.getValue().colour());

@@ -3,8 +3,8 @@ package pied.core.edit.keep;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 
 /**
  * Hides pieces from all drawings, or shows them. They are still there: nothing goes through them.
@@ -17,14 +17,15 @@ public record Hide(
     @Nullable List<String> pieces, boolean hidden, @Nullable Which which, @Nullable Boolean layers)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    bench.alter(
-        Which.chosen(bench, pieces, which), p -> p.withKeeping(p.keeping().withHidden(hidden)));
+  public void make(EditSession session) {
+    session.alter(
+        Which.chosen(session, pieces, which), p -> p.withKeeping(p.keeping().withHidden(hidden)));
     if (Boolean.TRUE.equals(layers) && !hidden) {
-      bench.file(
-          bench
+      session.file(
+          session
               .filing()
-              .withLayers(bench.filing().layers().stream().map(l -> l.withHidden(false)).toList()));
+              .withLayers(
+                  session.filing().layers().stream().map(l -> l.withHidden(false)).toList()));
     }
   }
 }

@@ -3,8 +3,8 @@ package pied.core.edit.keep;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 
 /**
  * Locks pieces, so that nothing is done to them, or unlocks them.
@@ -15,8 +15,8 @@ import pied.core.edit.Edit;
 public record Lock(@Nullable List<String> pieces, boolean locked, @Nullable Which which)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    bench.alter(
-        Which.chosen(bench, pieces, which), p -> p.withKeeping(p.keeping().withLocked(locked)));
+  public void make(EditSession session) {
+    session.alter(
+        Which.chosen(session, pieces, which), p -> p.withKeeping(p.keeping().withLocked(locked)));
   }
 }

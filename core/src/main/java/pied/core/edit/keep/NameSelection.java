@@ -5,8 +5,8 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.space.Filing;
 import pied.core.space.NamedSelection;
 
@@ -18,20 +18,20 @@ import pied.core.space.NamedSelection;
 @RecordBuilder
 public record NameSelection(String name, @Nullable List<String> pieces) implements Edit {
   @Override
-  public void make(Bench bench) {
-    Filing filing = bench.filing();
+  public void make(EditSession session) {
+    Filing filing = session.filing();
     String called = Text.name("A selection", name);
     if (pieces == null) {
       if (filing.selection(called) == null) {
         throw new Refusal("There is no selection of the name “" + called + "”.");
       }
-      bench.file(filing.withoutSelection(called));
+      session.file(filing.withoutSelection(called));
       return;
     }
     if (filing.selection(called) == null && filing.selections().size() >= NamedSelection.MOST) {
       throw new Refusal(
           "A space keeps up to " + NamedSelection.MOST + " named selections; forget one first.");
     }
-    bench.file(filing.with(new NamedSelection(called, bench.chosen(pieces))));
+    session.file(filing.with(new NamedSelection(called, session.chosen(pieces))));
   }
 }

@@ -15,8 +15,8 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
 import pied.core.catalog.Article;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -27,7 +27,7 @@ import pied.core.size.Size;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Group;
-import pied.core.space.Sound;
+import pied.core.space.Validity;
 
 /**
  * Puts in pieces as they were when they were copied, here or in another space, which need not be
@@ -70,37 +70,37 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
   public record Bundle(String id, String name, @Nullable String in) {}
 
   @Override
-  public void make(Bench bench) {
-    boolean none = Bench.need(pieces, "pieces").isEmpty();
+  public void make(EditSession session) {
+    boolean none = EditSession.need(pieces, "pieces").isEmpty();
     if (none || pieces.stream().anyMatch(Objects::isNull)) {
       throw new Refusal("Nothing was copied that could be pasted.");
     }
-    if (pieces.size() > Bench.MOST_PIECES) {
-      throw new Refusal("A space holds at most " + Bench.MOST_PIECES + " pieces.");
+    if (pieces.size() > EditSession.MOST_PIECES) {
+      throw new Refusal("A space holds at most " + EditSession.MOST_PIECES + " pieces.");
     }
     Map<String, String> ids = new LinkedHashMap<>();
-    pieces.forEach(i -> ids.put(i.id, bench.newId()));
-    Map<String, String> kept = groups(bench);
+    pieces.forEach(i -> ids.put(i.id, session.newId()));
+    Map<String, String> kept = groups(session);
     List<Piece> made = new ArrayList<>();
     for (Item i : pieces) {
-      made.add(piece(bench, i, ids, kept));
+      made.add(piece(session, i, ids, kept));
     }
-    Vec by = way(bench, made);
-    bench.put(made.stream().map(p -> p.moved(by)).toList());
+    Vec by = way(session, made);
+    session.put(made.stream().map(p -> p.moved(by)).toList());
     List<String> tops = new ArrayList<>();
     for (Piece p : made) {
       if (p.on().kind() != On.Kind.piece) {
         tops.add(p.id());
       }
     }
-    bench.settle(tops, false);
-    bench.sayOverlaps(tops);
+    session.settle(tops, false);
+    session.sayOverlaps(tops);
   }
 
   private static Piece piece(
-      Bench bench, Item i, Map<String, String> ids, Map<String, String> groups) {
-    Article article = article(bench, i);
-    Size size = Sound.size(i.name, Bench.need(i.size, "size"));
+      EditSession session, Item i, Map<String, String> ids, Map<String, String> groups) {
+    Article article = article(session, i);
+    Size size = Validity.size(i.name, EditSession.need(i.size, "size"));
     if (!i.stretched) {
       article.check(i.name, size);
     }
@@ -109,23 +109,23 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
     if (i.finishes != null) {
       i.finishes.forEach((part, colour) -> finishes.put(part, article.finish(part, colour)));
     }
-    boolean there = i.layer != null && bench.filing().layer(i.layer) != null;
+    boolean there = i.layer != null && session.filing().layer(i.layer) != null;
     Keeping keeping =
-        (there ? Keeping.PLAIN.withLayer(i.layer) : bench.fresh()).withGroup(groups.get(i.group));
+        (there ? Keeping.PLAIN.withLayer(i.layer) : session.fresh()).withGroup(groups.get(i.group));
     return new Piece(
         ids.get(i.id),
-        bench.freeName(Names.bare(Bench.need(i.name, "name"))),
+        session.freeName(Names.bare(EditSession.need(i.name, "name"))),
         new Form(article.id(), size, i.mirrored, i.stretched),
-        new Stance(Bench.need(i.at, "at"), i.turn, i.lean == null ? Lean.NONE : i.lean),
+        new Stance(EditSession.need(i.at, "at"), i.turn, i.lean == null ? Lean.NONE : i.lean),
         along ? On.piece(ids.get(i.on.id())) : i.on != null && i.on.held() ? i.on : On.NOTHING,
         along && i.attached,
         finishes,
         keeping);
   }
 
-  private static Article article(Bench bench, Item i) {
+  private static Article article(EditSession session, Item i) {
     try {
-      return bench.space().shapes().catalog().article(i.article);
+      return session.space().shapes().catalog().article(i.article);
     } catch (Refusal e) {
       throw new Refusal(
           i.name
@@ -134,7 +134,7 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
   }
 
   /** Makes the groups of which something is pasted; their ids by what they were. */
-  private Map<String, String> groups(Bench bench) {
+  private Map<String, String> groups(EditSession session) {
     Map<String, Bundle> known = new HashMap<>();
     if (groups != null) {
       groups.stream().filter(Objects::nonNull).forEach(g -> known.put(g.id(), g));
@@ -146,9 +146,9 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
       }
     }
     Map<String, String> made = new HashMap<>();
-    needed.forEach(id -> made.put(id, bench.newId()));
+    needed.forEach(id -> made.put(id, session.newId()));
     Set<String> taken = new HashSet<>();
-    bench.filing().groups().forEach(g -> taken.add(g.name()));
+    session.filing().groups().forEach(g -> taken.add(g.name()));
     for (String id : needed) {
       Bundle g = known.get(id);
       deep(known, g);
@@ -156,7 +156,7 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
           g.name() == null || g.name().isBlank() ? "Group" : Text.name("A group", g.name());
       String called = Names.free(Names.bare(name), taken);
       taken.add(called);
-      bench.file(bench.filing().with(new Group(made.get(id), called, made.get(g.in()))));
+      session.file(session.filing().with(new Group(made.get(id), called, made.get(g.in()))));
     }
     return made;
   }
@@ -173,16 +173,16 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
     }
   }
 
-  private Vec way(Bench bench, List<Piece> made) {
+  private Vec way(EditSession session, List<Piece> made) {
     if (at == null) {
       return Vec.ZERO;
     }
     Box all =
         made.stream()
-            .map(p -> p.pose().box(bench.space().shapes().mesh(p).box()))
+            .map(p -> p.pose().box(session.space().shapes().mesh(p).box()))
             .reduce(Box::union)
             .orElseThrow();
     Vec c = all.centre();
-    return new Vec(bench.length(at.x(), c.x()) - c.x(), 0, bench.length(at.z(), c.z()) - c.z());
+    return new Vec(session.length(at.x(), c.x()) - c.x(), 0, session.length(at.z(), c.z()) - c.z());
   }
 }

@@ -5,16 +5,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import pied.core.catalog.Article;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 
 /** Gives a finish part of pieces a colour, or with null its own again. */
 @RecordBuilder
 public record Recolour(List<String> pieces, String part, String colour) implements Edit {
   @Override
-  public void make(Bench bench) {
-    bench.alter(bench.chosen(pieces), p -> one(p, bench.space().article(p)));
+  public void make(EditSession session) {
+    session.alter(session.chosen(pieces), p -> one(p, session.space().article(p)));
   }
 
   private Piece one(Piece p, Article article) {

@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Refusal;
 import pied.core.Text;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Keeping;
 
 /**
@@ -19,12 +19,12 @@ public record Remark(List<String> pieces, String remark) implements Edit {
   public static final int LONGEST = Keeping.LONGEST_REMARK;
 
   @Override
-  public void make(Bench bench) {
-    String clean = Text.clean(Bench.need(remark, "remark")).strip();
+  public void make(EditSession session) {
+    String clean = Text.clean(EditSession.need(remark, "remark")).strip();
     if (clean.length() > LONGEST) {
       throw new Refusal(
           "A remark may have up to " + LONGEST + " letters; this one has " + clean.length() + ".");
     }
-    bench.alter(bench.chosen(pieces), p -> p.withKeeping(p.keeping().withRemark(clean)));
+    session.alter(session.chosen(pieces), p -> p.withKeeping(p.keeping().withRemark(clean)));
   }
 }

@@ -5,9 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.edit.repeat.PartTwins;
 import pied.core.piece.Partner;
@@ -21,11 +21,11 @@ import pied.core.space.Space;
 @RecordBuilder
 public record Remove(List<String> pieces) implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    ask(bench, ids);
-    bench.say(gone(bench, ids));
-    bench.takeOut(ids);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    ask(session, ids);
+    session.say(gone(session, ids));
+    session.takeOut(ids);
   }
 
   /** The edits that take out these and nothing else: twins whose other one stays are parted. */
@@ -49,15 +49,15 @@ public record Remove(List<String> pieces) implements Edit {
   }
 
   /** What stays alone would go as well; that is for one to say. */
-  private static void ask(Bench bench, List<String> ids) {
-    List<String> paired = paired(bench.space(), ids);
+  private static void ask(EditSession session, List<String> ids) {
+    List<String> paired = paired(session.space(), ids);
     if (paired.isEmpty()) {
       return;
     }
     List<String> both = new ArrayList<>(ids);
-    paired.forEach(id -> both.add(bench.piece(id).keeping().twin().piece()));
-    Piece first = bench.piece(paired.get(0));
-    String other = bench.piece(first.keeping().twin().piece()).name();
+    paired.forEach(id -> both.add(session.piece(id).keeping().twin().piece()));
+    Piece first = session.piece(paired.get(0));
+    String other = session.piece(first.keeping().twin().piece()).name();
     boolean one = paired.size() == 1;
     throw new Declined(
         new Refusal(
@@ -72,11 +72,11 @@ public record Remove(List<String> pieces) implements Edit {
                 List.of(new PartTwins(paired), new Remove(ids)))));
   }
 
-  private static String gone(Bench bench, List<String> ids) {
-    String first = bench.piece(ids.get(0)).name();
+  private static String gone(EditSession session, List<String> ids) {
+    String first = session.piece(ids.get(0)).name();
     return switch (ids.size()) {
       case 1 -> first + " is taken out.";
-      case 2 -> first + " and " + bench.piece(ids.get(1)).name() + " are taken out.";
+      case 2 -> first + " and " + session.piece(ids.get(1)).name() + " are taken out.";
       default -> first + " and " + (ids.size() - 1) + " more are taken out.";
     };
   }

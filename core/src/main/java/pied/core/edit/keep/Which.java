@@ -5,7 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 
 /** Which pieces of a space are meant when some are named. */
@@ -23,18 +23,19 @@ public enum Which {
    * @param named may be none if all are meant
    * @param which null for those named
    */
-  static List<String> chosen(Bench bench, @Nullable List<String> named, @Nullable Which which) {
+  static List<String> chosen(
+      EditSession session, @Nullable List<String> named, @Nullable Which which) {
     Which w = which == null ? these : which;
     if (w == these) {
-      return bench.chosen(named);
+      return session.chosen(named);
     }
-    Set<String> but = w == all ? Set.of() : new HashSet<>(bench.chosen(named));
+    Set<String> but = w == all ? Set.of() : new HashSet<>(session.chosen(named));
     List<String> meant = new ArrayList<>();
-    for (Piece p : bench.space().pieces()) {
+    for (Piece p : session.space().pieces()) {
       if (!but.contains(p.id())) {
         meant.add(p.id());
       }
     }
-    return meant.isEmpty() ? meant : bench.chosen(meant);
+    return meant.isEmpty() ? meant : session.chosen(meant);
   }
 }

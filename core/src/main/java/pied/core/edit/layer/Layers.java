@@ -5,7 +5,7 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.Text;
 import pied.core.catalog.Finish;
-import pied.core.edit.Bench;
+import pied.core.edit.EditSession;
 import pied.core.space.Layer;
 
 /** What the edits of layers have in common. */
@@ -17,8 +17,8 @@ final class Layers {
    *
    * @throws Refusal if there is none
    */
-  static Layer named(Bench bench, String id) {
-    Layer l = bench.filing().layer(Bench.need(id, "layer"));
+  static Layer named(EditSession session, String id) {
+    Layer l = session.filing().layer(EditSession.need(id, "layer"));
     if (l == null) {
       throw new Refusal("There is no such layer in this space; it may have been removed.");
     }
@@ -31,9 +31,9 @@ final class Layers {
    * @param own the layer that may have it already; null for none
    * @throws Refusal if another has it
    */
-  static String free(Bench bench, String name, @Nullable Layer own) {
+  static String free(EditSession session, String name, @Nullable Layer own) {
     String called = Text.name("A layer", name);
-    for (Layer l : bench.filing().layers()) {
+    for (Layer l : session.filing().layers()) {
       if (l.name().equalsIgnoreCase(called) && (own == null || !l.id().equals(own.id()))) {
         throw new Refusal(
             "There is a layer “" + l.name() + "” already; take another name, or use that one.");
@@ -51,18 +51,18 @@ final class Layers {
   }
 
   /** Puts one more layer behind the others. */
-  static Layer add(Bench bench, String name, @Nullable String id, @Nullable String colour) {
-    List<Layer> all = new java.util.ArrayList<>(bench.filing().layers());
+  static Layer add(EditSession session, String name, @Nullable String id, @Nullable String colour) {
+    List<Layer> all = new java.util.ArrayList<>(session.filing().layers());
     if (all.size() >= Layer.MOST) {
       throw new Refusal("A space has up to " + Layer.MOST + " layers; remove one first.");
     }
-    String own = id == null ? bench.newId() : id;
-    if (bench.filing().layer(own) != null) {
+    String own = id == null ? session.newId() : id;
+    if (session.filing().layer(own) != null) {
       throw new Refusal("There is a layer with the id “" + own + "” already.");
     }
-    Layer made = new Layer(own, free(bench, name, null), colour(colour), false, false);
+    Layer made = new Layer(own, free(session, name, null), colour(colour), false, false);
     all.add(made);
-    bench.file(bench.filing().withLayers(all));
+    session.file(session.filing().withLayers(all));
     return made;
   }
 }

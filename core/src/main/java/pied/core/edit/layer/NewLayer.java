@@ -2,9 +2,9 @@ package pied.core.edit.layer;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
-import pied.core.space.Sound;
+import pied.core.edit.EditSession;
+import pied.core.space.Validity;
 
 /**
  * Makes a layer, behind all others.
@@ -15,7 +15,7 @@ import pied.core.space.Sound;
 @RecordBuilder
 public record NewLayer(@Nullable String id, String name, @Nullable String colour) implements Edit {
   @Override
-  public void make(Bench bench) {
-    Layers.add(bench, name, id == null ? null : Sound.id(id), colour);
+  public void make(EditSession session) {
+    Layers.add(session, name, id == null ? null : Validity.id(id), colour);
   }
 }

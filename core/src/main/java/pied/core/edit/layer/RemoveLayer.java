@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.space.Layer;
 
@@ -17,28 +17,28 @@ import pied.core.space.Layer;
 @RecordBuilder
 public record RemoveLayer(String layer, @Nullable String to) implements Edit {
   @Override
-  public void make(Bench bench) {
-    Layer gone = Layers.named(bench, layer);
+  public void make(EditSession session) {
+    Layer gone = Layers.named(session, layer);
     List<Layer> left =
-        bench.filing().layers().stream().filter(l -> !l.id().equals(gone.id())).toList();
+        session.filing().layers().stream().filter(l -> !l.id().equals(gone.id())).toList();
     if (left.isEmpty()) {
       throw new Refusal(
           gone.name() + " is the last layer, and every piece is on one; rename it instead.");
     }
-    Layer heir = to == null ? left.get(0) : Layers.named(bench, to);
+    Layer heir = to == null ? left.get(0) : Layers.named(session, to);
     if (heir.id().equals(gone.id())) {
       throw new Refusal("What is on a layer that goes cannot go to that layer.");
     }
     List<String> on =
-        bench.space().pieces().stream()
-            .filter(p -> bench.space().layer(p).id().equals(gone.id()))
+        session.space().pieces().stream()
+            .filter(p -> session.space().layer(p).id().equals(gone.id()))
             .map(Piece::id)
             .toList();
     if (!on.isEmpty()) {
-      bench.alter(bench.chosen(on), p -> p.withKeeping(p.keeping().withLayer(heir.id())));
+      session.alter(session.chosen(on), p -> p.withKeeping(p.keeping().withLayer(heir.id())));
       String what = on.size() == 1 ? "One piece is" : on.size() + " pieces are";
-      bench.say(what + " on the layer " + heir.name() + " now.");
+      session.say(what + " on the layer " + heir.name() + " now.");
     }
-    bench.file(bench.filing().withLayers(left));
+    session.file(session.filing().withLayers(left));
   }
 }

@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.stream.Stream;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.space.Layer;
 
 /**
@@ -25,22 +25,22 @@ public record SetLayer(
     @Nullable Integer to)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    Layer old = Layers.named(bench, layer);
+  public void make(EditSession session) {
+    Layer old = Layers.named(session, layer);
     Layer now =
         new Layer(
             old.id(),
-            name == null ? old.name() : Layers.free(bench, name, old),
+            name == null ? old.name() : Layers.free(session, name, old),
             colour == null ? old.colour() : Layers.colour(colour),
             hidden == null ? old.hidden() : hidden,
             locked == null ? old.locked() : locked);
-    bench.file(bench.filing().with(now));
+    session.file(session.filing().with(now));
     if (to != null) {
       List<Layer> others =
-          bench.filing().layers().stream().filter(l -> !l.id().equals(layer)).toList();
+          session.filing().layers().stream().filter(l -> !l.id().equals(layer)).toList();
       int place = Math.max(0, Math.min(others.size(), to));
-      bench.file(
-          bench
+      session.file(
+          session
               .filing()
               .withLayers(
                   Stream.of(

@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.space.Layer;
 
 /**
@@ -18,25 +18,25 @@ import pied.core.space.Layer;
 public record ToLayer(List<String> pieces, @Nullable String layer, @Nullable String named)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    Layer to = to(bench);
-    bench.alter(ids, p -> p.withKeeping(p.keeping().withLayer(to.id())));
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    Layer to = to(session);
+    session.alter(ids, p -> p.withKeeping(p.keeping().withLayer(to.id())));
     if (to.hidden()) {
-      bench.say("The layer " + to.name() + " is hidden, and what is on it.");
+      session.say("The layer " + to.name() + " is hidden, and what is on it.");
     }
   }
 
-  private Layer to(Bench bench) {
+  private Layer to(EditSession session) {
     if (layer != null) {
-      return Layers.named(bench, layer);
+      return Layers.named(session, layer);
     }
     if (named == null) {
       throw new Refusal("Say which layer.");
     }
-    return bench.filing().layers().stream()
+    return session.filing().layers().stream()
         .filter(l -> l.name().equalsIgnoreCase(named.strip()))
         .findFirst()
-        .orElseGet(() -> Layers.add(bench, named, null, null));
+        .orElseGet(() -> Layers.add(session, named, null, null));
   }
 }

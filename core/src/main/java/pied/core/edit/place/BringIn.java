@@ -5,8 +5,8 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
@@ -26,32 +26,32 @@ public record BringIn(List<String> pieces, @Nullable PlanPoint at) implements Ed
   }
 
   @Override
-  public void make(Bench bench) {
-    bench.tops(bench.chosen(pieces)).forEach(id -> one(bench, bench.piece(id)));
+  public void make(EditSession session) {
+    session.tops(session.chosen(pieces)).forEach(id -> one(session, session.piece(id)));
   }
 
-  private void one(Bench bench, Piece p) {
-    Target target = new Target.OnPlan(at == null ? inside(bench, p) : point(bench));
-    Rest rest = Resting.of(bench.space(), p).at(target, p.turn());
+  private void one(EditSession session, Piece p) {
+    Target target = new Target.OnPlan(at == null ? inside(session, p) : point(session));
+    Rest rest = Resting.of(session.space(), p).at(target, p.turn());
     List<String> own = List.of(p.id());
-    bench.shift(own, rest.at().minus(p.at()));
-    bench.set(bench.piece(p.id()).withTurn(rest.turn()).withOn(rest.on()));
-    bench.say(p.name() + " stands on " + bench.space().nameOf(rest.on()) + " again.");
-    bench.sayOverlaps(own);
+    session.shift(own, rest.at().minus(p.at()));
+    session.set(session.piece(p.id()).withTurn(rest.turn()).withOn(rest.on()));
+    session.say(p.name() + " stands on " + session.space().nameOf(rest.on()) + " again.");
+    session.sayOverlaps(own);
   }
 
-  private Spot point(Bench bench) {
+  private Spot point(EditSession session) {
     return new Spot(
-        Bench.need(at.x(), "at.x").length(bench.unit(), 0),
-        Bench.need(at.z(), "at.z").length(bench.unit(), 0));
+        EditSession.need(at.x(), "at.x").length(session.unit(), 0),
+        EditSession.need(at.z(), "at.z").length(session.unit(), 0));
   }
 
   /** The nearest place at which all of it is inside. */
-  private static Spot inside(Bench bench, Piece p) {
+  private static Spot inside(EditSession session, Piece p) {
     double round = Math.hypot(p.size().width(), p.size().depth()) / 2;
     Coordinate near = null;
     for (double margin = round + 0.01; near == null; margin = margin > 0.02 ? margin / 2 : 0) {
-      var free = bench.space().shell().floor().buffer(-margin);
+      var free = session.space().shell().floor().buffer(-margin);
       if (!free.isEmpty()) {
         var here = free.getFactory().createPoint(new Coordinate(p.at().x(), p.at().z()));
         near = DistanceOp.nearestPoints(free, here)[0];

@@ -1,14 +1,14 @@
 package pied.core.edit.place;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Refusal;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Hung;
@@ -18,36 +18,36 @@ import pied.core.solid.Vec;
 @RecordBuilder
 public record Hang(List<String> pieces, Amount below) implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     for (String id : ids) {
-      hang(bench, bench.piece(id));
+      hang(session, session.piece(id));
     }
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 
-  private void hang(Bench bench, Piece p) {
-    if (bench.article(p.id()).mounting() != Mounting.HANGS) {
+  private void hang(EditSession session, Piece p) {
+    if (session.article(p.id()).mounting() != Mounting.HANGS) {
       throw new Refusal(p.name() + " does not hang; say how high its top is to be instead.");
     }
-    Hung hung = Hung.of(bench.space(), p);
+    Hung hung = Hung.of(session.space(), p);
     if (hung.from().equals(On.NOTHING)) {
       throw new Refusal("There is nothing above " + p.name() + " that it could hang from.");
     }
-    double wanted = need(below, "below").length(bench.unit(), hung.below());
+    double wanted = need(below, "below").length(session.unit(), hung.below());
     double most = hung.below() + p.at().y();
     if (wanted < 0 || wanted > most) {
       throw new Refusal(
           p.name()
               + " can hang from 0 to "
-              + bench.unit().fine(most)
+              + session.unit().fine(most)
               + " below "
-              + bench.space().nameOf(hung.from())
+              + session.space().nameOf(hung.from())
               + ", not "
-              + bench.unit().fine(wanted)
+              + session.unit().fine(wanted)
               + ".");
     }
-    bench.shift(List.of(p.id()), new Vec(0, hung.below() - wanted, 0));
-    bench.set(bench.piece(p.id()).withOn(hung.from()));
+    session.shift(List.of(p.id()), new Vec(0, hung.below() - wanted, 0));
+    session.set(session.piece(p.id()).withOn(hung.from()));
   }
 }

@@ -2,8 +2,8 @@ package pied.core.edit.place;
 
 import java.util.List;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 
@@ -13,14 +13,17 @@ import pied.core.piece.Piece;
  */
 public record HoldThere(List<String> pieces) implements Edit {
   @Override
-  public void make(Bench bench) {
-    for (String id : bench.chosen(pieces)) {
-      Piece p = bench.piece(id);
+  public void make(EditSession session) {
+    for (String id : session.chosen(pieces)) {
+      Piece p = session.piece(id);
       if (!p.on().held()) {
         throw new Refusal(
-            p.name() + " is not held at a height; it is on " + bench.space().nameOf(p.on()) + ".");
+            p.name()
+                + " is not held at a height; it is on "
+                + session.space().nameOf(p.on())
+                + ".");
       }
-      bench.set(p.withOn(On.HELD_SO));
+      session.set(p.withOn(On.HELD_SO));
     }
   }
 }

@@ -1,13 +1,13 @@
 package pied.core.edit.place;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.catalog.Mounting;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Places;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -25,22 +25,22 @@ public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) im
   }
 
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    Piece lead = bench.piece(ids.get(ids.size() - 1));
-    Vec v = Places.way(need(by, "by"), bench.unit());
-    boolean stands = bench.article(lead.id()).mounting() == Mounting.STANDS;
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    Piece lead = session.piece(ids.get(ids.size() - 1));
+    Vec v = Places.way(need(by, "by"), session.unit());
+    boolean stands = session.article(lead.id()).mounting() == Mounting.STANDS;
     boolean steps = Boolean.TRUE.equals(stops) && stands && !lead.attached();
     if (steps && v.length() > 0) {
-      new PutDown(Steps.to(bench.space(), ids, v), null).make(bench);
+      new PutDown(Steps.to(session.space(), ids, v), null).make(session);
       return;
     }
-    bench.shift(ids, v);
+    session.shift(ids, v);
     if (v.y() == 0) {
-      bench.settle(bench.tops(ids), false);
+      session.settle(session.tops(ids), false);
     } else {
-      bench.carriers(ids);
+      session.carriers(ids);
     }
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 }

@@ -1,6 +1,6 @@
 package pied.core.edit.place;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashMap;
@@ -12,8 +12,8 @@ import pied.core.Text;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.size.Resize;
 import pied.core.piece.Form;
 import pied.core.piece.Piece;
@@ -23,8 +23,8 @@ import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
 import pied.core.size.Size;
-import pied.core.space.Sound;
 import pied.core.space.Spot;
+import pied.core.space.Validity;
 
 /**
  * Puts an article into the space, by its mounting, at a point of the plan or where a sight meets
@@ -48,27 +48,27 @@ public record Place(
   private static final double SAID = 0.005;
 
   @Override
-  public void make(Bench bench) {
-    Article kind = bench.space().shapes().catalog().article(article);
+  public void make(EditSession session) {
+    Article kind = session.space().shapes().catalog().article(article);
     Size measures = kind.size();
     if (size != null) {
-      measures = Resize.measured(bench.unit(), size, kind);
+      measures = Resize.measured(session.unit(), size, kind);
       kind.check(kind.name(), measures);
     }
-    Target target = target(bench);
+    Target target = target(session);
     if (kind.mounting() == Mounting.OPENING && size == null) {
-      var shell = bench.space().shell();
+      var shell = session.space().shell();
       measures = Inset.size(shell, Inset.at(shell, target), kind);
     }
     Double wanted = turn == null ? null : turn.angle(0);
-    Rest rest = new Resting(bench.space(), kind, measures, Set.of()).at(target, wanted);
-    String called = name == null ? bench.freeName(kind.name()) : Text.name("A piece", name);
-    String id = piece == null ? bench.newId() : piece;
+    Rest rest = new Resting(session.space(), kind, measures, Set.of()).at(target, wanted);
+    String called = name == null ? session.freeName(kind.name()) : Text.name("A piece", name);
+    String id = piece == null ? session.newId() : piece;
     Map<String, String> own = new HashMap<>();
     if (finishes != null) {
       finishes.forEach((part, colour) -> own.put(part, kind.finish(part, colour)));
     }
-    bench.put(
+    session.put(
         List.of(
             new Piece(
                 id,
@@ -78,23 +78,23 @@ public record Place(
                 rest.on(),
                 false,
                 own,
-                bench.fresh())));
+                session.fresh())));
     if (rest.aside() > SAID) {
-      String aside = bench.unit().fine(rest.aside());
-      bench.say(called + " was set " + aside + " aside, where it is free.");
+      String aside = session.unit().fine(rest.aside());
+      session.say(called + " was set " + aside + " aside, where it is free.");
     }
-    bench.sayOverlaps(List.of(id));
+    session.sayOverlaps(List.of(id));
   }
 
-  private Target target(Bench bench) {
+  private Target target(EditSession session) {
     if (ray != null) {
       return new Target.Sight(
-          need(ray.from(), "ray.from"), Sound.sight(ray.from(), need(ray.along(), "ray.along")));
+          need(ray.from(), "ray.from"), Validity.sight(ray.from(), need(ray.along(), "ray.along")));
     }
     PlanPoint p = need(at, "at");
     return new Target.OnPlan(
         new Spot(
-            need(p.x(), "at.x").length(bench.unit(), 0),
-            need(p.z(), "at.z").length(bench.unit(), 0)));
+            need(p.x(), "at.x").length(session.unit(), 0),
+            need(p.z(), "at.z").length(session.unit(), 0)));
   }
 }

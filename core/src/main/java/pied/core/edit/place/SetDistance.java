@@ -1,13 +1,13 @@
 package pied.core.edit.place;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
@@ -18,14 +18,14 @@ import pied.core.units.LengthUnit;
 @RecordBuilder
 public record SetDistance(String piece, Side side, Amount distance) implements Edit {
   @Override
-  public void make(Bench bench) {
-    Piece p = bench.chosen(piece);
-    Reach reach = Reach.of(bench.space(), p, need(side, "side"));
+  public void make(EditSession session) {
+    Piece p = session.chosen(piece);
+    Reach reach = Reach.of(session.space(), p, need(side, "side"));
     if (reach == null) {
       throw new Refusal(
           "For " + p.name() + " there is nothing " + side.words() + " to be at a distance from.");
     }
-    LengthUnit unit = bench.unit();
+    LengthUnit unit = session.unit();
     double wanted = need(distance, "distance").length(unit, reach.distance());
     if (wanted < 0) {
       throw new Refusal(
@@ -39,16 +39,16 @@ public record SetDistance(String piece, Side side, Amount distance) implements E
     }
     double by = reach.distance() - wanted;
     if (by < 0) {
-      fits(bench.space(), p, reach, wanted, unit);
+      fits(session.space(), p, reach, wanted, unit);
     }
     List<String> own = List.of(p.id());
-    bench.shift(own, p.pose().direct(side.outward()).times(by));
+    session.shift(own, p.pose().direct(side.outward()).times(by));
     if (side == Side.top || side == Side.under) {
-      bench.carriers(own);
+      session.carriers(own);
     } else {
-      bench.settle(own, false);
+      session.settle(own, false);
     }
-    bench.sayOverlaps(own);
+    session.sayOverlaps(own);
   }
 
   /** Whether there is room behind it to go back so far. */

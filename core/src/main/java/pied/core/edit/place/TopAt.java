@@ -1,27 +1,27 @@
 package pied.core.edit.place;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.solid.Vec;
 
 /** Moves pieces up or down so that the top of each is at a height read from the datum. */
 @RecordBuilder
 public record TopAt(List<String> pieces, Amount height) implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    double datum = bench.space().shell().datum().y();
-    for (String id : bench.carriersFirst(ids)) {
-      double now = bench.space().high(bench.piece(id)) - datum;
-      double by = need(height, "height").length(bench.unit(), now) - now;
-      bench.shift(List.of(id), new Vec(0, by, 0));
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    double datum = session.space().shell().datum().y();
+    for (String id : session.carriersFirst(ids)) {
+      double now = session.space().high(session.piece(id)) - datum;
+      double by = need(height, "height").length(session.unit(), now) - now;
+      session.shift(List.of(id), new Vec(0, by, 0));
     }
-    bench.carriers(ids);
-    bench.sayOverlaps(ids);
+    session.carriers(ids);
+    session.sayOverlaps(ids);
   }
 }

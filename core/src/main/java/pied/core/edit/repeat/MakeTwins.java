@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Paired;
 import pied.core.piece.Partner;
 import pied.core.space.Twin;
@@ -20,18 +20,18 @@ import pied.core.space.Twin;
 public record MakeTwins(List<String> pieces, TwinLine about)
     implements Edit, MakeTwinsBuilder.With {
   @Override
-  public void make(Bench bench) {
-    List<String> all = new ArrayList<>(bench.space().withCarried(bench.chosen(pieces)));
+  public void make(EditSession session) {
+    List<String> all = new ArrayList<>(session.space().withCarried(session.chosen(pieces)));
     for (String id : all) {
-      Partner had = bench.piece(id).keeping().twin();
+      Partner had = session.piece(id).keeping().twin();
       if (had != null) {
         throw new Refusal(
-            bench.piece(id).name() + " has a twin already; part them first, or move their line.");
+            session.piece(id).name() + " has a twin already; part them first, or move their line.");
       }
     }
-    Twin line = Bench.need(about, "about").line(bench, bench.newId());
-    bench.rules(line.id());
-    bench.file(bench.filing().with(line));
-    Paired.make(bench, line, all);
+    Twin line = EditSession.need(about, "about").line(session, session.newId());
+    session.rules(line.id());
+    session.file(session.filing().with(line));
+    Paired.make(session, line, all);
   }
 }

@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Paired;
 import pied.core.solid.Vec;
 import pied.core.space.Twin;
@@ -29,31 +29,31 @@ public record MoveTwins(
     @Nullable PlanPoint at)
     implements Edit, MoveTwinsBuilder.With {
   @Override
-  public void make(Bench bench) {
-    Twin old = bench.filing().twin(Bench.need(twin, "twin"));
+  public void make(EditSession session) {
+    Twin old = session.filing().twin(EditSession.need(twin, "twin"));
     if (old == null) {
       throw new Refusal("There are no such twins in this space; they may have been parted.");
     }
-    Twin next = about == null ? moved(bench, old) : about.line(bench, old.id());
-    bench.rules(old.id());
-    bench.file(bench.filing().with(next));
-    Paired.follow(bench, next);
+    Twin next = about == null ? moved(session, old) : about.line(session, old.id());
+    session.rules(old.id());
+    session.file(session.filing().with(next));
+    Paired.follow(session, next);
   }
 
-  private Twin moved(Bench bench, Twin old) {
-    Vec datum = bench.space().shell().datum();
+  private Twin moved(EditSession session, Twin old) {
+    Vec datum = session.space().shell().datum();
     Vec from = old.at().minus(datum);
     if (old.turned()) {
-      double x = off == null ? from.x() : bench.length(off, from.x());
-      double z = deep == null ? from.z() : bench.length(deep, from.z());
+      double x = off == null ? from.x() : session.length(off, from.x());
+      double z = deep == null ? from.z() : session.length(deep, from.z());
       return old.withAt(new Vec(datum.x() + x, 0, datum.z() + z));
     }
     if (at != null) {
-      Vec p = new Vec(bench.length(at.x(), 0), 0, bench.length(at.z(), 0));
+      Vec p = new Vec(session.length(at.x(), 0), 0, session.length(at.z(), 0));
       return old.withAt(
           old.turned() ? p : old.at().along(old.reading(), p.minus(old.at()).dot(old.reading())));
     }
     double now = from.dot(old.reading());
-    return old.withAt(old.at().along(old.reading(), bench.length(off, now) - now));
+    return old.withAt(old.at().along(old.reading(), session.length(off, now) - now));
   }
 }

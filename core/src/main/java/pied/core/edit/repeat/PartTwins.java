@@ -5,8 +5,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Paired;
 import pied.core.piece.Partner;
 
@@ -14,10 +14,10 @@ import pied.core.piece.Partner;
 @RecordBuilder
 public record PartTwins(List<String> pieces) implements Edit {
   @Override
-  public void make(Bench bench) {
+  public void make(EditSession session) {
     Set<String> all = new LinkedHashSet<>();
-    for (String id : bench.chosen(pieces)) {
-      Partner p = bench.piece(id).keeping().twin();
+    for (String id : session.chosen(pieces)) {
+      Partner p = session.piece(id).keeping().twin();
       if (p != null) {
         all.add(id);
         all.add(p.piece());
@@ -26,6 +26,6 @@ public record PartTwins(List<String> pieces) implements Edit {
     if (all.isEmpty()) {
       throw new Refusal("None of these has a twin.");
     }
-    Paired.part(bench, all);
+    Paired.part(session, all);
   }
 }

@@ -17,7 +17,7 @@ import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
+import pied.core.edit.EditSession;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -26,7 +26,7 @@ import pied.core.piece.Stance;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
-import pied.core.repeat.Laid;
+import pied.core.repeat.LaidOut;
 import pied.core.repeat.Layout;
 import pied.core.solid.Vec;
 import pied.core.space.Group;
@@ -38,19 +38,19 @@ import pied.core.space.Spot;
 
 /** What the edits that repeat have in common: they begin a repetition, or adjust one. */
 final class Repeating {
-  private final Bench bench;
+  private final EditSession session;
   private final List<List<String>> units;
   private final @Nullable Group group;
   private final List<Sample> mix;
   private final boolean renewed;
 
   private Repeating(
-      Bench bench,
+      EditSession session,
       List<List<String>> units,
       @Nullable Group group,
       List<Sample> mix,
       boolean renewed) {
-    this.bench = bench;
+    this.session = session;
     this.units = units;
     this.group = group;
     this.mix = mix;
@@ -64,34 +64,37 @@ final class Repeating {
    * @param of articles that are repeated instead
    */
   static Repeating of(
-      Bench bench, @Nullable List<String> pieces, @Nullable String group, @Nullable List<Kind> of) {
-    List<Sample> kinds = of == null || of.isEmpty() ? null : kinds(bench, of);
-    Group g = group == null ? null : bench.filing().group(group);
+      EditSession session,
+      @Nullable List<String> pieces,
+      @Nullable String group,
+      @Nullable List<Kind> of) {
+    List<Sample> kinds = of == null || of.isEmpty() ? null : kinds(session, of);
+    Group g = group == null ? null : session.filing().group(group);
     if (group != null && (g == null || g.repeats() == null)) {
       throw new Refusal("There is no such repetition in this space; it may have been dissolved.");
     }
     if (g == null && pieces != null && !pieces.isEmpty()) {
-      g = whole(bench, pieces);
+      g = whole(session, pieces);
     }
     if (g != null) {
       return new Repeating(
-          bench, List.of(), g, kinds == null ? g.repeats().mix() : kinds, kinds != null);
+          session, List.of(), g, kinds == null ? g.repeats().mix() : kinds, kinds != null);
     }
     if (kinds != null) {
-      return new Repeating(bench, List.of(), null, kinds, false);
+      return new Repeating(session, List.of(), null, kinds, false);
     }
     if (pieces == null || pieces.isEmpty()) {
       throw new Refusal("Select what is to be repeated, or name an article.");
     }
-    List<String> chosen = bench.chosen(pieces);
-    List<String> tops = bench.tops(chosen);
+    List<String> chosen = session.chosen(pieces);
+    List<String> tops = session.tops(chosen);
     int parts = 0;
     List<List<String>> units = new ArrayList<>();
     List<Sample> mix = new ArrayList<>();
-    for (List<String> ids : bench.wholes(chosen)) {
+    for (List<String> ids : session.wholes(chosen)) {
       List<String> own = ids.stream().filter(tops::contains).toList();
       if (!own.isEmpty()) {
-        List<String> all = List.copyOf(bench.space().withCarried(own));
+        List<String> all = List.copyOf(session.space().withCarried(own));
         parts += all.size();
         if (parts > Repetition.MOST_PARTS) {
           throw new Refusal(
@@ -100,28 +103,28 @@ final class Repeating {
                   + " pieces; keep some of them as one.");
         }
         units.add(all);
-        mix.add(sample(bench, all));
+        mix.add(sample(session, all));
       }
     }
-    return new Repeating(bench, units, null, mix, false);
+    return new Repeating(session, units, null, mix, false);
   }
 
   /** The repetition that is made of just these pieces. */
-  private static @Nullable Group whole(Bench bench, List<String> pieces) {
-    List<String> ids = bench.chosen(pieces);
-    for (String id : bench.filing().about(bench.piece(ids.get(0)).keeping().group())) {
-      Group g = bench.filing().group(id);
+  private static @Nullable Group whole(EditSession session, List<String> pieces) {
+    List<String> ids = session.chosen(pieces);
+    for (String id : session.filing().about(session.piece(ids.get(0)).keeping().group())) {
+      Group g = session.filing().group(id);
       if (g.repeats() != null) {
-        return bench.space().members(id).equals(new HashSet<>(ids)) ? g : null;
+        return session.space().members(id).equals(new HashSet<>(ids)) ? g : null;
       }
     }
     return null;
   }
 
-  private static List<Sample> kinds(Bench bench, List<Kind> of) {
+  private static List<Sample> kinds(EditSession session, List<Kind> of) {
     List<Sample> mix = new ArrayList<>();
     for (Kind k : of) {
-      Article a = bench.space().shapes().catalog().article(k.article());
+      Article a = session.space().shapes().catalog().article(k.article());
       double share = k.share() == null ? 1 : k.share();
       if (!(share > 0 && share <= 1e6)) {
         throw new Refusal("A share is a number above 0.");
@@ -130,17 +133,17 @@ final class Repeating {
       Piece p =
           new Piece(
               "0", a.name(), form, new Stance(Vec.ZERO, 0), On.NOTHING, false, Map.of(), null);
-      mix.add(new Sample(List.of(p.withKeeping(bench.fresh())), share));
+      mix.add(new Sample(List.of(p.withKeeping(session.fresh())), share));
     }
     return mix;
   }
 
-  private static Sample sample(Bench bench, List<String> ids) {
-    Stance lead = bench.piece(ids.get(0)).stance();
+  private static Sample sample(EditSession session, List<String> ids) {
+    Stance lead = session.piece(ids.get(0)).stance();
     Motion home = new Motion(lead.at(), Vec.ZERO, -lead.turn());
     List<Piece> parts = new ArrayList<>();
     for (String id : ids) {
-      Piece p = bench.piece(id);
+      Piece p = session.piece(id);
       parts.add(
           p.withStance(home.of(p.stance()))
               .withKeeping(
@@ -149,8 +152,8 @@ final class Repeating {
     return new Sample(parts, 1);
   }
 
-  Bench bench() {
-    return bench;
+  EditSession bench() {
+    return session;
   }
 
   /** The rule there was, if it is of this sort; else null. */
@@ -165,7 +168,7 @@ final class Repeating {
     if (group != null) {
       return members().values().stream().findFirst().map(l -> l.get(0)).orElse(null);
     }
-    return units.isEmpty() ? null : bench.piece(units.get(0).get(0));
+    return units.isEmpty() ? null : session.piece(units.get(0).get(0));
   }
 
   /**
@@ -175,23 +178,23 @@ final class Repeating {
    */
   Stance begins(Spot at) {
     Piece p = mix.get(0).parts().get(0);
-    Article a = bench.space().article(p);
-    Rest rest = new Resting(bench.space(), a, p.size(), Set.of()).at(new Target.OnPlan(at), null);
+    Article a = session.space().article(p);
+    Rest rest = new Resting(session.space(), a, p.size(), Set.of()).at(new Target.OnPlan(at), null);
     boolean stands = a.mounting() == Mounting.STANDS;
-    double floor = bench.space().shell().floorAt(at);
+    double floor = session.space().shell().floorAt(at);
     Vec there = stands ? at.at(floor) : rest.at();
     return new Stance(there, rest.turn());
   }
 
   /** How high what is not there yet begins, by its mounting: 0 for what stands. */
   double high(Spot near) {
-    Article a = bench.space().article(mix.get(0).parts().get(0));
+    Article a = session.space().article(mix.get(0).parts().get(0));
     return a.mounting() == Mounting.STANDS ? 0 : begins(near).at().y();
   }
 
   /** What is repeated for the first time, the first piece of each; none for what is adjusted. */
   List<Piece> begins() {
-    return units.stream().map(ids -> bench.piece(ids.get(0))).toList();
+    return units.stream().map(ids -> session.piece(ids.get(0))).toList();
   }
 
   /** Ids of what is repeated, as it is there now. */
@@ -199,15 +202,15 @@ final class Repeating {
     Set<String> all = new LinkedHashSet<>();
     units.forEach(all::addAll);
     if (group != null) {
-      all.addAll(bench.space().members(group.id()));
+      all.addAll(session.space().members(group.id()));
     }
     return all;
   }
 
   private TreeMap<Long, List<Piece>> members() {
     TreeMap<Long, List<Piece>> all = new TreeMap<>();
-    for (String id : bench.space().members(group.id())) {
-      Piece p = bench.piece(id);
+    for (String id : session.space().members(group.id())) {
+      Piece p = session.piece(id);
       if (p.keeping().slot() != null) {
         all.computeIfAbsent(p.keeping().slot().place(), k -> new ArrayList<>()).add(p);
       }
@@ -220,7 +223,7 @@ final class Repeating {
 
   /** A length that is given, or that there was. */
   double length(@Nullable Amount a, double current) {
-    double v = bench.length(a, current);
+    double v = session.length(a, current);
     if (!Double.isFinite(v)) {
       throw new Refusal("Say how long that is.");
     }
@@ -265,10 +268,10 @@ final class Repeating {
     Set<Long> empty = group == null || refill ? Set.of() : group.repeats().out();
     Repetition r = new Repetition(rule, mix, new TreeSet<>(empty));
     Group g = group == null ? begun(r) : group.withRepeats(r);
-    bench.rules(g.id());
-    bench.file(bench.filing().with(g));
+    session.rules(g.id());
+    session.file(session.filing().with(g));
     if (group == null) {
-      units.stream().flatMap(List::stream).forEach(bench::follows);
+      units.stream().flatMap(List::stream).forEach(session::follows);
     }
     Map<Long, List<Piece>> there = group == null ? null : members();
     Set<String> ignored = new HashSet<>();
@@ -281,9 +284,9 @@ final class Repeating {
       there.values().stream()
           .flatMap(List::stream)
           .filter(p -> !p.keeping().slot().own())
-          .forEach(p -> ignored.addAll(bench.space().withCarried(List.of(p.id()))));
+          .forEach(p -> ignored.addAll(session.space().withCarried(List.of(p.id()))));
     }
-    Laid laid = Layout.of(bench.space(), r, ignored, bench.effort());
+    LaidOut laid = Layout.of(session.space(), r, ignored, session.effort());
     if (begins || there == null) {
       there = assigned(laid);
     }
@@ -291,7 +294,7 @@ final class Repeating {
       there = standing(g, there);
     }
     put(g, r, laid, there);
-    laid.said().forEach(bench::say);
+    laid.said().forEach(session::say);
   }
 
   /** What is repeated stays where it is: each fills its place in a way of its own. */
@@ -302,21 +305,21 @@ final class Repeating {
           for (int k = 0; k < pieces.size(); k++) {
             Piece p = pieces.get(k);
             Slot slot = new Slot(place, k, true);
-            bench.set(p.withKeeping(p.keeping().withGroup(g.id()).withSlot(slot)));
+            session.set(p.withKeeping(p.keeping().withGroup(g.id()).withSlot(slot)));
           }
-          all.put(place, pieces.stream().map(p -> bench.piece(p.id())).toList());
+          all.put(place, pieces.stream().map(p -> session.piece(p.id())).toList());
         });
     return all;
   }
 
   /** What is repeated fills the first place of its sort. */
-  private Map<Long, List<Piece>> assigned(Laid laid) {
+  private Map<Long, List<Piece>> assigned(LaidOut laid) {
     Map<Long, List<Piece>> there = new LinkedHashMap<>();
     boolean[] had = new boolean[units.size()];
-    for (Laid.Place p : laid.places()) {
+    for (LaidOut.Place p : laid.places()) {
       if (p.sample() < had.length && !had[p.sample()]) {
         had[p.sample()] = true;
-        there.put(p.number(), units.get(p.sample()).stream().map(bench::piece).toList());
+        there.put(p.number(), units.get(p.sample()).stream().map(session::piece).toList());
       }
     }
     return there;
@@ -325,31 +328,31 @@ final class Repeating {
   private Group begun(Repetition r) {
     String called = mix.get(0).parts().get(0).name();
     Set<String> taken =
-        bench.filing().groups().stream().map(Group::name).collect(Collectors.toSet());
+        session.filing().groups().stream().map(Group::name).collect(Collectors.toSet());
     String name = Names.free(Names.bare(called) + " " + r.rule().called(), taken);
     String in = null;
     if (!units.isEmpty()) {
       // within the group in which what is repeated is only a part
       for (String about :
-          bench.filing().about(bench.piece(units.get(0).get(0)).keeping().group())) {
-        if (!own().containsAll(bench.space().members(about))) {
+          session.filing().about(session.piece(units.get(0).get(0)).keeping().group())) {
+        if (!own().containsAll(session.space().members(about))) {
           in = about;
           break;
         }
       }
     }
-    return new Group(bench.newId(), name, in, r);
+    return new Group(session.newId(), name, in, r);
   }
 
-  private void put(Group g, Repetition r, Laid laid, Map<Long, List<Piece>> there) {
+  private void put(Group g, Repetition r, LaidOut laid, Map<Long, List<Piece>> there) {
     Map<String, Piece> moved = new LinkedHashMap<>();
     List<Piece> made = new ArrayList<>();
     List<String> resting = new ArrayList<>();
     Set<String> gone = new LinkedHashSet<>();
     Map<String, Motion> along = new LinkedHashMap<>();
     Set<Long> kept = new HashSet<>();
-    for (Laid.Place place : laid.places()) {
-      bench.effort().goOn();
+    for (LaidOut.Place place : laid.places()) {
+      session.effort().check();
       List<Piece> now = there.get(place.number());
       kept.add(place.number());
       if (r.out().contains(place.number())) {
@@ -386,16 +389,16 @@ final class Repeating {
           }
         });
     if (!gone.isEmpty()) {
-      gone.forEach(bench::follows);
-      bench.takeOut(gone);
+      gone.forEach(session::follows);
+      session.takeOut(gone);
     }
     move(moved, along);
-    made.replaceAll(p -> p.withName(bench.freeName(Names.bare(p.name()))));
-    bench.put(made);
-    bench.settle(resting, false);
+    made.replaceAll(p -> p.withName(session.freeName(Names.bare(p.name()))));
+    session.put(made);
+    session.settle(resting, false);
     List<String> tops = new ArrayList<>(moved.keySet());
     made.forEach(p -> tops.add(p.id()));
-    bench.sayOverlaps(tops);
+    session.sayOverlaps(tops);
   }
 
   private static boolean own(Piece p) {
@@ -414,7 +417,7 @@ final class Repeating {
               ? p
               : p.withForm(part.form())
                   .withFinishes(part.finishes())
-                  .withName(same ? p.name() : bench.freeName(Names.bare(part.name()))));
+                  .withName(same ? p.name() : session.freeName(Names.bare(part.name()))));
     }
     return all;
   }
@@ -424,22 +427,22 @@ final class Repeating {
   }
 
   /** New pieces with ids that go by the repetition and the place. */
-  private List<Piece> anew(Group g, Laid.Place place, Sample s) {
+  private List<Piece> anew(Group g, LaidOut.Place place, Sample s) {
     List<Piece> all = new ArrayList<>();
     for (int k = 0; k < s.parts().size(); k++) {
       String id = g.id() + "." + place.number() + (k == 0 ? "" : "." + k);
-      boolean taken = bench.space().has(id);
+      boolean taken = session.space().has(id);
       Piece part = s.parts().get(k);
       boolean named = !units.isEmpty() || group != null;
       all.add(
-          part.withId(taken ? bench.newId() : id)
-              .withKeeping((named ? part.keeping() : bench.fresh()).withSlot(null)));
+          part.withId(taken ? session.newId() : id)
+              .withKeeping((named ? part.keeping() : session.fresh()).withSlot(null)));
     }
     return all;
   }
 
   /** What fills a place, as it is there. */
-  private List<Piece> placed(Group g, Laid.Place place, Sample s, List<Piece> filled) {
+  private List<Piece> placed(Group g, LaidOut.Place place, Sample s, List<Piece> filled) {
     Motion there = new Motion(Vec.ZERO, place.stance().at(), place.stance().turn());
     List<Piece> all = new ArrayList<>();
     for (int k = 0; k < filled.size(); k++) {
@@ -465,17 +468,17 @@ final class Repeating {
 
   /** Moves what there is, and with it what stands on it and is no part of the repetition. */
   private void move(Map<String, Piece> moved, Map<String, Motion> along) {
-    moved.keySet().forEach(bench::follows);
+    moved.keySet().forEach(session::follows);
     Map<String, Piece> all = new LinkedHashMap<>(moved);
     for (String id : moved.keySet()) {
       Motion m = along.get(id);
-      for (String c : bench.space().carriedBy(id)) {
+      for (String c : session.space().carriedBy(id)) {
         if (!moved.containsKey(c) && m != null) {
-          Piece q = bench.piece(c);
+          Piece q = session.piece(c);
           all.put(c, q.withStance(m.of(q.stance())));
         }
       }
     }
-    bench.alter(all.keySet(), p -> all.get(p.id()));
+    session.alter(all.keySet(), p -> all.get(p.id()));
   }
 }

@@ -7,8 +7,8 @@ import org.locationtech.jts.geom.Coordinate;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.place.Footprint;
 import pied.core.space.Rule;
@@ -53,10 +53,10 @@ public record Ring(
   private static final double GAP = 0.1;
 
   @Override
-  public void make(Bench bench) {
-    Repeating r = Repeating.of(bench, pieces, group, of);
+  public void make(EditSession session) {
+    Repeating r = Repeating.of(session, pieces, group, of);
     Rule.Ring old = r.old(Rule.Ring.class);
-    Space space = bench.space();
+    Space space = session.space();
     Piece first = r.first();
     String middle = around != null ? around : at == null && old != null ? old.around() : null;
     Piece about = middle != null && space.has(middle) ? space.piece(middle) : null;

@@ -7,8 +7,8 @@ import java.util.regex.Pattern;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Walls;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -79,17 +79,17 @@ public record Row(
   private static final Pattern BLOCK = Pattern.compile("\\s*(\\d+)\\s*[x*×]\\s*(\\d+)\\s*");
 
   @Override
-  public void make(Bench bench) {
+  public void make(EditSession session) {
     Matcher block = BLOCK.matcher(count == null || count.text() == null ? "" : count.text());
     if (block.matches()) {
-      withRows(Amount.typed(block.group(1))).withCount(Amount.typed(block.group(2))).make(bench);
+      withRows(Amount.typed(block.group(1))).withCount(Amount.typed(block.group(2))).make(session);
       return;
     }
-    Repeating r = Repeating.of(bench, pieces, group, of);
+    Repeating r = Repeating.of(session, pieces, group, of);
     Rule.Row old = r.old(Rule.Row.class);
     if (old == null) {
       Stance first = first(r);
-      Vec way = way(bench, first);
+      Vec way = way(session, first);
       Rule.Apart usual = new Rule.Apart(GAP, false);
       old =
           new Rule.Row(
@@ -106,7 +106,7 @@ public record Row(
               new Rule.Apart(0, false),
               false);
     } else if (along != null) {
-      old = old.withWay(way(bench, new Stance(old.at(), old.turn())));
+      old = old.withWay(way(session, new Stance(old.at(), old.turn())));
     }
     Double filled = old.length();
     if (length != null) {
@@ -155,7 +155,7 @@ public record Row(
     return new Stance(new Vec(x, y, z), p.turn());
   }
 
-  private Vec way(Bench bench, Stance first) {
+  private Vec way(EditSession session, Stance first) {
     Vec right = level(first, new Vec(1, 0, 0));
     Vec front = level(first, new Vec(0, 0, 1));
     return switch (along == null ? Line.right : along) {
@@ -167,7 +167,7 @@ public record Row(
       case across -> new Vec(1, 0, 0);
       case deep -> new Vec(0, 0, 1);
       case wall -> {
-        Wall w = Walls.named(bench.space().shell(), wall);
+        Wall w = Walls.named(session.space().shell(), wall);
         // toward the end that is farther away
         boolean forth = w.station(new Spot(first.at().x(), first.at().z())) < w.length() / 2;
         yield forth ? w.along() : w.along().times(-1);

@@ -7,8 +7,8 @@ import org.locationtech.jts.geom.Coordinate;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Wanting;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -65,8 +65,8 @@ public record Scatter(
   private static final double LEAST = 0.02;
 
   @Override
-  public void make(Bench bench) {
-    Repeating r = Repeating.of(bench, pieces, group, of);
+  public void make(EditSession session) {
+    Repeating r = Repeating.of(session, pieces, group, of);
     Rule.Scatter old = r.old(Rule.Scatter.class);
     if (old == null) {
       Piece first = r.first();

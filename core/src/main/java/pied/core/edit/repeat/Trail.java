@@ -7,8 +7,8 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Walls;
 import pied.core.edit.Wanting;
 import pied.core.measure.Side;
@@ -66,8 +66,8 @@ public record Trail(
   private record Line(List<Spot> spots, boolean closed, @Nullable String along, double high) {}
 
   @Override
-  public void make(Bench bench) {
-    Repeating r = Repeating.of(bench, pieces, group, of);
+  public void make(EditSession session) {
+    Repeating r = Repeating.of(session, pieces, group, of);
     Rule.Trail old = r.old(Rule.Trail.class);
     Line line = line(r);
     Piece first = r.first();

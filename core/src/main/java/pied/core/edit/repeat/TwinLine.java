@@ -3,8 +3,8 @@ package pied.core.edit.repeat;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit.PlanPoint;
+import pied.core.edit.EditSession;
 import pied.core.edit.Walls;
 import pied.core.edit.Wanting;
 import pied.core.solid.Vec;
@@ -41,10 +41,10 @@ public record TwinLine(
     point
   }
 
-  Twin line(Bench bench, String id) {
-    Shell shell = bench.space().shell();
+  Twin line(EditSession session, String id) {
+    Shell shell = session.space().shell();
     Vec down = new Vec(0, 0, 1);
-    return switch (Bench.need(by, "by")) {
+    return switch (EditSession.need(by, "by")) {
       case centre -> {
         var e = Shell.envelope(shell.outline());
         double x = shell.stage() != null ? 0 : (e.getMinX() + e.getMaxX()) / 2;
@@ -55,34 +55,34 @@ public record TwinLine(
         Spot mid = w.spot(w.length() / 2, 0);
         yield new Twin(id, mid.at(0), w.inward(), false);
       }
-      case across -> new Twin(id, new Vec(shell.datum().x() + x(bench), 0, 0), down, false);
+      case across -> new Twin(id, new Vec(shell.datum().x() + x(session), 0, 0), down, false);
       case deep ->
-          new Twin(id, new Vec(0, 0, shell.datum().z() + z(bench)), new Vec(1, 0, 0), false);
+          new Twin(id, new Vec(0, 0, shell.datum().z() + z(session)), new Vec(1, 0, 0), false);
       case drawn -> {
-        Vec a = point(bench, at);
-        Vec b = point(bench, to);
+        Vec a = point(session, at);
+        Vec b = point(session, to);
         if (a.distance(b) < 1e-3) {
           throw new Refusal("The line leads nowhere; click two points that are apart.");
         }
         yield new Twin(id, a, b.minus(a).unit(), false);
       }
-      case point -> new Twin(id, point(bench, at), down, true);
+      case point -> new Twin(id, point(session, at), down, true);
     };
   }
 
-  private double x(Bench bench) {
-    return bench.length(Bench.need(at, "at").x(), 0);
+  private double x(EditSession session) {
+    return session.length(EditSession.need(at, "at").x(), 0);
   }
 
-  private double z(Bench bench) {
-    return bench.length(Bench.need(at, "at").z(), 0);
+  private double z(EditSession session) {
+    return session.length(EditSession.need(at, "at").z(), 0);
   }
 
-  private static Vec point(Bench bench, @Nullable PlanPoint p) {
+  private static Vec point(EditSession session, @Nullable PlanPoint p) {
     if (p == null) {
       throw new Wanting("Click where it is.");
     }
     Amount x = p.x();
-    return new Vec(bench.length(x, 0), 0, bench.length(p.z(), 0));
+    return new Vec(session.length(x, 0), 0, session.length(p.z(), 0));
   }
 }

@@ -5,7 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
+import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.edit.place.BringIn;
 import pied.core.edit.turn.FloorLean;
@@ -34,7 +34,7 @@ final class Followers {
   /** Most pieces named in one sentence. */
   private static final int NAMED = 4;
 
-  private final Bench bench;
+  private final EditSession session;
   private final Space before;
   private final ShellWork.Result done;
   private final Following following;
@@ -42,14 +42,14 @@ final class Followers {
   private final Set<String> altered;
   private final List<String> settling = new ArrayList<>();
 
-  Followers(Bench bench, ShellWork.Result done) {
-    this.bench = bench;
+  Followers(EditSession session, ShellWork.Result done) {
+    this.session = session;
     this.done = done;
-    before = bench.space();
-    bench.rebuild(done.shell(), done.part());
+    before = session.space();
+    session.rebuild(done.shell(), done.part());
     following = new Following(before, done.shell(), done.renamed());
     ground = new Ground(before.shell(), done.shell());
-    altered = altered(before.shellBodies(), bench.space().shellBodies());
+    altered = altered(before.shellBodies(), session.space().shellBodies());
   }
 
   /** Parts that are other bodies now, came or went. */
@@ -69,7 +69,7 @@ final class Followers {
   }
 
   void follow() {
-    done.said().forEach(bench::say);
+    done.said().forEach(session::say);
     sayApron();
     for (Piece p : before.pieces()) {
       switch (p.on().kind()) {
@@ -81,7 +81,7 @@ final class Followers {
       }
     }
     settle();
-    following.offers().forEach(bench::offer);
+    following.offers().forEach(session::offer);
   }
 
   /** The stage has come in front of its setting line, over its apron. */
@@ -93,13 +93,13 @@ final class Followers {
       return;
     }
     double left = shell.stage().apron().depth() - is;
-    String over = bench.unit().fine(is) + " in front of the setting line";
-    bench.say(
+    String over = session.unit().fine(is) + " in front of the setting line";
+    session.say(
         left > 1e-6
             ? "The stage now reaches "
                 + over
                 + ", over its apron, of which "
-                + bench.unit().fine(left)
+                + session.unit().fine(left)
                 + " is left."
             : "The stage now reaches " + over + ", and nothing is left of its apron.");
   }
@@ -115,13 +115,13 @@ final class Followers {
     if (!moves && !ground.isAnother(before.bodies().body(p.id()).box())) {
       return;
     }
-    bench.follows(p.id());
+    session.follows(p.id());
     if (moves) {
-      bench.shift(List.of(p.id()), by);
+      session.shift(List.of(p.id()), by);
     }
     if (!p.lean().equals(Lean.NONE) && FloorLean.same(p.lean(), FloorLean.of(before, p))) {
-      Piece now = bench.piece(p.id());
-      bench.set(now.withLean(FloorLean.of(bench.space(), now)));
+      Piece now = session.piece(p.id());
+      session.set(now.withLean(FloorLean.of(session.space(), now)));
     }
     settling.add(p.id());
   }
@@ -141,17 +141,17 @@ final class Followers {
     if (!concerned) {
       return;
     }
-    bench.follows(p.id());
+    session.follows(p.id());
     if (wall != null) {
-      bench.set(p.withOn(On.wall(wall)));
+      session.set(p.withOn(On.wall(wall)));
     }
-    bench.shift(List.of(p.id()), by);
-    Piece now = bench.piece(p.id());
-    On touched = Resting.of(bench.space(), now).carrier(now.pose());
+    session.shift(List.of(p.id()), by);
+    Piece now = session.piece(p.id());
+    On touched = Resting.of(session.space(), now).carrier(now.pose());
     if (!touched.equals(now.on())) {
-      bench.set(now.withOn(touched));
+      session.set(now.withOn(touched));
       if (touched.equals(On.NOTHING)) {
-        bench.say(p.name() + " touches nothing that could carry it.");
+        session.say(p.name() + " touches nothing that could carry it.");
       }
     }
   }
@@ -168,28 +168,28 @@ final class Followers {
 
   /** What sits in an opening goes with it, and fills it again if it did before. */
   private void inset(Piece p) {
-    Shell shell = bench.space().shell();
+    Shell shell = session.space().shell();
     Opening was = before.shell().opening(p.on().id());
     Opening now = shell.opening(p.on().id());
     if (was != null && was.equals(now) && !altered.contains(PartName.wall(now.wall()).text())) {
       return;
     }
-    bench.follows(p.id());
+    session.follows(p.id());
     if (was == null || now == null || now.kind() != Opening.Kind.opening) {
-      bench.set(p.withOn(On.NOTHING));
-      bench.say(p.name() + " has lost its opening.");
+      session.set(p.withOn(On.NOTHING));
+      session.say(p.name() + " has lost its opening.");
       return;
     }
     Rest rest = Inset.rest(shell, now);
     boolean turned = p.turn() != Inset.rest(before.shell(), was).turn();
-    bench.set(p.withAt(rest.at()).withTurn(rest.turn() + (turned ? 180 : 0)));
+    session.set(p.withAt(rest.at()).withTurn(rest.turn() + (turned ? 180 : 0)));
     boolean filled = p.size().width() == was.width() && p.size().height() == was.height();
     if (filled && (was.width() != now.width() || was.height() != now.height())) {
       try {
-        Size size = Inset.size(shell, now, bench.space().article(p));
-        bench.set(bench.piece(p.id()).withSize(size));
+        Size size = Inset.size(shell, now, session.space().article(p));
+        session.set(session.piece(p.id()).withSize(size));
       } catch (Refusal e) {
-        bench.say(e.in(bench.unit()).getMessage());
+        session.say(e.in(session.unit()).getMessage());
       }
     }
   }
@@ -199,22 +199,22 @@ final class Followers {
     List<String> outside = new ArrayList<>();
     List<String> inside = new ArrayList<>();
     for (String id : settling) {
-      Piece p = bench.piece(id);
-      boolean in = bench.space().shell().holds(new Spot(p.at().x(), p.at().z()));
+      Piece p = session.piece(id);
+      boolean in = session.space().shell().holds(new Spot(p.at().x(), p.at().z()));
       (in ? inside : outside).add(id);
       if (!in) {
-        bench.set(p.withOn(On.NOTHING));
+        session.set(p.withOn(On.NOTHING));
       }
     }
-    bench.settle(inside, false);
+    session.settle(inside, false);
     if (outside.isEmpty()) {
       return;
     }
-    List<String> names = outside.stream().map(id -> bench.piece(id).name()).toList();
+    List<String> names = outside.stream().map(id -> session.piece(id).name()).toList();
     String some = String.join(", ", names.subList(0, Math.min(NAMED, names.size())));
     String more = names.size() > NAMED ? " and " + (names.size() - NAMED) + " more" : "";
-    bench.say(some + more + (names.size() == 1 ? " is" : " are") + " now outside.");
-    bench.offer(
+    session.say(some + more + (names.size() == 1 ? " is" : " are") + " now outside.");
+    session.offer(
         new Offer(
             outside.size() == 1 ? "Bring it in" : "Bring them in", List.of(new BringIn(outside))));
   }

@@ -1,6 +1,6 @@
 package pied.core.edit.shell;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;

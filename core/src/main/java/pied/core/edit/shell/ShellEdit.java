@@ -1,7 +1,7 @@
 package pied.core.edit.shell;
 
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 
 /**
  * Something done to the shell of a space. A part without an id is a new one; what is missing stays,
@@ -16,8 +16,8 @@ public interface ShellEdit extends Edit {
   ShellWork.Result rebuild(ShellWork work);
 
   @Override
-  default void make(Bench bench) {
-    ShellWork.Result done = rebuild(new ShellWork(bench.space(), bench.unit()));
-    new Followers(bench, done).follow();
+  default void make(EditSession session) {
+    ShellWork.Result done = rebuild(new ShellWork(session.space(), session.unit()));
+    new Followers(session, done).follow();
   }
 }

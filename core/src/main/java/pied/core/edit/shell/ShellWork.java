@@ -1,6 +1,6 @@
 package pied.core.edit.shell;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -10,8 +10,8 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.catalog.Sizing;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.measure.Side;
 import pied.core.piece.Form;
@@ -47,34 +47,34 @@ public record Fill(
     @Nullable List<Measure> measures,
     @Nullable Boolean opening,
     @Nullable Amount clearance,
-    @Nullable Beyond beyond)
+    @Nullable OutOfRange beyond)
     implements Edit, FillBuilder.With {
   /** A slice is so thick, metres, or a tenth of the piece. */
   private static final double SLICE = 0.01;
 
   @Override
-  public void make(Bench bench) {
-    Piece p = bench.chosen(piece);
-    double free = bench.length(clearance, 0);
+  public void make(EditSession session) {
+    Piece p = session.chosen(piece);
+    double free = session.length(clearance, 0);
     if (!(free >= 0 && free < Size.MOST)) {
       throw new Refusal("A clearance is 0 or more; " + Said.length(free) + " was asked for.");
     }
     if (Boolean.TRUE.equals(opening)) {
-      opening(bench, p, free);
+      opening(session, p, free);
     } else if (measures == null || measures.isEmpty()) {
       throw new Refusal("Say what is to be filled: the width, the depth or the height.");
     } else {
       for (Measure m : new LinkedHashSet<>(measures)) {
-        between(bench, bench.piece(piece), m, free);
+        between(session, session.piece(piece), m, free);
       }
     }
-    bench.sayOverlaps(List.of(piece));
+    session.sayOverlaps(List.of(piece));
   }
 
   // ---- between two things
 
-  private void between(Bench bench, Piece p, Measure m, double free) {
-    Space space = bench.space();
+  private void between(EditSession session, Piece p, Measure m, double free) {
+    Space space = session.space();
     boolean up = m == Measure.height;
     boolean stands = space.article(p).mounting() == Mounting.STANDS && !p.attached();
     double slice = Math.min(SLICE, m.of(p.size()) / 10);
@@ -95,23 +95,23 @@ public record Fill(
       throw new Refusal(
           "Only " + Said.length(all) + " is free there, so that clearance leaves nothing.");
     }
-    Size next = m.with(p.size(), fitting(bench, p, m, wanted));
-    Form form = Fitting.form(bench, p, next, beyond, this::withBeyond);
+    Size next = m.with(p.size(), fitting(session, p, m, wanted));
+    Form form = Fitting.form(session, p, next, beyond, this::withBeyond);
     double left = wanted - m.of(form.size());
     if (Math.abs(left) > Resting.CONTACT) {
-      bench.say(Said.length(left) + " stays free.");
+      session.say(Said.length(left) + " stays free.");
     }
     // what is left free is so on both sides alike; what stands goes on standing
     double lowEnd = up && stands ? 0 : from - before + (all - m.of(form.size())) / 2;
     Hold stays = Hold.FOOT.with(m, -1);
     Vec shift = p.pose().direct(way.times(lowEnd));
-    bench.shift(List.of(p.id()), shift);
-    Fitting.give(bench, bench.piece(p.id()), form, stays);
+    session.shift(List.of(p.id()), shift);
+    Fitting.give(session, session.piece(p.id()), form, stays);
   }
 
   /** What comes in steps takes the largest that fits. */
-  private static double fitting(Bench bench, Piece p, Measure m, double wanted) {
-    Sizing.Rule rule = bench.space().article(p).sizing().rule(m);
+  private static double fitting(EditSession session, Piece p, Measure m, double wanted) {
+    Sizing.Rule rule = session.space().article(p).sizing().rule(m);
     boolean steps = !(rule instanceof Sizing.Free) && rule.least() < rule.most();
     double nearest = rule.nearest(wanted);
     if (!steps || nearest <= wanted + 1e-9 || wanted < rule.least()) {
@@ -144,24 +144,24 @@ public record Fill(
 
   // ---- an opening
 
-  private void opening(Bench bench, Piece p, double free) {
-    Space space = bench.space();
+  private void opening(EditSession session, Piece p, double free) {
+    Space space = session.space();
     Spot here = new Spot(p.at().x(), p.at().z());
     Opening o = Inset.nearest(space.shell(), here);
     Article article = space.article(p);
     Rest rest = Inset.rest(space.shell(), o);
     Size wanted = new Size(o.width() - 2 * free, p.size().depth(), o.height() - free);
-    Asked.sound(wanted.width());
-    Asked.sound(wanted.height());
-    Form form = Fitting.form(bench, p, wanted, beyond, this::withBeyond);
+    MeasureReader.sound(wanted.width());
+    MeasureReader.sound(wanted.height());
+    Form form = Fitting.form(session, p, wanted, beyond, this::withBeyond);
     boolean other = Math.cos(Math.toRadians(p.turn() - rest.turn())) < 0;
     double turn = other ? rest.turn() + 180 : rest.turn(); // it goes on facing where it does
-    bench.shift(List.of(p.id()), rest.at().minus(p.at()));
-    bench.set(bench.piece(p.id()).withTurn(turn));
-    Fitting.give(bench, bench.piece(p.id()), form, Hold.FOOT);
+    session.shift(List.of(p.id()), rest.at().minus(p.at()));
+    session.set(session.piece(p.id()).withTurn(turn));
+    Fitting.give(session, session.piece(p.id()), form, Hold.FOOT);
     if (article.mounting() == Mounting.OPENING) {
-      bench.set(bench.piece(p.id()).withOn(rest.on()));
+      session.set(session.piece(p.id()).withOn(rest.on()));
     }
-    bench.say(p.name() + " fills the " + o.words() + " in " + space.wallName(o.wall()) + ".");
+    session.say(p.name() + " fills the " + o.words() + " in " + space.wallName(o.wall()) + ".");
   }
 }

@@ -8,9 +8,9 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
-import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.measure.Hold;
 import pied.core.measure.Reach;
@@ -39,31 +39,36 @@ final class Fitting {
    * @throws Declined if the article does not come in that size
    */
   static Form form(
-      Bench bench, Piece p, Size wanted, @Nullable Beyond beyond, Function<Beyond, Edit> instead) {
-    Article article = bench.space().article(p);
+      EditSession session,
+      Piece p,
+      Size wanted,
+      @Nullable OutOfRange beyond,
+      Function<OutOfRange, Edit> instead) {
+    Article article = session.space().article(p);
     Size stepped = article.sizing().stepped(wanted);
     Refusal not = refusal(article, p.name(), stepped);
     if (not == null) {
-      sayStep(bench, p, article, wanted, stepped);
+      sayStep(session, p, article, wanted, stepped);
       return p.form().withSize(stepped).withStretched(false);
     }
-    if (beyond == Beyond.stretch) {
+    if (beyond == OutOfRange.stretch) {
       return p.form().withSize(wanted).withStretched(true);
     }
     Size nearest = article.nearest(wanted);
-    if (beyond == Beyond.nearest) {
-      bench.say(
+    if (beyond == OutOfRange.nearest) {
+      session.say(
           p.name()
               + " is now "
-              + nearest.text(bench.unit())
+              + nearest.text(session.unit())
               + ", the nearest it comes in to what was asked.");
       return p.form().withSize(nearest).withStretched(false);
     }
     List<Offer> offers = new ArrayList<>();
     if (!nearest.sameAs(p.size())) {
-      offers.add(new Offer("Take the nearest it comes in", List.of(instead.apply(Beyond.nearest))));
+      offers.add(
+          new Offer("Take the nearest it comes in", List.of(instead.apply(OutOfRange.nearest))));
     }
-    offers.add(new Offer("Stretch it anyway", List.of(instead.apply(Beyond.stretch))));
+    offers.add(new Offer("Stretch it anyway", List.of(instead.apply(OutOfRange.stretch))));
     throw new Declined(not, offers);
   }
 
@@ -76,10 +81,10 @@ final class Fitting {
     }
   }
 
-  private static void sayStep(Bench bench, Piece p, Article a, Size wanted, Size stepped) {
+  private static void sayStep(EditSession session, Piece p, Article a, Size wanted, Size stepped) {
     for (Measure m : Measure.values()) {
       if (Math.abs(m.of(stepped) - m.of(wanted)) > 1e-9) {
-        bench.say(
+        session.say(
             p.name()
                 + " comes "
                 + a.sizing().rule(m).words()
@@ -95,29 +100,29 @@ final class Fitting {
   /**
    * Gives a piece a form. What holds stays where it is; what it carries comes to rest on it again.
    */
-  static void give(Bench bench, Piece p, Form next, Hold hold) {
-    Hold stays = hold.orElse(usual(bench.space(), p, next.size()));
+  static void give(EditSession session, Piece p, Form next, Hold hold) {
+    Hold stays = hold.orElse(usual(session.space(), p, next.size()));
     Vec shift = p.pose().direct(stays.on(p.size()).minus(stays.on(next.size())));
-    Set<String> carried = bench.space().carriedBy(p.id());
-    bench.set(p.withForm(next).withAt(p.at().plus(shift)));
-    follow(bench, p, carried, next.size().height() - p.size().height());
-    boolean stands = bench.article(p.id()).mounting() == Mounting.STANDS && !p.attached();
+    Set<String> carried = session.space().carriedBy(p.id());
+    session.set(p.withForm(next).withAt(p.at().plus(shift)));
+    follow(session, p, carried, next.size().height() - p.size().height());
+    boolean stands = session.article(p.id()).mounting() == Mounting.STANDS && !p.attached();
     if (stands && hold.upright() == null && !p.lean().equals(Lean.NONE)) {
-      bench.settle(List.of(p.id()), true);
+      session.settle(List.of(p.id()), true);
     } else {
-      bench.carriers(List.of(p.id()));
+      session.carriers(List.of(p.id()));
     }
   }
 
   /** What stands on it stays over its place and comes to rest again. */
-  private static void follow(Bench bench, Piece p, Set<String> carried, double up) {
+  private static void follow(EditSession session, Piece p, Set<String> carried, double up) {
     if (carried.isEmpty()) {
       return;
     }
     if (up > 0) {
-      bench.alter(carried, q -> q.moved(new Vec(0, up, 0)));
+      session.alter(carried, q -> q.moved(new Vec(0, up, 0)));
     }
-    bench.settle(carried, true);
+    session.settle(carried, true);
   }
 
   /**

@@ -1,6 +1,6 @@
 package pied.core.edit.size;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.math.BigDecimal;
@@ -9,14 +9,14 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
+import pied.core.space.Validity;
 import pied.core.units.Said;
 
 /**
@@ -38,37 +38,37 @@ public record KnownLength(
     Amount length,
     @Nullable Measure along,
     @Nullable String hold,
-    @Nullable Beyond beyond)
+    @Nullable OutOfRange beyond)
     implements Edit, KnownLengthBuilder.With {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    Piece lead = bench.piece(ids.get(ids.size() - 1));
-    Vec way = Sound.point(need(to, "to")).minus(Sound.point(need(from, "from")));
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    Piece lead = session.piece(ids.get(ids.size() - 1));
+    Vec way = Validity.point(need(to, "to")).minus(Validity.point(need(from, "from")));
     double now = way.length();
     if (now < Size.LEAST) {
       throw new Refusal("The two points are the same; choose two that are apart.");
     }
-    double wanted = need(length, "length").length(bench.unit(), now);
-    Asked.sound(wanted);
+    double wanted = need(length, "length").length(session.unit(), now);
+    MeasureReader.sound(wanted);
     double factor = along == null ? wanted / now : one(lead.pose().undirect(way), wanted);
     Hold stays = Hold.read(hold);
     for (String id : ids) {
-      Piece p = bench.piece(id);
+      Piece p = session.piece(id);
       Size next =
           along == null
               ? p.size().times(factor)
               : along.with(p.size(), along.of(p.size()) * factor);
-      Fitting.give(bench, p, Fitting.form(bench, p, next, beyond, this::withBeyond), stays);
+      Fitting.give(session, p, Fitting.form(session, p, next, beyond, this::withBeyond), stays);
     }
-    bench.say(
+    session.say(
         Said.length(now)
             + " became "
             + Said.length(wanted)
             + ", a factor of "
             + factor(factor)
             + ".");
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 
   /** The measure of a piece that the way between two points lies along most. */

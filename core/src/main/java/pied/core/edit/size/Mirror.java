@@ -6,8 +6,8 @@ import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Mounting;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -26,39 +26,39 @@ import pied.core.solid.Vec;
 public record Mirror(List<String> pieces, @Nullable Measure across, @Nullable String about)
     implements Edit, MirrorBuilder.With {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     Measure m = across == null ? Measure.width : across;
     Hold mark = Hold.read(about).orElse(new Hold(0, 0, 0));
-    for (String id : bench.tops(ids)) {
-      Piece p = bench.piece(id);
-      boolean upright = bench.article(id).mounting() == Mounting.STANDS || p.attached();
+    for (String id : session.tops(ids)) {
+      Piece p = session.piece(id);
+      boolean upright = session.article(id).mounting() == Mounting.STANDS || p.attached();
       if (m == Measure.height && !upright) {
         throw new Refusal(
             p.name() + " cannot be mirrored top to bottom, for it would not hang or sit any more.");
       }
-      if (m != Measure.width && bench.article(id).mounting() == Mounting.WALL) {
+      if (m != Measure.width && session.article(id).mounting() == Mounting.WALL) {
         throw new Refusal(
             p.name() + " has its back to the wall; it is mirrored left to right only.");
       }
-      one(bench, p, m, mark);
+      one(session, p, m, mark);
     }
     if (m == Measure.height) {
-      bench.settle(bench.space().carriedBy(ids), true);
+      session.settle(session.space().carriedBy(ids), true);
     }
-    bench.carriers(ids);
-    bench.sayOverlaps(ids);
+    session.carriers(ids);
+    session.sayOverlaps(ids);
   }
 
-  private static void one(Bench bench, Piece p, Measure m, Hold mark) {
+  private static void one(EditSession session, Piece p, Measure m, Hold mark) {
     Vec n = p.pose().direct(SpaceSize.way(m));
     double at = p.pose().apply(mark.on(p.size())).dot(n);
     Set<String> all =
         m == Measure.height // what stands on it does not go over with it
-            ? bench.attachedTo(p.id())
-            : bench.space().withCarried(List.of(p.id()));
+            ? session.attachedTo(p.id())
+            : session.space().withCarried(List.of(p.id()));
     all.add(p.id());
-    bench.alter(all, q -> mirrored(q, n, at));
+    session.alter(all, q -> mirrored(q, n, at));
   }
 
   /**

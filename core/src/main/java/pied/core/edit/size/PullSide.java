@@ -1,6 +1,6 @@
 package pied.core.edit.size;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
@@ -8,8 +8,8 @@ import java.util.Set;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.catalog.Sizing;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -20,8 +20,8 @@ import pied.core.size.Size;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 
 /**
  * Pulls a side of a piece to where a line of sight passes it, as far as the article comes; the
@@ -48,19 +48,19 @@ public record PullSide(
   private record Snap(double by, String words) {}
 
   @Override
-  public void make(Bench bench) {
-    Piece p = bench.chosen(piece);
+  public void make(EditSession session) {
+    Piece p = session.chosen(piece);
     Measure m = need(side, "side").measure();
     Vec out = p.pose().direct(side.outward());
     Sight s = need(ray, "ray");
     Vec middle = p.pose().apply(side.middle(p.size()));
     double by = along(middle, out, s) - (grip == null ? 0 : along(middle, out, grip));
-    Snap snap = near > 0 ? snap(bench.space(), p, middle, out, by) : null;
+    Snap snap = near > 0 ? snap(session.space(), p, middle, out, by) : null;
     double pulled = snap == null ? by : snap.by();
     Hold stays = Hold.read(hold);
     boolean both = stays.along(m) != null && stays.along(m) == 0;
     int end = side == Side.left || side == Side.back || side == Side.under ? 1 : -1;
-    Article article = bench.space().article(p);
+    Article article = session.space().article(p);
     Sizing.Rule rule = article.sizing().rule(m);
     double wanted = m.of(p.size()) + (both ? 2 : 1) * pulled;
     double can = Math.max(Size.LEAST, Math.min(Size.MOST, rule.nearest(wanted)));
@@ -68,20 +68,20 @@ public record PullSide(
     asked[m.ordinal()] = p.form().stretched() ? Math.max(Size.LEAST, wanted) : can;
     Size next =
         article.sizing().follow(p.size(), Together.of(together, article).follow(p.size(), asked));
-    Beyond beyond = p.form().stretched() ? Beyond.stretch : Beyond.nearest;
-    Form form = Fitting.form(bench, p, next, beyond, b -> this);
-    Fitting.give(bench, p, form, both ? stays : stays.with(m, end));
+    OutOfRange beyond = p.form().stretched() ? OutOfRange.stretch : OutOfRange.nearest;
+    Form form = Fitting.form(session, p, next, beyond, b -> this);
+    Fitting.give(session, p, form, both ? stays : stays.with(m, end));
     if (snap != null && Math.abs(m.of(form.size()) - wanted) < 1e-9) {
-      bench.say(snap.words() + ".");
+      session.say(snap.words() + ".");
     } else if (Math.abs(can - wanted) > 1e-9 && !p.form().stretched()) {
-      bench.say(p.name() + " comes " + rule.words() + " " + m.words() + ".");
+      session.say(p.name() + " comes " + rule.words() + " " + m.words() + ".");
     }
-    bench.sayOverlaps(List.of(p.id()));
+    session.sayOverlaps(List.of(p.id()));
   }
 
   /** How far along a line from a point a sight passes nearest to it. */
   private static double along(Vec from, Vec way, Sight s) {
-    Vec d = Sound.sight(s.from(), s.along());
+    Vec d = Validity.sight(s.from(), s.along());
     Vec off = s.from().minus(from);
     double cos = way.dot(d);
     double sin = 1 - cos * cos;

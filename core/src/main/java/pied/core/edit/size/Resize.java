@@ -1,6 +1,6 @@
 package pied.core.edit.size;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
@@ -8,9 +8,9 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.measure.Hold;
 import pied.core.piece.Form;
@@ -40,7 +40,7 @@ public record Resize(
     @Nullable Together together,
     @Nullable Boolean natural,
     @Nullable Boolean alongSpace,
-    @Nullable Beyond beyond)
+    @Nullable OutOfRange beyond)
     implements Edit, ResizeBuilder.With {
   /** By the piece's own measures, each by itself. */
   public Resize(List<String> pieces, Measures size, @Nullable String hold) {
@@ -48,25 +48,25 @@ public record Resize(
   }
 
   @Override
-  public void make(Bench bench) {
+  public void make(EditSession session) {
     need(size, "size");
-    List<String> ids = bench.chosen(pieces);
+    List<String> ids = session.chosen(pieces);
     Hold stays = Hold.read(hold);
-    for (List<String> whole : bench.wholes(ids)) {
+    for (List<String> whole : session.wholes(ids)) {
       if (whole.size() > 1) {
-        new SizeAsOne(whole, size, hold, together, beyond).make(bench);
+        new SizeAsOne(whole, size, hold, together, beyond).make(session);
       } else {
-        Piece p = bench.piece(whole.get(0));
-        Form next = Fitting.form(bench, p, wanted(bench, p), beyond, this::withBeyond);
-        sayWhatFollowed(bench, p, next.size());
-        Fitting.give(bench, p, next, stays);
+        Piece p = session.piece(whole.get(0));
+        Form next = Fitting.form(session, p, wanted(session, p), beyond, this::withBeyond);
+        sayWhatFollowed(session, p, next.size());
+        Fitting.give(session, p, next, stays);
       }
     }
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 
   /** A measure that nobody asked for has changed, because of what the piece is. */
-  private void sayWhatFollowed(Bench bench, Piece p, Size next) {
+  private void sayWhatFollowed(EditSession session, Piece p, Size next) {
     boolean one = size.whole() == null && !Boolean.TRUE.equals(alongSpace);
     boolean made = together == null || together == Together.none || together == Together.usual;
     if (!one || !made || isWhole(size.width()) || isWhole(size.depth()) || isWhole(size.height())) {
@@ -75,10 +75,10 @@ public record Resize(
     Amount[] asked = {size.width(), size.depth(), size.height()};
     for (Measure m : Measure.values()) {
       if (asked[m.ordinal()] == null && Math.abs(m.of(next) - m.of(p.size())) > 1e-6) {
-        bench.say(
+        session.say(
             p.name()
                 + " goes in proportion, as it is made; it is now "
-                + next.text(bench.unit())
+                + next.text(session.unit())
                 + ".");
         return;
       }
@@ -90,20 +90,20 @@ public record Resize(
     return a != null && a.text() != null && a.text().matches("(?s).*[a-zA-Z×].*");
   }
 
-  private Size wanted(Bench bench, Piece p) {
-    Article article = bench.space().article(p);
+  private Size wanted(EditSession session, Piece p) {
+    Article article = session.space().article(p);
     Size from = Boolean.TRUE.equals(natural) ? article.size() : p.size();
     double[] asked;
     if (Boolean.TRUE.equals(alongSpace)) {
       SpaceSize turned = SpaceSize.of(p);
-      asked = turned.own(Asked.read(size, turned.extent(from), bench.unit()), from);
+      asked = turned.own(MeasureReader.read(size, turned.extent(from), session.unit()), from);
     } else {
-      asked = Asked.read(size, from, article.size(), bench.unit());
+      asked = MeasureReader.read(size, from, article.size(), session.unit());
     }
     flat(p, article, asked);
     asked = Together.of(together, article).follow(from, asked);
     for (double v : asked) {
-      Asked.sound(v);
+      MeasureReader.sound(v);
     }
     return article.sizing().follow(p.size(), asked);
   }
@@ -113,10 +113,10 @@ public record Resize(
     for (Measure m : Measure.values()) {
       double v = asked[m.ordinal()];
       boolean changes = !Double.isNaN(v) && Math.abs(v - m.of(p.size())) > 1e-9;
-      if (changes && article.isFlat(m) && beyond != Beyond.stretch) {
+      if (changes && article.isFlat(m) && beyond != OutOfRange.stretch) {
         throw new Declined(
             p.name() + " is flat; there is nothing of it to be made so " + m.words() + ".",
-            List.of(new Offer("Stretch it anyway", List.of(withBeyond(Beyond.stretch)))));
+            List.of(new Offer("Stretch it anyway", List.of(withBeyond(OutOfRange.stretch)))));
       }
     }
   }
@@ -127,6 +127,6 @@ public record Resize(
    * @throws Refusal if one is none
    */
   public static Size measured(LengthUnit unit, Measures m, Article article) {
-    return article.sizing().follow(article.size(), Asked.read(m, article.size(), unit));
+    return article.sizing().follow(article.size(), MeasureReader.read(m, article.size(), unit));
   }
 }

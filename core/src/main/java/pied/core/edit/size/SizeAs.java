@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
@@ -23,30 +23,30 @@ public record SizeAs(
     @Nullable List<Measure> measures,
     @Nullable Together together,
     @Nullable String hold,
-    @Nullable Beyond beyond)
+    @Nullable OutOfRange beyond)
     implements Edit, SizeAsBuilder.With {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     if (ids.size() < 2) {
       throw new Refusal("Select what is to be as large as another, and that one last.");
     }
     List<Measure> taken =
         measures == null || measures.isEmpty() ? List.of(Measure.values()) : measures;
-    Size as = bench.piece(ids.get(ids.size() - 1)).size();
+    Size as = session.piece(ids.get(ids.size() - 1)).size();
     Hold stays = Hold.read(hold);
     List<String> others = ids.subList(0, ids.size() - 1);
     for (String id : others) {
-      Piece p = bench.piece(id);
+      Piece p = session.piece(id);
       double[] asked = {Double.NaN, Double.NaN, Double.NaN};
       taken.forEach(m -> asked[m.ordinal()] = m.of(as));
       Size wanted =
-          bench
+          session
               .article(id)
               .sizing()
-              .follow(p.size(), Together.of(together, bench.article(id)).follow(p.size(), asked));
-      Fitting.give(bench, p, Fitting.form(bench, p, wanted, beyond, this::withBeyond), stays);
+              .follow(p.size(), Together.of(together, session.article(id)).follow(p.size(), asked));
+      Fitting.give(session, p, Fitting.form(session, p, wanted, beyond, this::withBeyond), stays);
     }
-    bench.sayOverlaps(others);
+    session.sayOverlaps(others);
   }
 }

@@ -1,6 +1,6 @@
 package pied.core.edit.size;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashMap;
@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
-import pied.core.edit.Bench;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.measure.Hold;
 import pied.core.piece.Form;
@@ -36,18 +36,18 @@ public record SizeAsOne(
     Measures size,
     @Nullable String hold,
     @Nullable Together together,
-    @Nullable Beyond beyond)
+    @Nullable OutOfRange beyond)
     implements Edit, SizeAsOneBuilder.With {
   private static final double SAME = 1e-9;
 
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
-    Box whole = whole(bench.space(), ids);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    Box whole = whole(session.space(), ids);
     Size now = size(whole);
-    double[] asked = Asked.read(need(size, "size"), now, bench.unit());
-    Piece lead = bench.piece(ids.get(ids.size() - 1));
-    asked = Together.of(together, bench.space().article(lead)).follow(now, asked);
+    double[] asked = MeasureReader.read(need(size, "size"), now, session.unit());
+    Piece lead = session.piece(ids.get(ids.size() - 1));
+    asked = Together.of(together, session.space().article(lead)).follow(now, asked);
     double[] factors = new double[3];
     for (Measure m : Measure.values()) {
       double v = asked[m.ordinal()];
@@ -57,17 +57,17 @@ public record SizeAsOne(
     Vec stays = new Vec(whole.centre().x(), whole.min().y(), whole.centre().z()).plus(from);
     Map<String, Piece> next = new HashMap<>();
     for (String id : ids) {
-      Piece p = bench.piece(id);
-      Form form = Fitting.form(bench, p, sized(p, factors), beyond, this::withBeyond);
+      Piece p = session.piece(id);
+      Form form = Fitting.form(session, p, sized(p, factors), beyond, this::withBeyond);
       next.put(id, p.withForm(form).withAt(placed(p.at(), stays, factors)));
     }
-    Set<String> others = new HashSet<>(bench.space().carriedBy(ids));
+    Set<String> others = new HashSet<>(session.space().carriedBy(ids));
     others.removeAll(ids);
-    bench.alter(others, q -> q.withAt(placed(q.at(), stays, factors)));
-    bench.alter(ids, q -> next.get(q.id()));
-    bench.settle(others, true);
-    bench.carriers(ids);
-    bench.sayOverlaps(ids);
+    session.alter(others, q -> q.withAt(placed(q.at(), stays, factors)));
+    session.alter(ids, q -> next.get(q.id()));
+    session.settle(others, true);
+    session.carriers(ids);
+    session.sayOverlaps(ids);
   }
 
   /** The upright box about pieces. */

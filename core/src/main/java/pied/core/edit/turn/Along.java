@@ -1,6 +1,6 @@
 package pied.core.edit.turn;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
@@ -8,8 +8,8 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.LineSegment;
 import pied.core.Nullable;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.Walls;
 import pied.core.measure.Hold;
 import pied.core.measure.Side;
@@ -32,19 +32,19 @@ import pied.core.space.Wall;
 public record Along(List<String> pieces, String to, @Nullable Side side, @Nullable String about)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.tops(bench.chosen(pieces));
+  public void make(EditSession session) {
+    List<String> ids = session.tops(session.chosen(pieces));
     if (side == Side.top || side == Side.under) {
       throw new Refusal("Say which upright side is to run along it: left, right, front or back.");
     }
     Hold mark = Hold.pivot(about);
     for (String id : ids) {
-      Piece p = bench.piece(id);
-      double toward = toward(bench.space(), p, need(to, "to"));
+      Piece p = session.piece(id);
+      double toward = toward(session.space(), p, need(to, "to"));
       double more = side == null ? least(toward - p.turn(), 90) : toward - own(side) - p.turn();
-      Swing.upright(bench, p, Swing.mark(p, mark), least(more, 360));
+      Swing.upright(session, p, Swing.mark(p, mark), least(more, 360));
     }
-    Swing.rest(bench, ids);
+    Swing.rest(session, ids);
   }
 
   /** The direction out of a side, degrees from its front. */

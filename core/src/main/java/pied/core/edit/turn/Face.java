@@ -1,19 +1,19 @@
 package pied.core.edit.turn;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
 import pied.core.space.Spot;
+import pied.core.space.Validity;
 import pied.core.space.Wall;
 
 /**
@@ -55,9 +55,9 @@ public record Face(
   }
 
   @Override
-  public void make(Bench bench) {
+  public void make(EditSession session) {
     need(what, "what");
-    List<String> ids = bench.tops(bench.chosen(pieces));
+    List<String> ids = session.tops(session.chosen(pieces));
     if (what == What.eachOther && ids.size() != 2) {
       throw new Refusal("Two pieces face each other; select two.");
     }
@@ -66,19 +66,19 @@ public record Face(
       throw new Refusal("Select what is to face the lead as well; the lead is picked last.");
     }
     Hold mark = Hold.pivot(about);
-    List<Piece> before = ids.stream().map(bench::piece).toList();
-    Piece lead = bench.piece(turned.get(turned.size() - 1));
-    double all = Boolean.TRUE.equals(together) ? more(bench, before, lead, mark) : Double.NaN;
+    List<Piece> before = ids.stream().map(session::piece).toList();
+    Piece lead = session.piece(turned.get(turned.size() - 1));
+    double all = Boolean.TRUE.equals(together) ? more(session, before, lead, mark) : Double.NaN;
     for (String id : turned) {
-      Piece p = bench.piece(id);
-      double more = Double.isNaN(all) ? more(bench, before, p, mark) : all;
-      Swing.upright(bench, p, Swing.mark(p, mark), more);
+      Piece p = session.piece(id);
+      double more = Double.isNaN(all) ? more(session, before, p, mark) : all;
+      Swing.upright(session, p, Swing.mark(p, mark), more);
     }
-    Swing.rest(bench, turned);
+    Swing.rest(session, turned);
   }
 
-  private double more(Bench bench, List<Piece> before, Piece p, Hold mark) {
-    double toward = toward(bench, before, p, Swing.mark(p, mark));
+  private double more(EditSession session, List<Piece> before, Piece p, Hold mark) {
+    double toward = toward(session, before, p, Swing.mark(p, mark));
     if (Double.isNaN(toward)) {
       throw new Refusal(p.name() + " is right there, so there is no direction to face.");
     }
@@ -94,14 +94,14 @@ public record Face(
     return by == 0 ? t : Math.rint(t / by) * by;
   }
 
-  private double toward(Bench bench, List<Piece> before, Piece p, Vec from) {
+  private double toward(EditSession session, List<Piece> before, Piece p, Vec from) {
     return switch (what) {
       case point -> Swing.bearing(from, point(p));
       case piece -> {
         if (p.id().equals(piece)) {
           throw new Refusal(p.name() + " cannot face itself.");
         }
-        yield Swing.bearing(from, bench.piece(need(piece, "piece")).at());
+        yield Swing.bearing(from, session.piece(need(piece, "piece")).at());
       }
       case lead -> Swing.bearing(from, before.get(before.size() - 1).at());
       case eachOther -> {
@@ -109,20 +109,20 @@ public record Face(
         yield Swing.bearing(from, other.at());
       }
       case audience -> {
-        if (bench.space().shell().stage() == null) {
+        if (session.space().shell().stage() == null) {
           throw new Refusal("There is no audience in a room.");
         }
         yield 0;
       }
-      case wall -> Swing.bearing(nearest(bench, p).inward().times(-1));
+      case wall -> Swing.bearing(nearest(session, p).inward().times(-1));
     };
   }
 
   private Vec point(Piece p) {
     if (ray == null) {
-      return Sound.point(need(at, "at"));
+      return Validity.point(need(at, "at"));
     }
-    Vec d = Sound.sight(need(ray.from(), "ray.from"), need(ray.along(), "ray.along"));
+    Vec d = Validity.sight(need(ray.from(), "ray.from"), need(ray.along(), "ray.along"));
     double far = (p.at().y() - ray.from().y()) / d.y();
     if (!(far > 0 && far < 1e4)) {
       throw new Refusal("Point at the floor, where it is to look.");
@@ -130,8 +130,8 @@ public record Face(
     return ray.from().along(d, far);
   }
 
-  private static Wall nearest(Bench bench, Piece p) {
+  private static Wall nearest(EditSession session, Piece p) {
     Spot here = new Spot(p.at().x(), p.at().z());
-    return Wall.nearest(bench.space().shell().faces(), here, "to face");
+    return Wall.nearest(session.space().shell().faces(), here, "to face");
   }
 }

@@ -1,6 +1,6 @@
 package pied.core.edit.turn;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
@@ -8,8 +8,8 @@ import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
@@ -34,42 +34,42 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
   private static final double CLEAR = 0.01;
 
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.tops(bench.chosen(pieces));
+  public void make(EditSession session) {
+    List<String> ids = session.tops(session.chosen(pieces));
     double steep = need(angle, "angle").angle(90);
     if (!(steep > 0 && steep < 90)) {
       throw new Refusal("It can lean at more than 0° and less than 90° to the floor.");
     }
     for (String id : ids) {
-      one(bench, bench.piece(id), 90 - steep);
+      one(session, session.piece(id), 90 - steep);
     }
-    bench.settle(bench.space().carriedBy(ids), true);
-    bench.sayOverlaps(ids);
+    session.settle(session.space().carriedBy(ids), true);
+    session.sayOverlaps(ids);
   }
 
-  private void one(Bench bench, Piece p, double by) {
-    Wall to = wall(bench, p);
+  private void one(EditSession session, Piece p, double by) {
+    Wall to = wall(session, p);
     Vec there = to.inward().times(-1);
     // its back is toward the wall, and it leans backward
     Piece q = p.withTurn(Swing.bearing(to.inward())).withLean(new Lean(180, by));
-    Set<String> own = bench.space().withCarried(List.of(p.id()));
+    Set<String> own = session.space().withCarried(List.of(p.id()));
     // free of the wall at first, so that it can go up to it
     double nearest = to.off(new Spot(q.at().x(), q.at().z())) - reach(q, there);
     q = q.moved(to.inward().times(Math.max(0, CLEAR - nearest)));
-    q = q.withAt(Resting.of(bench.space(), q).settle(q.at(), q.turn()).at());
+    q = q.withAt(Resting.of(session.space(), q).settle(q.at(), q.turn()).at());
     Bodies.Met met =
-        bench
+        session
             .space()
             .bodies()
             .travel(
-                bench.space().shapes().mesh(q), q.pose(), there, 1e3, b -> !own.contains(b.id()));
+                session.space().shapes().mesh(q), q.pose(), there, 1e3, b -> !own.contains(b.id()));
     if (!met.stop().meets()) {
       throw new Refusal("On the way to the wall " + p.name() + " meets nothing to lean against.");
     }
-    bench.set(q.moved(there.times(met.stop().distance())));
-    bench.settle(List.of(p.id()), false);
+    session.set(q.moved(there.times(met.stop().distance())));
+    session.settle(List.of(p.id()), false);
     if (!PartName.is(met.body(), PartName.Kind.wall)) {
-      bench.say(p.name() + " leans against " + bench.space().nameOf(met.body().id()) + ".");
+      session.say(p.name() + " leans against " + session.space().nameOf(met.body().id()) + ".");
     }
   }
 
@@ -83,15 +83,15 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
     return most;
   }
 
-  private Wall wall(Bench bench, Piece p) {
+  private Wall wall(EditSession session, Piece p) {
     if (wall != null) {
-      Wall w = bench.space().shell().wall(wall);
+      Wall w = session.space().shell().wall(wall);
       if (w == null || w.open()) {
         throw new Refusal("There is no wall “" + wall + "” to lean against.");
       }
       return w;
     }
     Spot here = new Spot(p.at().x(), p.at().z());
-    return Wall.nearest(bench.space().shell().faces(), here, "to lean against");
+    return Wall.nearest(session.space().shell().faces(), here, "to lean against");
   }
 }

@@ -5,8 +5,8 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -24,17 +24,17 @@ public record LeanOver(
     List<String> pieces, @Nullable Amount toward, @Nullable Amount by, @Nullable Boolean withFloor)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     for (String id : ids) {
-      Piece p = bench.piece(id);
+      Piece p = session.piece(id);
       boolean square = Boolean.TRUE.equals(withFloor);
-      Piece leaning = p.withLean(square ? FloorLean.of(bench.space(), p) : lean(p.lean()));
-      bench.set(square ? leaning : leaning.moved(aside(p, leaning)));
+      Piece leaning = p.withLean(square ? FloorLean.of(session.space(), p) : lean(p.lean()));
+      session.set(square ? leaning : leaning.moved(aside(p, leaning)));
     }
-    bench.settle(bench.tops(ids), true);
-    bench.settle(bench.space().carriedBy(ids), true);
-    bench.sayOverlaps(ids);
+    session.settle(session.tops(ids), true);
+    session.settle(session.space().carriedBy(ids), true);
+    session.sayOverlaps(ids);
   }
 
   /** So far its middle went aside, to be taken back. */

@@ -4,7 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import org.joml.Quaterniond;
-import pied.core.edit.Bench;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
@@ -27,14 +27,14 @@ final class Swing {
    *
    * @param more degrees, counter-clockwise seen from above
    */
-  static void upright(Bench bench, Piece p, Vec about, double more) {
+  static void upright(EditSession session, Piece p, Vec about, double more) {
     Pose by = Pose.of(Vec.ZERO, more);
-    bench.alter(
-        bench.space().withCarried(List.of(p.id())),
+    session.alter(
+        session.space().withCarried(List.of(p.id())),
         q -> q.withAt(about.plus(by.direct(q.at().minus(about)))).withTurn(q.turn() + more));
-    if (!p.lean().equals(Lean.NONE) && FloorLean.same(p.lean(), FloorLean.of(bench.space(), p))) {
-      Piece turned = bench.piece(p.id()); // it stays square on a sloping floor
-      bench.set(turned.withLean(FloorLean.of(bench.space(), turned)));
+    if (!p.lean().equals(Lean.NONE) && FloorLean.same(p.lean(), FloorLean.of(session.space(), p))) {
+      Piece turned = session.piece(p.id()); // it stays square on a sloping floor
+      session.set(turned.withLean(FloorLean.of(session.space(), turned)));
     }
   }
 
@@ -45,14 +45,14 @@ final class Swing {
    * @param way of length 1
    * @param more degrees, counter-clockwise as it comes toward one
    */
-  static void about(Bench bench, Piece p, Vec way, Hold mark, double more) {
+  static void about(EditSession session, Piece p, Vec way, Hold mark, double more) {
     Pose by = turned(way, more);
     Vec stays = mark(p, mark);
-    Set<String> along = bench.attachedTo(p.id());
-    bench.alter(along, q -> turned(q, by, stays));
+    Set<String> along = session.attachedTo(p.id());
+    session.alter(along, q -> turned(q, by, stays));
     Piece next = turned(p, by, stays);
     // the mark stays to the last bit, whatever the angles were rounded to
-    bench.set(next.withAt(stays.minus(next.pose().direct(mark.on(p.size())))));
+    session.set(next.withAt(stays.minus(next.pose().direct(mark.on(p.size())))));
   }
 
   private static Pose turned(Vec way, double degrees) {
@@ -75,13 +75,13 @@ final class Swing {
   /**
    * After a turn about the vertical: what stands comes to rest, all else is said what carries it.
    */
-  static void rest(Bench bench, Collection<String> ids) {
-    if (bench.stand(ids)) {
-      bench.settle(ids, false);
+  static void rest(EditSession session, Collection<String> ids) {
+    if (session.stand(ids)) {
+      session.settle(ids, false);
     } else {
-      bench.carriers(ids);
+      session.carriers(ids);
     }
-    bench.sayOverlaps(ids);
+    session.sayOverlaps(ids);
   }
 
   /** The direction from one point to another on the plan, degrees as a turn; NaN for none. */

@@ -8,14 +8,14 @@ import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.edit.size.SizeAsOne;
 import pied.core.measure.Hold;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
+import pied.core.space.Validity;
 
 /**
  * Turns pieces, to an angle or by one; a whole group among them as one.
@@ -44,62 +44,62 @@ public record Turn(
   }
 
   @Override
-  public void make(Bench bench) {
-    List<String> chosen = bench.chosen(pieces);
-    List<String> ids = bench.tops(chosen);
+  public void make(EditSession session) {
+    List<String> chosen = session.chosen(pieces);
+    List<String> ids = session.tops(chosen);
     if ((to == null) == (by == null)) {
       throw new Refusal("Say what to turn to, or what by.");
     }
     if (axis != null && axis != Axis.upright) {
-      over(bench, ids);
+      over(session, ids);
       return;
     }
     if (Boolean.TRUE.equals(together) || at != null) {
-      asOne(bench, ids);
+      asOne(session, ids);
     } else {
       Set<String> tops = Set.copyOf(ids);
-      for (List<String> whole : bench.wholes(chosen)) {
+      for (List<String> whole : session.wholes(chosen)) {
         List<String> own = whole.stream().filter(tops::contains).toList();
         if (whole.size() > 1) {
-          asOne(bench, own);
+          asOne(session, own);
         } else if (!own.isEmpty()) {
-          Piece p = bench.piece(own.get(0));
-          Swing.upright(bench, p, Swing.mark(p, Hold.pivot(about)), more(p));
+          Piece p = session.piece(own.get(0));
+          Swing.upright(session, p, Swing.mark(p, Hold.pivot(about)), more(p));
         }
       }
     }
-    Swing.rest(bench, ids);
+    Swing.rest(session, ids);
   }
 
-  private void asOne(Bench bench, List<String> ids) {
+  private void asOne(EditSession session, List<String> ids) {
     if (ids.isEmpty()) {
       return; // all of them stand on others that are turned
     }
-    Vec common = common(bench, ids);
-    double all = more(bench.piece(ids.get(ids.size() - 1)));
-    ids.forEach(id -> Swing.upright(bench, bench.piece(id), common, all));
+    Vec common = common(session, ids);
+    double all = more(session.piece(ids.get(ids.size() - 1)));
+    ids.forEach(id -> Swing.upright(session, session.piece(id), common, all));
   }
 
   private double more(Piece p) {
     return to != null ? to.angle(p.turn()) - p.turn() : by.angle(0);
   }
 
-  private Vec common(Bench bench, List<String> ids) {
+  private Vec common(EditSession session, List<String> ids) {
     if (at != null) {
-      return Sound.point(at);
+      return Validity.point(at);
     }
     if (about != null) {
-      return Swing.mark(bench.piece(ids.get(ids.size() - 1)), Hold.pivot(about));
+      return Swing.mark(session.piece(ids.get(ids.size() - 1)), Hold.pivot(about));
     }
-    return SizeAsOne.whole(bench.space(), ids).centre();
+    return SizeAsOne.whole(session.space(), ids).centre();
   }
 
   /** About a level direction; what stands on them comes to rest again. */
-  private void over(Bench bench, List<String> ids) {
+  private void over(EditSession session, List<String> ids) {
     List<String> standing = new ArrayList<>();
     List<String> others = new ArrayList<>();
     for (String id : ids) {
-      Piece p = bench.piece(id);
+      Piece p = session.piece(id);
       Vec way = p.pose().direct(axis.own());
       double tipped = axis.tipped(p.lean());
       if (to != null && Double.isNaN(tipped)) {
@@ -108,15 +108,15 @@ public record Turn(
                 + " leans aslant; say by how much more it is to be tipped, or set it upright.");
       }
       Swing.about(
-          bench, p, way, Hold.pivot(about), to == null ? by.angle(0) : to.angle(tipped) - tipped);
-      boolean stands = bench.article(id).mounting() == Mounting.STANDS;
+          session, p, way, Hold.pivot(about), to == null ? by.angle(0) : to.angle(tipped) - tipped);
+      boolean stands = session.article(id).mounting() == Mounting.STANDS;
       boolean rests = stands && !p.attached() && !p.on().held() && !p.on().equals(On.NOTHING);
       (rests ? standing : others).add(id);
     }
-    bench.settle(bench.space().carriedBy(ids), true);
+    session.settle(session.space().carriedBy(ids), true);
     // an edge of a box is no edge of what is in it: it rests on what truly touches first
-    bench.settle(standing, true);
-    bench.carriers(others);
-    bench.sayOverlaps(ids);
+    session.settle(standing, true);
+    session.carriers(others);
+    session.sayOverlaps(ids);
   }
 }

@@ -4,8 +4,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 
@@ -17,18 +17,18 @@ import pied.core.piece.Piece;
 @RecordBuilder
 public record TurnAs(List<String> pieces, @Nullable String about) implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.chosen(pieces);
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
     if (ids.size() < 2) {
       throw new Refusal("Select what is to be turned as another, and that one last.");
     }
-    double turn = bench.piece(ids.get(ids.size() - 1)).turn();
+    double turn = session.piece(ids.get(ids.size() - 1)).turn();
     Hold mark = Hold.pivot(about);
-    List<String> others = bench.tops(ids.subList(0, ids.size() - 1));
+    List<String> others = session.tops(ids.subList(0, ids.size() - 1));
     for (String id : others) {
-      Piece p = bench.piece(id);
-      Swing.upright(bench, p, Swing.mark(p, mark), turn - p.turn());
+      Piece p = session.piece(id);
+      Swing.upright(session, p, Swing.mark(p, mark), turn - p.turn());
     }
-    Swing.rest(bench, others);
+    Swing.rest(session, others);
   }
 }

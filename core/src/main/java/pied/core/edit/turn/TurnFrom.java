@@ -1,16 +1,16 @@
 package pied.core.edit.turn;
 
-import static pied.core.edit.Bench.need;
+import static pied.core.edit.EditSession.need;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.Refusal;
 import pied.core.edit.Amount;
-import pied.core.edit.Bench;
 import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
 import pied.core.solid.Vec;
-import pied.core.space.Sound;
+import pied.core.space.Validity;
 
 /**
  * Turns pieces as one by points: about the first, so that the second comes to lie toward the third.
@@ -25,20 +25,20 @@ public record TurnFrom(
     List<String> pieces, Vec centre, Vec from, @Nullable Vec to, @Nullable Amount angle)
     implements Edit {
   @Override
-  public void make(Bench bench) {
-    List<String> ids = bench.tops(bench.chosen(pieces));
-    Vec stays = Sound.point(need(centre, "centre"));
-    double now = Swing.bearing(stays, Sound.point(need(from, "from")));
+  public void make(EditSession session) {
+    List<String> ids = session.tops(session.chosen(pieces));
+    Vec stays = Validity.point(need(centre, "centre"));
+    double now = Swing.bearing(stays, Validity.point(need(from, "from")));
     if ((to == null) == (angle == null)) {
       throw new Refusal("Say where the direction shall point, or give an angle.");
     }
-    double wanted = to != null ? Swing.bearing(stays, Sound.point(to)) : angle.angle(now);
+    double wanted = to != null ? Swing.bearing(stays, Validity.point(to)) : angle.angle(now);
     if (Double.isNaN(now) || Double.isNaN(wanted)) {
       throw new Refusal("Two of the points lie over each other; choose points that are apart.");
     }
     for (String id : ids) {
-      Swing.upright(bench, bench.piece(id), stays, wanted - now);
+      Swing.upright(session, session.piece(id), stays, wanted - now);
     }
-    Swing.rest(bench, ids);
+    Swing.rest(session, ids);
   }
 }

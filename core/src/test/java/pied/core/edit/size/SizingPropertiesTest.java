@@ -136,7 +136,7 @@ class SizingPropertiesTest {
             .pieces(List.of("b", "o"))
             .size(new Measures(Amount.typed("*" + factor), null, null))
             .together(Together.all)
-            .beyond(Beyond.stretch)
+            .beyond(OutOfRange.stretch)
             .hold(hold)
             .build());
     for (String mark : List.of("left back under", "right front top", "middle")) {

@@ -1,7 +1,7 @@
 package pied.core.edit.size;
 
 /** What happens if an article does not come in the size that was asked for. */
-public enum Beyond {
+public enum OutOfRange {
   /** It is refused, with what is possible. */
   refuse,
   /** It takes the nearest size it comes in. */

@@ -11,7 +11,7 @@ import pied.core.piece.Stance;
  *
  * @param said what is to be said of it
  */
-public record Laid(List<Place> places, List<String> said) {
+public record LaidOut(List<Place> places, List<String> said) {
   /**
    * One of them.
    *

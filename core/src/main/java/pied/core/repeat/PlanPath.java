@@ -14,7 +14,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Spot;
 
 /** A path over the plan, by the length gone along it. */
-final class Way {
+final class PlanPath {
   /** Where it turns by more than this there is a corner, degrees. */
   private static final double CORNER = 12;
 
@@ -26,7 +26,7 @@ final class Way {
   private final double[] at;
   private final boolean closed;
 
-  private Way(List<Vec> points, boolean closed) {
+  private PlanPath(List<Vec> points, boolean closed) {
     this.points = points;
     this.closed = closed;
     at = new double[points.size()];
@@ -38,7 +38,7 @@ final class Way {
   /**
    * @throws Refusal if it leads nowhere
    */
-  static Way of(List<Spot> corners, boolean closed) {
+  static PlanPath of(List<Spot> corners, boolean closed) {
     List<Vec> points = new ArrayList<>();
     for (Spot s : corners) {
       Vec p = s.at(0);
@@ -54,11 +54,11 @@ final class Way {
     if (points.size() < 2) {
       throw new Refusal("The path leads nowhere; draw it with two points at least.");
     }
-    return new Way(points, closed);
+    return new PlanPath(points, closed);
   }
 
   /** The same path so far to its right, as one sees the plan; corners are kept sharp. */
-  Way offset(double by) {
+  PlanPath offset(double by) {
     if (Math.abs(by) < LEAST) {
       return this;
     }
@@ -81,7 +81,7 @@ final class Way {
     }
     // it goes the same way as before
     Vec first = points.get(1).minus(points.get(0));
-    Way way = of(spots, closed);
+    PlanPath way = of(spots, closed);
     Vec now = way.points.get(1).minus(way.points.get(0));
     if (!closed && first.dot(now) < 0) {
       Collections.reverse(spots);

@@ -35,7 +35,7 @@ import pied.core.units.Entry;
  * @param grip where the lead was picked up, in its own frame
  * @param mark the mark of the lead nearest to that, in its own frame
  */
-record Load(
+record CarriedPieces(
     Space space,
     boolean fresh,
     List<Piece> members,
@@ -48,14 +48,14 @@ record Load(
   /** Ids of copies and of a new piece begin so. */
   static final String IN_HAND = "in hand";
 
-  static Load of(Space space, Question q) {
+  static CarriedPieces of(Space space, Question q) {
     boolean fresh = q.article() != null;
     Set<String> own = new HashSet<>();
     List<Piece> members = fresh ? List.of(fresh(space, q)) : gathered(space, q, own);
     Piece lead = members.get(members.size() - 1);
     Vec grip = q.picked() == null ? Vec.ZERO : lead.pose().unapply(q.picked());
     Vec mark = mark(grip, lead.size());
-    return new Load(space, fresh, members, own, lead, space.article(lead), grip, mark);
+    return new CarriedPieces(space, fresh, members, own, lead, space.article(lead), grip, mark);
   }
 
   private static Piece fresh(Space space, Question q) {

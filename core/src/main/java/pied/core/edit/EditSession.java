@@ -12,7 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import pied.core.Effort;
+import pied.core.Deadline;
 import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.Refusal;
@@ -27,8 +27,8 @@ import pied.core.space.Group;
 import pied.core.space.Locked;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
-import pied.core.space.Sound;
 import pied.core.space.Space;
+import pied.core.space.Validity;
 import pied.core.units.LengthUnit;
 import pied.core.units.Said;
 
@@ -37,14 +37,14 @@ import pied.core.units.Said;
  * to pieces goes through one gate: it has to choose them first, and with a piece all that it
  * carries is chosen. What is not chosen cannot be altered.
  */
-public final class Bench {
+public final class EditSession {
   /** Most pieces a space may hold. */
-  public static final int MOST_PIECES = Sound.MOST_PIECES;
+  public static final int MOST_PIECES = Validity.MOST_PIECES;
 
   private final Space before;
   private final LengthUnit unit;
   private final Supplier<String> newId;
-  private final Effort effort;
+  private final Deadline deadline;
   private final @Nullable String layer;
   private final Set<String> left = new LinkedHashSet<>();
   private final List<String> said = new ArrayList<>();
@@ -62,19 +62,23 @@ public final class Bench {
   /**
    * @param layer id of the layer on which new pieces come; null for the first
    */
-  Bench(
-      Space space, LengthUnit unit, @Nullable String layer, Supplier<String> newId, Effort effort) {
+  EditSession(
+      Space space,
+      LengthUnit unit,
+      @Nullable String layer,
+      Supplier<String> newId,
+      Deadline deadline) {
     this.layer = layer;
     this.before = space;
     this.space = space;
     this.unit = unit;
     this.newId = newId;
-    this.effort = effort;
+    this.deadline = deadline;
   }
 
   /** Makes one more edit. */
   void make(Edit edit) {
-    effort.goOn();
+    deadline.check();
     open.clear();
     named.clear();
     since.clear();
@@ -92,7 +96,7 @@ public final class Bench {
   Outcome outcome() {
     left.forEach(this::dissolveEmpty);
     Change change = Change.between(before, space, touched);
-    Sound.pieces(space, change.changed());
+    Validity.pieces(space, change.changed());
     return new Outcome(space, change, said, offers, part);
   }
 
@@ -108,8 +112,8 @@ public final class Bench {
   }
 
   /** Bounds how long it may take. */
-  public Effort effort() {
-    return effort;
+  public Deadline effort() {
+    return deadline;
   }
 
   public Piece piece(String id) {
@@ -244,7 +248,7 @@ public final class Bench {
       next.add(p);
     }
     unlocked(locked);
-    next.forEach(p -> Sound.place(p.name(), p.at()));
+    next.forEach(p -> Validity.place(p.name(), p.at()));
     touch(ids);
     space = space.with(next);
   }
@@ -264,7 +268,7 @@ public final class Bench {
       throw new Refusal("A space holds at most " + MOST_PIECES + " pieces; no more fit into one.");
     }
     for (Piece p : made) {
-      if (space.has(Sound.id(p.id()))) {
+      if (space.has(Validity.id(p.id()))) {
         throw new Refusal("There is a piece with the id “" + p.id() + "” already.");
       }
       Article article = space.article(p);

@@ -22,7 +22,7 @@ import pied.core.units.LengthUnit;
  * @param reaches the free distance on each of its sides, metres
  * @param over what it overlaps, in words; empty for nothing
  */
-record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
+record LiveDistances(List<Measure> measures, Map<Side, Double> reaches, String over) {
   private static final List<Side> ROUND = List.of(Side.left, Side.right, Side.front, Side.back);
 
   /**
@@ -31,8 +31,13 @@ record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
    * @param way the direction in which it is moved; null if it is not
    * @param turn how it is turned, degrees; NaN if it cannot be turned
    */
-  static Told of(
-      Load load, Piece now, Distances distances, @Nullable Vec way, double turn, LengthUnit unit) {
+  static LiveDistances of(
+      CarriedPieces load,
+      Piece now,
+      Distances distances,
+      @Nullable Vec way,
+      double turn,
+      LengthUnit unit) {
     List<Measure> all = new ArrayList<>();
     Map<Side, Double> reaches = new EnumMap<>(Side.class);
     String over = "";
@@ -67,11 +72,11 @@ record Told(List<Measure> measures, Map<Side, Double> reaches, String over) {
       double round = ((turn % 360) + 360) % 360;
       all.add(new Measure(Carrying.TURN, round, Angle.text(round), "facing", null, null));
     }
-    return new Told(all, reaches, over);
+    return new LiveDistances(all, reaches, over);
   }
 
   /** Where its middle is, from the datum; on a stage in its words. */
-  private static void place(Load load, Piece now, LengthUnit unit, List<Measure> all) {
+  private static void place(CarriedPieces load, Piece now, LengthUnit unit, List<Measure> all) {
     Shell shell = load.space().shell();
     Vec p = now.at().minus(shell.datum());
     boolean stage = shell.stage() != null;

@@ -16,12 +16,12 @@ import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 
-class SoundTest {
+class ValidityTest {
   private final Rooms room = new Rooms();
   private Piece stool;
 
   private void refused(String words, Piece p) {
-    assertThatThrownBy(() -> Sound.pieces(room.space, List.of(p)))
+    assertThatThrownBy(() -> Validity.pieces(room.space, List.of(p)))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining(words);
   }
@@ -30,7 +30,7 @@ class SoundTest {
   void whatMakesNoSenseIsNotKept() {
     room.put("s", "stool", 2, 2);
     stool = room.piece("s");
-    assertThatCode(() -> Sound.pieces(room.space, List.of(stool))).doesNotThrowAnyException();
+    assertThatCode(() -> Validity.pieces(room.space, List.of(stool))).doesNotThrowAnyException();
     refused("too far", stool.withAt(new Vec(0, 0, -1000.5)));
     refused("too far", stool.withAt(new Vec(Double.NaN, 0, 0)));
     refused("no size", stool.withSize(new Size(0.4, Double.NaN, 0.4)));
@@ -52,30 +52,30 @@ class SoundTest {
             On.opening("door 1"))) {
       refused("carried by something that is not there", stool.withOn(on));
     }
-    assertThatCode(() -> Sound.pieces(room.space, List.of(stool.withOn(On.wall("B")))))
+    assertThatCode(() -> Validity.pieces(room.space, List.of(stool.withOn(On.wall("B")))))
         .doesNotThrowAnyException();
   }
 
   @Test
   void idsAreThoseOfPiecesAlone() {
     for (String id : List.of("a", "A-1.b_c", "0", "x".repeat(64))) {
-      assertThat(Sound.id(id)).isEqualTo(id);
+      assertThat(Validity.id(id)).isEqualTo(id);
     }
     for (String id : new String[] {"", " a", "a,b", "ceiling", "auditorium", "é", "a\n", null}) {
-      assertThatThrownBy(() -> Sound.id(id)).isInstanceOf(Refusal.class);
+      assertThatThrownBy(() -> Validity.id(id)).isInstanceOf(Refusal.class);
     }
-    assertThatThrownBy(() -> Sound.id("x".repeat(65))).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> Validity.id("x".repeat(65))).isInstanceOf(Refusal.class);
   }
 
   @Test
   void aSightComesFromSomewhereAndGoesSomewhere() {
-    assertThat(Sound.sight(new Vec(1, 2, 3), new Vec(0, -5, 0))).isEqualTo(new Vec(0, -1, 0));
-    assertThatThrownBy(() -> Sound.sight(new Vec(1e150, 0, 0), Vec.DOWN))
+    assertThat(Validity.sight(new Vec(1, 2, 3), new Vec(0, -5, 0))).isEqualTo(new Vec(0, -1, 0));
+    assertThatThrownBy(() -> Validity.sight(new Vec(1e150, 0, 0), Vec.DOWN))
         .isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> Sound.sight(Vec.ZERO, new Vec(1e200, 1e200, 0)))
+    assertThatThrownBy(() -> Validity.sight(Vec.ZERO, new Vec(1e200, 1e200, 0)))
         .isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> Sound.sight(Vec.ZERO, Vec.ZERO)).isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> Sound.sight(null, Vec.DOWN)).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> Validity.sight(Vec.ZERO, Vec.ZERO)).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> Validity.sight(null, Vec.DOWN)).isInstanceOf(Refusal.class);
   }
 
   @Test

@@ -12,7 +12,7 @@ import pied.core.edit.Change;
 import pied.core.space.Space;
 
 /** A space with all that can be asked of what was done in it. */
-final class Past {
+final class SpaceHistory {
   Space space;
   long revision;
   long last;
@@ -30,7 +30,7 @@ final class Past {
   /**
    * @param revision it began with
    */
-  Past(Space space, long revision) {
+  SpaceHistory(Space space, long revision) {
     this.space = space;
     this.revision = revision;
   }
@@ -49,12 +49,7 @@ final class Past {
 
   /** One more of the steps of its past, in order. */
   void add(
-      long key,
-      long at,
-      StepRow.Kind kind,
-      String request,
-      String window,
-      @Nullable Long partner) {
+      long key, long at, StepRow.Kind kind, String request, String window, @Nullable Long partner) {
     String in = window == null ? "" : window;
     revision = Math.max(revision, at);
     last = StepRow.n(key);

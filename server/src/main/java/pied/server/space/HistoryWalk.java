@@ -18,9 +18,9 @@ import pied.core.space.Space;
 import pied.server.space.SpaceWire.By;
 
 /** A way through the history of a space: what it goes over, and what comes of it. */
-final class Way {
-  private final Past head;
-  private final BiFunction<Past, Long, Change> changes;
+final class HistoryWalk {
+  private final SpaceHistory head;
+  private final BiFunction<SpaceHistory, Long, Change> changes;
   private final @Nullable By by;
   private final List<Long> over = new ArrayList<>();
   private final Set<String> touched = new LinkedHashSet<>();
@@ -30,7 +30,7 @@ final class Way {
    * @param changes what was changed, by its key
    * @param by who goes it
    */
-  Way(Past head, BiFunction<Past, Long, Change> changes, @Nullable By by) {
+  HistoryWalk(SpaceHistory head, BiFunction<SpaceHistory, Long, Change> changes, @Nullable By by) {
     this.head = head;
     this.changes = changes;
     this.by = by;

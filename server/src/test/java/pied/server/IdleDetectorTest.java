@@ -6,12 +6,12 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 
-class LeisureTest {
-  private static CompletableFuture<Void> waiting(Leisure leisure) {
+class IdleDetectorTest {
+  private static CompletableFuture<Void> waiting(IdleDetector idle) {
     return CompletableFuture.runAsync(
         () -> {
           try {
-            leisure.await();
+            idle.await();
           } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
           }
@@ -20,13 +20,13 @@ class LeisureTest {
 
   @Test
   void whoeverCanWaitWaitsUntilNobodyIsAtWork() throws Exception {
-    Leisure leisure = new Leisure();
-    waiting(leisure).get(5, TimeUnit.SECONDS); // nobody has been at work yet
-    leisure.worked();
-    CompletableFuture<Void> waits = waiting(leisure);
+    IdleDetector idle = new IdleDetector();
+    waiting(idle).get(5, TimeUnit.SECONDS); // nobody has been at work yet
+    idle.worked();
+    CompletableFuture<Void> waits = waiting(idle);
     for (int i = 0; i < 5; i++) {
       Thread.sleep(100);
-      leisure.worked();
+      idle.worked();
       assertThat(waits).isNotDone();
     }
     waits.get(20, TimeUnit.SECONDS);

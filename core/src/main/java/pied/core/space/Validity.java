@@ -17,7 +17,7 @@ import pied.core.units.Said;
  * The last look at what is about to be kept: whatever was asked for, and whichever way it came, a
  * piece that is stored has a place, a size, a name and a carrier that make sense.
  */
-public final class Sound {
+public final class Validity {
   /**
    * Farthest from the middle of the plan anything may be, metres: ten times the largest outline. A
    * piece that is lost beyond the walls is still found; numbers stay exact to a nanometre.
@@ -35,7 +35,7 @@ public final class Sound {
 
   private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9._-]{0,63}");
 
-  private Sound() {}
+  private Validity() {}
 
   /**
    * An id for a new piece: letters, digits, dots, dashes and underscores, and none that a part of a

@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.function.ToLongFunction;
 
 /** Keeps what was made, so that it need not be made again. */
-public final class Kept {
+public final class BoundedCache {
   /** Sizes are told to this, bytes. */
   private static final int GRAIN = 64;
 
   private static final int WIDE = 1024;
 
-  private Kept() {}
+  private BoundedCache() {}
 
   /**
    * A map that lets go of what is used least, by room. Safe for threads: who makes one thing holds

@@ -7,12 +7,12 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 
-class KeptTest {
+class BoundedCacheTest {
   @Test
   void itTakesNoMoreRoomThanItMay() {
     double share = 1e-3;
     long most = (long) (share * Runtime.getRuntime().maxMemory());
-    Map<Integer, byte[]> kept = Kept.room(share, v -> v.length);
+    Map<Integer, byte[]> kept = BoundedCache.room(share, v -> v.length);
     int each = (int) (most / 20);
     for (int i = 0; i < 200; i++) {
       kept.put(i, new byte[each]);
@@ -23,7 +23,7 @@ class KeptTest {
 
   @Test
   void whoMakesOneThingHoldsUpNobodyWhoWantsAnother() throws InterruptedException {
-    Map<String, String> kept = Kept.room(1e-3, String::length);
+    Map<String, String> kept = BoundedCache.room(1e-3, String::length);
     CountDownLatch making = new CountDownLatch(1);
     CountDownLatch other = new CountDownLatch(1);
     Thread slow =

@@ -1,22 +1,22 @@
 package pied.core;
 
 /** How long something may take: asked between its steps, it refuses when the time is up. */
-public final class Effort {
+public final class Deadline {
   /** As long as it takes. */
-  public static final Effort ANY = new Effort(Long.MAX_VALUE, "", () -> {});
+  public static final Deadline NONE = new Deadline(Long.MAX_VALUE, "", () -> {});
 
   private final long until;
   private final String tooLong;
   private final Runnable step;
 
-  private Effort(long until, String tooLong, Runnable step) {
+  private Deadline(long until, String tooLong, Runnable step) {
     this.until = until;
     this.tooLong = tooLong;
     this.step = step;
   }
 
   /** So many seconds from now on. */
-  public static Effort seconds(int seconds) {
+  public static Deadline seconds(int seconds) {
     return watched(seconds, () -> {});
   }
 
@@ -26,10 +26,10 @@ public final class Effort {
    * @param what is looked for, as in "the snags"
    * @param instead what makes it shorter, a sentence
    */
-  public static Effort looking(int seconds, String what, String instead) {
+  public static Deadline looking(int seconds, String what, String instead) {
     String tooLong =
         "To look for " + what + " takes longer than " + seconds + " seconds. " + instead;
-    return new Effort(end(seconds), tooLong, () -> {});
+    return new Deadline(end(seconds), tooLong, () -> {});
   }
 
   /**
@@ -37,12 +37,12 @@ public final class Effort {
    *
    * @param step may refuse to go on
    */
-  public static Effort watched(int seconds, Runnable step) {
+  public static Deadline watched(int seconds, Runnable step) {
     String tooLong =
         "That takes longer than "
             + seconds
             + " seconds. Nothing was changed; do it in smaller parts.";
-    return new Effort(end(seconds), tooLong, step);
+    return new Deadline(end(seconds), tooLong, step);
   }
 
   private static long end(int seconds) {
@@ -54,9 +54,9 @@ public final class Effort {
    *
    * @throws Refusal if the time is up, or whoever watches stops it
    */
-  public void goOn() {
+  public void check() {
     step.run();
-    if (this != ANY && System.nanoTime() - until > 0) {
+    if (this != NONE && System.nanoTime() - until > 0) {
       throw new Refusal(tooLong);
     }
   }

@@ -15,7 +15,7 @@ import pied.core.units.LengthUnit;
 import pied.core.units.Said;
 
 /** Reads measures that are asked for. */
-final class Asked {
+final class MeasureReader {
   private static final Pattern BY = Pattern.compile("\\s*(?:[x×]|\\bby\\b)\\s*");
   private static final Pattern SAYS = Pattern.compile("\\s*\\b(wide|deep|high|tall)\\b");
   private static final Pattern NATURAL = Pattern.compile("(.+?)\\s*(?:of )?(?:the )?natural");
@@ -25,7 +25,7 @@ final class Asked {
   private static final Pattern FACTOR =
       Pattern.compile("(?:[*x×]\\s*[\\d.,/\\s]+|[\\d.,/\\s]+%)(?:\\s*(?:of )?(?:the )?natural)?");
 
-  private Asked() {}
+  private MeasureReader() {}
 
   /**
    * The measures meant, metres, by {@link Measure}; NaN where nothing is said.

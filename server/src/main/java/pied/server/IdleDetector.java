@@ -5,7 +5,7 @@ import org.springframework.stereotype.Component;
 
 /** Knows when nobody is at work, so that what can wait is done then. Safe for threads. */
 @Component
-public class Leisure {
+public class IdleDetector {
   /** Nobody is at work if nothing was asked for so long, milliseconds. */
   private static final long QUIET = 1500;
 

@@ -9,7 +9,7 @@ import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.index.quadtree.Quadtree;
 
 /** What is taken on a drawing already, so that texts and chains keep clear of one another. */
-final class Taken {
+final class TakenRoom {
   static final GeometryFactory PLANE = new GeometryFactory();
 
   private final Quadtree all = new Quadtree();
