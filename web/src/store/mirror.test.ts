@@ -1,62 +1,24 @@
+import "../test/page";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import type { Changed, FilingView, Piece, SpaceView } from "../api/types.gen";
+import type { SpaceView } from "../api/types.gen";
+import { changed as change, piece, PLAIN, scripted, server, silent, view as viewOf } from "../test/server";
 
-const space = vi.hoisted(() => vi.fn());
-const edit = vi.hoisted(() => vi.fn());
-const undo = vi.hoisted(() => vi.fn());
-vi.hoisted(() => {
-  for (const name of ["localStorage", "sessionStorage"]) {
-    const kept = new Map<string, string>();
-    vi.stubGlobal(name, {
-      getItem: (k: string) => kept.get(k) ?? null,
-      setItem: (k: string, v: string) => kept.set(k, v),
-      removeItem: (k: string) => kept.delete(k),
-    });
-  }
-  vi.stubGlobal("addEventListener", () => undefined);
-});
-vi.mock("../api/client", async (original) => ({
-  ...(await original<object>()),
-  api: { space, edit, undo },
-}));
+vi.mock("../api/client", async (original) => scripted(await original()));
 const { shown } = await import("./mirror");
 const { useSheet } = await import("./sheet");
 
-const MAIN = { id: "first", name: "Main", hidden: false, locked: false };
-const PLAIN: FilingView = { layers: [MAIN], groups: [], selections: [], twins: [] };
-
-const piece = (id: string, x = 0) =>
-  ({ id, name: id, at: { x, y: 0, z: 0 }, layer: "first", hidden: false, locked: false }) as Piece;
-
-const view = (revision: number, ids: string[], parts: string[] = ["wall:A"]) =>
-  ({
-    id: "room",
-    revision,
-    pieces: ids.map((id) => piece(id)),
-    parts,
-    filing: PLAIN,
-    canUndo: false,
-  }) as unknown as SpaceView;
-
-const change = (revision: number, more: Partial<Changed> = {}): Changed => ({
-  revision,
-  changed: [],
-  removed: [],
-  made: [],
-  said: [],
-  offers: [],
-  shell: false,
-  canUndo: true,
-  canRedo: false,
-  ...more,
-});
+const { space, edit, undo } = server;
+const view = (revision: number, ids: string[], parts = ["wall:A"]) =>
+  viewOf(
+    ids.map((id) => piece(id)),
+    { revision, parts },
+  );
 
 const now = useSheet.getState;
 
 beforeEach(async () => {
-  space.mockReset().mockResolvedValue(view(3, ["a", "b"]));
-  edit.mockReset();
-  undo.mockReset();
+  silent();
+  space.mockResolvedValue(view(3, ["a", "b"]));
   now().close();
   await now().open("room");
   now().hush();
@@ -125,7 +87,7 @@ describe("an edit", () => {
     edit.mockResolvedValue(change(4, { changed: [piece("a", 1)], said: ["Moved.", "It fits."] }));
     const done = await now().edit([{ do: "settle", pieces: ["a"] }]);
     expect(done!.revision).toBe(4);
-    const [to, request] = edit.mock.calls[0] as [string, { id: string; unit: string }];
+    const [to, request] = edit.mock.calls[0] as unknown as [string, { id: string; unit: string }];
     expect(to).toBe("room");
     expect(request.unit).toBe("cm");
     expect(request.id).toMatch(/^[0-9a-f-]{36}$/);
