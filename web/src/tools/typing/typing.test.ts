@@ -1,10 +1,6 @@
-import { beforeEach, describe, expect, it, vi } from "vitest";
+import "../../test/page";
+import { beforeEach, describe, expect, it } from "vitest";
 
-vi.hoisted(() => {
-  for (const name of ["localStorage", "sessionStorage"])
-    vi.stubGlobal(name, { getItem: () => null, setItem: () => undefined, removeItem: () => undefined });
-  vi.stubGlobal("addEventListener", () => undefined);
-});
 const { arrived, beginsNumber, isWaiting, openField, typeInCaption, useTyping } = await import("./typing");
 const { useSheet } = await import("../../store/sheet");
 

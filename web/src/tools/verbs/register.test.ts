@@ -1,9 +1,7 @@
+import "../../test/page";
 import { describe, expect, it, vi } from "vitest";
 
 vi.hoisted(() => {
-  for (const name of ["localStorage", "sessionStorage"])
-    vi.stubGlobal(name, { getItem: () => null, setItem: () => undefined, removeItem: () => undefined });
-  vi.stubGlobal("addEventListener", () => undefined);
   vi.stubGlobal("document", { querySelectorAll: () => [] });
 });
 const { VERBS, verbsNow } = await import("./register");

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Finding things in the catalog, and what it refuses. */
@@ -47,6 +48,30 @@ class CatalogTest extends OnTheSheet {
     assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
     sheet.page.getByLabel("Search the catalog").fill("");
     assertThat(cards().first()).containsText("Settee");
+  }
+
+  @Test
+  void noSizeOnACardIsCutOffAlthoughScrollBarsTakeRoom() {
+    sheet = Sheet.planOf(pied.newRoom("Cards"));
+    assertThat(cards().first()).isVisible();
+    assertThat(
+            sheet.page.evaluate(
+                "() => [...document.querySelectorAll('[data-testid=card-size]')]"
+                    + ".filter(e => e.scrollWidth > e.clientWidth).map(e => e.textContent)"))
+        .isEqualTo(List.of());
+    assertThat(
+            sheet.page.evaluate(
+                "() => { let e = document.querySelector('[data-testid=card-size]');"
+                    + "while (e.offsetWidth - e.clientWidth < 8) e = e.parentElement;"
+                    + "return e.scrollHeight > e.clientHeight; }"))
+        .as("a scroll bar beside the cards takes room")
+        .isEqualTo(true);
+    assertThat(
+            sheet.page.evaluate(
+                "() => [...document.querySelectorAll('[data-testid=caption], [data-testid=caption] *')]"
+                    + ".some(e => e.offsetWidth - e.clientWidth > 8 && e.scrollHeight > e.clientHeight)"))
+        .as("a scroll bar in the caption")
+        .isEqualTo(false);
   }
 
   @Test

@@ -231,4 +231,24 @@ class TypedTest extends OnTheSheet {
     sheet.type("Width", "0.8");
     until("c", "/size/width", 0.8);
   }
+
+  @Test
+  void whatIsLockedIsNotToldToBeMovedAndWhatIsUnderstoodIsNotInTheColourOfRefusals() {
+    open("Locked");
+    click(4, 3);
+    assertThat(sheet.page.getByTestId("also-here")).containsText("To move it, click once more");
+    pied.edit(room, "{'do':'lock','pieces':['c'],'locked':true}");
+    assertThat(sheet.page.getByTestId("also-here")).not().containsText("To move it");
+    click(2, 2);
+    sheet.page.keyboard().press(";");
+    sheet.page.keyboard().type("turn 30");
+    Locator understood = sheet.page.getByTestId("proposed");
+    assertThat(understood).containsText("30");
+    String colour = "e => getComputedStyle(e).color";
+    Object good = understood.evaluate(colour);
+    sheet.page.keyboard().type(" gibberish");
+    Locator wrong = sheet.page.locator("[data-testid=proposal] [role=alert]");
+    assertThat(wrong).isVisible();
+    assertThat(wrong.evaluate(colour)).isNotEqualTo(good);
+  }
 }

@@ -30,7 +30,7 @@ public final class Copies {
   private final Map<String, String> groups = new HashMap<>();
 
   /**
-   * @param all ids of the pieces that are copied, as they are on the bench
+   * @param all ids of the pieces that are copied, as they are in the session
    */
   public Copies(EditSession session, Iterable<String> all) {
     this.session = session;

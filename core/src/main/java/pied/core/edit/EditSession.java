@@ -112,7 +112,7 @@ public final class EditSession {
   }
 
   /** Bounds how long it may take. */
-  public Deadline effort() {
+  public Deadline deadline() {
     return deadline;
   }
 

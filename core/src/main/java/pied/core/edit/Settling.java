@@ -46,7 +46,7 @@ final class Settling {
     List<String> order = new ArrayList<>(ids);
     order.sort(Comparator.comparingDouble(id -> session.piece(id).at().y()));
     for (String id : order) {
-      session.effort().check();
+      session.deadline().check();
       Piece p = session.piece(id);
       if (p.on().held() && !down && isOver(p)) {
         continue; // what was typed stays
@@ -121,7 +121,7 @@ final class Settling {
 
   void carriers(Collection<String> ids) {
     for (String id : ids) {
-      session.effort().check();
+      session.deadline().check();
       Piece p = session.piece(id);
       On on = Resting.of(session.space(), p).carrier(p.pose());
       boolean holds = on.equals(On.NOTHING) && mayHold(p);
@@ -146,7 +146,7 @@ final class Settling {
     int said = 0;
     Set<String> met = new HashSet<>();
     for (String id : ids) {
-      session.effort().check();
+      session.deadline().check();
       boolean named = said < MOST_SAID;
       if (!named && met.contains(id)) {
         more++; // what overlaps it was found already

@@ -3,7 +3,6 @@ package pied.core.propose;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import pied.core.Deadline;
 import pied.core.Nullable;
@@ -12,6 +11,7 @@ import pied.core.caption.Caption;
 import pied.core.caption.PartCaption;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
+import pied.core.edit.Ids;
 import pied.core.edit.Outcome;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
@@ -69,26 +69,18 @@ public record Proposal(
       return new Proposal(u, List.of(), null, null, u.selected());
     }
     List<String> ids = new ArrayList<>();
-    Supplier<String> again = u.ids(newId);
-    Supplier<String> noted =
-        () -> {
-          ids.add(again.get());
-          return ids.get(ids.size() - 1);
-        };
+    Supplier<String> noted = Ids.noted(u.ids(newId), ids);
     try {
-      Outcome out = Edits.apply(space, u.edits(), unit, layer, noted, deadline, called(q, u));
+      Outcome out =
+          q.text() == null
+              ? Edits.apply(space, u.edits(), unit, layer, noted, deadline)
+              : Edits.apply(space, u.edits(), unit, layer, noted, deadline, u::called);
       List<String> before = q.text() == null ? about : u.selected();
       return new Proposal(
           u, ids, out, null, Afterwards.selected(out.space(), before, out.change()));
     } catch (Refusal e) {
       return new Proposal(u, List.of(), null, e, u.selected());
     }
-  }
-
-  private static IntFunction<String> called(Question q, Understood u) {
-    return q.text() != null
-        ? u::called
-        : i -> u.edits().size() == 1 ? "" : "Edit " + (i + 1) + ": ";
   }
 
   private static Understood understood(
@@ -101,8 +93,9 @@ public record Proposal(
           space, List.of(q.begin().edit(space, unit, q.pieces(), seen(space, q.point()))), unit);
     }
     List<Edit> edits = q.edits();
-    return inWords(
-        space, edits.size() == 1 ? List.of(pointed(space, unit, edits.get(0), q)) : edits, unit);
+    List<Edit> meant = edits.size() == 1 ? List.of(pointed(space, unit, edits.get(0), q)) : edits;
+    // what is in hand is said by its caption, at every move of the pointer
+    return q.inHand() ? wordless(meant) : inWords(space, meant, unit);
   }
 
   private static @Nullable Pointed seen(Space space, @Nullable Pointed p) {
@@ -117,6 +110,10 @@ public record Proposal(
       return Pointing.at(space, unit, edit, q.point().seen(space));
     }
     return q.back() ? Pointing.back(edit) : edit;
+  }
+
+  private static Understood wordless(List<Edit> edits) {
+    return new Understood(edits, List.of(), List.of(), List.of(), 0, null);
   }
 
   /** Edits, said as a sentence would; what no sentence says stays without words. */

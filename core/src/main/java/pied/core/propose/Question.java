@@ -18,6 +18,8 @@ import pied.core.say.Begin;
  * @param point what was clicked: alters the one edit, or is what the verb begins with
  * @param pull a piece of the one edit that is pulled
  * @param back whether the last point that was clicked is taken back
+ * @param inHand whether the edits are of what is pulled or put in, which its caption says: they are
+ *     not written as a sentence
  */
 public record Question(
     @Nullable List<Edit> edits,
@@ -26,7 +28,8 @@ public record Question(
     List<String> pieces,
     @Nullable Pointed point,
     @Nullable Pull pull,
-    boolean back) {
+    boolean back,
+    boolean inHand) {
   /**
    * @throws Refusal if it is of nothing, or of several things
    */
@@ -50,11 +53,11 @@ public record Question(
 
   /** Of edits. */
   public static Question of(List<Edit> edits) {
-    return new Question(edits, null, null, List.of(), null, null, false);
+    return new Question(edits, null, null, List.of(), null, null, false, false);
   }
 
   /** Of a sentence. */
   public static Question of(String text, List<String> pieces) {
-    return new Question(null, null, text, pieces, null, null, false);
+    return new Question(null, null, text, pieces, null, null, false, false);
   }
 }

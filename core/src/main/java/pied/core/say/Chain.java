@@ -1,12 +1,12 @@
 package pied.core.say;
 
 import java.util.ArrayList;
-import java.util.Iterator;
 import java.util.List;
 import java.util.function.Supplier;
 import pied.core.Deadline;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
+import pied.core.edit.Ids;
 import pied.core.edit.Outcome;
 import pied.core.select.Afterwards;
 import pied.core.space.Space;
@@ -34,17 +34,17 @@ final class Chain {
   /** What the next sentence is about. */
   Ask next() {
     if (!edits.isEmpty()) {
-      Supplier<String> ids = again(made, ask.newId());
+      Supplier<String> ids = Ids.again(made, ask.newId());
       made.clear();
-      Supplier<String> noted =
-          () -> {
-            String id = ids.get();
-            made.add(id);
-            return id;
-          };
       Outcome out =
           Edits.apply(
-              ask.space(), edits, ask.unit(), null, noted, Deadline.seconds(5), this::called);
+              ask.space(),
+              edits,
+              ask.unit(),
+              null,
+              Ids.noted(ids, made),
+              Deadline.seconds(5),
+              this::called);
       now = out.space();
       selected = Afterwards.selected(now, selected, out.change());
     }
@@ -83,11 +83,5 @@ final class Chain {
     int of = edit < parts.size() ? parts.get(edit) : 1;
     boolean several = !parts.isEmpty() && parts.get(parts.size() - 1) > 1;
     return several ? "Sentence " + of + ": " : "";
-  }
-
-  /** These ids once more, and new ones after them. */
-  static Supplier<String> again(List<String> ids, Supplier<String> more) {
-    Iterator<String> known = List.copyOf(ids).iterator();
-    return () -> known.hasNext() ? known.next() : more.get();
   }
 }

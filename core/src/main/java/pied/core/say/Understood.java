@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
+import pied.core.edit.Ids;
 import pied.core.phrase.Phrase;
 
 /**
@@ -40,7 +41,7 @@ public record Understood(
 
   /** Makes the ids that were made on the way to understanding it, and others after them. */
   public Supplier<String> ids(Supplier<String> more) {
-    return Chain.again(ids, more);
+    return Ids.again(ids, more);
   }
 
   /**

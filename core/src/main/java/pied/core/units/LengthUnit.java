@@ -1,6 +1,7 @@
 package pied.core.units;
 
 import java.util.Locale;
+import pied.core.Nullable;
 import pied.core.Refusal;
 
 /** A unit of length and how numbers in it are written. The inch is 25.4 mm (ISO 31, 1959). */
@@ -45,6 +46,11 @@ public enum LengthUnit {
       }
     }
     throw new Refusal("“" + sign + "” is not a unit Pied knows; use m, cm, mm or ft-in.");
+  }
+
+  /** The same; metres where none is said. */
+  public static LengthUnit orMetres(@Nullable String sign) {
+    return sign == null ? M : of(sign);
   }
 
   /**

@@ -92,7 +92,7 @@ class ProposalTest {
   @Test
   void aVerbIsProposedInWordsAndItsRowIsSelectedOnceItIsDone() {
     room.put("s", "stool", 1, 2);
-    Proposal p = ask(new Question(null, Begin.row, null, List.of("s"), null, null, false));
+    Proposal p = ask(new Question(null, Begin.row, null, List.of("s"), null, null, false, false));
     assertThat(Phrase.said(p.understood().words())).isNotBlank();
     assertThat(p.outcome().change().made()).isNotEmpty();
     assertThat(p.selected()).contains("s").containsAll(p.outcome().change().made());
@@ -102,12 +102,12 @@ class ProposalTest {
     Row now = (Row) Adjust.of(group);
     Edit fewer = RowBuilder.builder(now).count(Amount.of(2)).build();
     Proposal two =
-        ask(made, new Question(List.of(fewer), null, null, List.of("s"), null, null, false));
+        ask(made, new Question(List.of(fewer), null, null, List.of("s"), null, null, false, false));
     assertThat(two.outcome().space().pieces()).hasSize(2);
     assertThat(two.selected()).hasSize(2);
     // what alters no rule leaves selected what was
     Edit turn = new Turn(List.of("s"), null, Amount.of(30));
-    Question one = new Question(List.of(turn), null, null, List.of("s"), null, null, false);
+    Question one = new Question(List.of(turn), null, null, List.of("s"), null, null, false, false);
     assertThat(ask(made, one).selected()).containsExactly("s");
   }
 
@@ -135,10 +135,10 @@ class ProposalTest {
     Proposal second = ask(Question.of(List.of(turn, turn)));
     assertThat(second.refused().getMessage()).startsWith("Edit 1: ");
     Proposal nobody =
-        ask(new Question(null, Begin.row, null, List.of("nobody"), null, null, false));
+        ask(new Question(null, Begin.row, null, List.of("nobody"), null, null, false, false));
     assertThat(nobody.refused()).hasMessageContaining("nobody");
     Proposal trail =
-        ask(new Question(null, Begin.trail, null, List.of("s"), at(1, 1), null, false));
+        ask(new Question(null, Begin.trail, null, List.of("s"), at(1, 1), null, false, false));
     assertThat(trail.refused()).isInstanceOf(Wanting.class);
   }
 
@@ -146,11 +146,13 @@ class ProposalTest {
   void aQuestionIsOfOneThing() {
     Edit turn = new Turn(List.of("s"), null, Amount.of(30));
     assertThatThrownBy(() -> Question.of(List.of())).isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> new Question(null, null, null, null, null, null, false))
+    assertThatThrownBy(() -> new Question(null, null, null, null, null, null, false, false))
         .hasMessageContaining("no edits");
-    assertThatThrownBy(() -> new Question(List.of(turn), null, "turn 30", null, null, null, false))
+    assertThatThrownBy(
+            () -> new Question(List.of(turn), null, "turn 30", null, null, null, false, false))
         .hasMessageContaining("not of several");
-    assertThatThrownBy(() -> new Question(List.of(turn, turn), null, null, null, null, null, true))
+    assertThatThrownBy(
+            () -> new Question(List.of(turn, turn), null, null, null, null, null, true, false))
         .hasMessageContaining("for one edit, not for 2");
   }
 
@@ -190,7 +192,8 @@ class ProposalTest {
   void whatIsCutAloneIsPartedFromItsTwin() {
     room.put("s", "stool", 1, 2);
     assertThat(Remove.alone(room.space, List.of("s"))).containsExactly(new Remove(List.of("s")));
-    Proposal twins = ask(new Question(null, Begin.twin, null, List.of("s"), null, null, false));
+    Proposal twins =
+        ask(new Question(null, Begin.twin, null, List.of("s"), null, null, false, false));
     Space both = twins.outcome().space();
     assertThat(both.pieces()).hasSize(2);
     assertThat(twins.selected()).as("its twin follows it").containsExactly("s");

@@ -48,13 +48,8 @@ public class Problems extends ResponseEntityExceptionHandler {
     return problem(HttpStatus.NOT_FOUND, "Not there", e.getMessage());
   }
 
-  @ExceptionHandler(SpaceStore.Stale.class)
-  ProblemDetail stale(SpaceStore.Stale e) {
-    return problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
-  }
-
-  @ExceptionHandler(SpaceStore.Outdated.class)
-  ProblemDetail outdated(SpaceStore.Outdated e) {
+  @ExceptionHandler({SpaceStore.Stale.class, SpaceStore.Outdated.class})
+  ProblemDetail changedMeanwhile(RuntimeException e) {
     return problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
   }
 

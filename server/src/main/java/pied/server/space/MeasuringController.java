@@ -42,7 +42,7 @@ class MeasuringController {
     if (r.from() == null) {
       return new PointAnswer(now.revision(), p.at(), p.words(), null, "", null);
     }
-    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    LengthUnit unit = LengthUnit.orMetres(r.unit());
     double length = p.at().distance(r.from());
     Measure along =
         pieces.isEmpty()

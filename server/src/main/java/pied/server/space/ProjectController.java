@@ -66,7 +66,7 @@ class ProjectController {
   @PostMapping("/projects/{project}/spaces")
   @ResponseStatus(HttpStatus.CREATED)
   SpaceName newSpace(@PathVariable String project, @RequestBody NewSpace r) {
-    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    LengthUnit unit = LengthUnit.orMetres(r.unit());
     return store.newSpace(project, r.name(), r.shell().build(unit));
   }
 

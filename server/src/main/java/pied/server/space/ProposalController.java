@@ -49,7 +49,8 @@ class ProposalController {
   @PostMapping("/propose")
   ProposalWire.Proposal propose(@PathVariable String id, @RequestBody ProposeRequest r) {
     OpenSpace.Seen now = store.seen(id);
-    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    LengthUnit unit = LengthUnit.orMetres(r.unit());
+    boolean inHand = Boolean.TRUE.equals(r.inHand());
     Question question =
         new Question(
             r.edits(),
@@ -58,10 +59,11 @@ class ProposalController {
             r.pieces(),
             r.point(),
             r.pull(),
-            Boolean.TRUE.equals(r.back()));
+            Boolean.TRUE.equals(r.back()),
+            inHand);
     Deadline deadline = Deadline.seconds(Writing.LONGEST);
     Proposal p = Proposal.of(now.space(), question, unit, r.layer(), Writing::newId, deadline);
-    return view(now, p, unit, Boolean.TRUE.equals(r.inHand()));
+    return view(now, p, unit, inHand);
   }
 
   private static ProposalWire.Proposal view(

@@ -81,7 +81,7 @@ class ShellController {
   /** Where the next corner goes of a figure that is being drawn; nothing is stored. */
   @PostMapping("/spaces/{id}/draft")
   DraftAnswer draft(@PathVariable String id, @RequestBody DraftRequest r) {
-    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    LengthUnit unit = LengthUnit.orMetres(r.unit());
     if (r.question() == null) {
       throw new Refusal("The request has no question.");
     }

@@ -151,7 +151,7 @@ class SpaceController {
   /** The same for any number of pieces, which an address has no room for. */
   @PostMapping("/spaces/{id}/caption")
   CaptionView caption(@PathVariable String id, @RequestBody CaptionRequest r) {
-    LengthUnit u = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    LengthUnit u = LengthUnit.orMetres(r.unit());
     OpenSpace.Seen now = store.seen(id);
     List<String> pieces = r.pieces() == null ? List.of() : r.pieces();
     boolean ofPart = r.part() != null && !r.part().isEmpty();

@@ -1,7 +1,6 @@
 package pied.server.space;
 
 import java.util.ArrayList;
-import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -18,6 +17,7 @@ import pied.core.Text;
 import pied.core.edit.Change;
 import pied.core.edit.Declined;
 import pied.core.edit.Edits;
+import pied.core.edit.Ids;
 import pied.core.edit.Offer;
 import pied.core.edit.Outcome;
 import pied.core.edit.keep.Remove;
@@ -105,7 +105,7 @@ final class Writing {
 
   /** Does what a sentence, or a text of them, says: all of it, or nothing. */
   Said say(String id, SayRequest r) {
-    LengthUnit unit = r.unit() == null ? LengthUnit.M : LengthUnit.of(r.unit());
+    LengthUnit unit = LengthUnit.orMetres(r.unit());
     List<String> about = r.pieces() == null ? List.of() : r.pieces();
     By by = by(r.by());
     Say.Done[] done = new Say.Done[1];
@@ -139,7 +139,7 @@ final class Writing {
     if (request.edits() == null || request.edits().stream().anyMatch(java.util.Objects::isNull)) {
       throw new Refusal("The request has no edits.");
     }
-    LengthUnit unit = request.unit() == null ? LengthUnit.M : LengthUnit.of(request.unit());
+    LengthUnit unit = LengthUnit.orMetres(request.unit());
     return Edits.apply(
         space,
         request.edits(),
@@ -158,8 +158,7 @@ final class Writing {
       throw new Refusal("Up to " + MOST_IDS + " ids are given, none of them twice.");
     }
     given.forEach(Validity::id);
-    Iterator<String> left = given.iterator();
-    return () -> left.hasNext() ? left.next() : newId();
+    return Ids.again(given, Writing::newId);
   }
 
   /** Who asks, if it makes sense. */
@@ -179,16 +178,7 @@ final class Writing {
     StepRequest r = asked == null ? new StepRequest(null, null, null) : asked;
     By by = by(r.by());
     OpenSpace o = open.apply(id);
-    return acts.act(
-        id,
-        r.id(),
-        null,
-        heads ->
-            everywhere(
-                id,
-                new HistoryWalk(heads.of(id), this::change, by).step(undo, o.mine(by), r.how()),
-                heads,
-                r.how()));
+    return walked(id, r.id(), by, r.how(), way -> way.step(undo, o.mine(by), r.how()));
   }
 
   /** To another point of the history. */
@@ -197,17 +187,25 @@ final class Writing {
     if (r.to() == null) {
       throw new Refusal("Say to which step of the history; 0 is where it begins.");
     }
+    long key = StepRow.key(open.apply(id).no(), r.to());
+    return walked(id, r.id(), by, null, way -> way.to(key));
+  }
+
+  /** A way through the history of a space, and of others where an act was in those, too. */
+  private Changed walked(
+      String id,
+      @Nullable String request,
+      @Nullable By by,
+      @Nullable Offer.Step how,
+      Function<HistoryWalk, OpenSpace.Step> walk) {
     return acts.act(
         id,
-        r.id(),
+        request,
         null,
-        heads ->
-            everywhere(
-                id,
-                new HistoryWalk(heads.of(id), this::change, by)
-                    .to(StepRow.key(open.apply(id).no(), r.to())),
-                heads,
-                null));
+        heads -> {
+          OpenSpace.Step step = walk.apply(new HistoryWalk(heads.of(id), this::change, by));
+          return everywhere(id, step, heads, how);
+        });
   }
 
   /** What a step goes over here was one act with something elsewhere: that goes with it. */

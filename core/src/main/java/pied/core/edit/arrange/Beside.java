@@ -52,7 +52,7 @@ public record Beside(
     Vec way = side == Side.top ? Vec.UP : lead.pose().direct(side.outward());
     Piece last = lead;
     for (String id : ids.subList(0, ids.size() - 1)) {
-      session.effort().check();
+      session.deadline().check();
       Piece p = session.piece(id);
       Vec to = next(session.space(), last, lead, p, way, apart, flush, Boolean.TRUE.equals(stay));
       session.shift(List.of(id), to.minus(p.at()));

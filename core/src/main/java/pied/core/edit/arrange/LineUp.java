@@ -127,7 +127,7 @@ public record LineUp(
     }
     Map<Bulk, Vec> ways = new LinkedHashMap<>();
     for (Bulk b : moved) {
-      session.effort().check();
+      session.deadline().check();
       Vec way = Vec.ZERO;
       for (Line line : facing ? List.of(toward(session, b)) : sides) {
         double now = mark == null ? place(b, line.way(), line.part()) : marked(b, line.way());

@@ -98,7 +98,7 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     On wanted = carrier == null ? On.FLOOR : On.piece(carrier.id());
     Mesh mesh = space.shapes().mesh(p);
     for (Vec from : places(space, p, carrier, wholly)) {
-      session.effort().check();
+      session.deadline().check();
       Rest rest = resting.settle(from, p.turn(), b -> false);
       boolean free =
           rest.on().equals(wanted)

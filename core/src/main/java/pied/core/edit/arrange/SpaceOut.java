@@ -283,7 +283,7 @@ public record SpaceOut(
     double all = 0;
     int passing = 0;
     for (int i = 1; i < n; i++) {
-      session.effort().check();
+      session.deadline().check();
       boolean boxed = Boolean.TRUE.equals(boxes);
       double by = boxed ? Double.NaN : order.get(i).touching(order.get(i - 1), way);
       if (Double.isNaN(by)) {

@@ -152,7 +152,7 @@ final class Repeating {
     return new Sample(parts, 1);
   }
 
-  EditSession bench() {
+  EditSession session() {
     return session;
   }
 
@@ -286,7 +286,7 @@ final class Repeating {
           .filter(p -> !p.keeping().slot().own())
           .forEach(p -> ignored.addAll(session.space().withCarried(List.of(p.id()))));
     }
-    LaidOut laid = Layout.of(session.space(), r, ignored, session.effort());
+    LaidOut laid = Layout.of(session.space(), r, ignored, session.deadline());
     if (begins || there == null) {
       there = assigned(laid);
     }
@@ -352,7 +352,7 @@ final class Repeating {
     Map<String, Motion> along = new LinkedHashMap<>();
     Set<Long> kept = new HashSet<>();
     for (LaidOut.Place place : laid.places()) {
-      session.effort().check();
+      session.deadline().check();
       List<Piece> now = there.get(place.number());
       kept.add(place.number());
       if (r.out().contains(place.number())) {

@@ -145,7 +145,7 @@ public record Row(
     }
     double x = r.length(at.x(), 0);
     double z = r.length(at.z(), 0);
-    double y = r.bench().space().shell().floorAt(new Spot(x, z));
+    double y = r.session().space().shell().floorAt(new Spot(x, z));
     if (Double.isNaN(y)) {
       throw new Refusal("There is no floor at that point; choose one inside the room.");
     }

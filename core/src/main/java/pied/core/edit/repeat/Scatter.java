@@ -134,7 +134,7 @@ public record Scatter(
         if (r.own().contains(id)) {
           throw new Refusal("It cannot lie on itself; select only what is to be strewn.");
         }
-        r.bench().piece(id);
+        r.session().piece(id);
       }
       next = next.withOnto(onto).withOutline(List.of()).withAbout(null);
     }

@@ -124,7 +124,7 @@ public record Trail(
   }
 
   private @Nullable Line line(Repeating r) {
-    Space space = r.bench().space();
+    Space space = r.session().space();
     if (path != null) {
       List<Spot> spots = new ArrayList<>();
       for (PlanPoint p : path) {
