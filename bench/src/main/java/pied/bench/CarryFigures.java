@@ -11,7 +11,6 @@ import pied.core.catalog.Catalog;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
-import pied.core.edit.place.Place;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -22,6 +21,7 @@ import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.tool.place.Place;
 import pied.core.units.LengthUnit;
 
 /**

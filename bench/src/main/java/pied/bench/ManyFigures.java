@@ -9,26 +9,26 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
-import pied.core.edit.arrange.LineUp;
-import pied.core.edit.arrange.LineUpBuilder;
-import pied.core.edit.arrange.SpaceOut;
-import pied.core.edit.arrange.SpaceOutBuilder;
-import pied.core.edit.group.Dissolve;
-import pied.core.edit.repeat.Kind;
-import pied.core.edit.repeat.MakeTwins;
-import pied.core.edit.repeat.RingBuilder;
-import pied.core.edit.repeat.RowBuilder;
-import pied.core.edit.repeat.ScatterBuilder;
-import pied.core.edit.repeat.TrailBuilder;
-import pied.core.edit.repeat.TwinLine;
+import pied.core.edit.RepeatedArticle;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.propose.Say;
 import pied.core.say.Ask;
-import pied.core.say.Say;
 import pied.core.space.Group;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.tool.group.Dissolve;
+import pied.core.tool.lineup.LineUp;
+import pied.core.tool.lineup.LineUpBuilder;
+import pied.core.tool.ring.RingBuilder;
+import pied.core.tool.row.RowBuilder;
+import pied.core.tool.scatter.ScatterBuilder;
+import pied.core.tool.spaceout.SpaceOut;
+import pied.core.tool.spaceout.SpaceOutBuilder;
+import pied.core.tool.trail.TrailBuilder;
+import pied.core.tool.twin.MakeTwins;
+import pied.core.tool.twin.TwinLine;
 import pied.core.units.LengthUnit;
 
 /**
@@ -40,7 +40,7 @@ public final class ManyFigures {
   /** As many as one row of a room has room for; more stand in rows. */
   private static final int ROW = 250;
 
-  private static final List<Kind> STOOL = List.of(new Kind("stool", null));
+  private static final List<RepeatedArticle> STOOL = List.of(new RepeatedArticle("stool", null));
 
   private final Space bare;
   private final int n;

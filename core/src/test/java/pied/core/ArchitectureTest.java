@@ -24,7 +24,28 @@ class ArchitectureTest {
               "pied.server..");
 
   @ArchTest
-  static final ArchRule NO_CYCLES = slices().matching("pied.core.(*)..").should().beFreeOfCycles();
+  static final ArchRule NO_CIRCLES =
+      slices().matching("(pied.core..)").as("every room by itself").should().beFreeOfCycles();
+
+  /** A tool is a room of its own: what others need of it is no reason to look into it. */
+  @ArchTest
+  static final ArchRule NOTHING_BELOW_KNOWS_A_TOOL =
+      noClasses()
+          .that()
+          .resideInAnyPackage(
+              "pied.core",
+              "pied.core.space..",
+              "pied.core.edit..",
+              "pied.core.say..",
+              "pied.core.point..",
+              "pied.core.phrase..",
+              "pied.core.tool")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("pied.core.tool.*")
+          .orShould()
+          .dependOnClassesThat()
+          .resideInAPackage("pied.core.register..");
 
   @ArchTest
   static final ArchRule SOLID_KNOWS_NOTHING_OF_THE_JOB =

@@ -14,17 +14,18 @@ import pied.core.catalog.Catalog;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
-import pied.core.edit.NewShell;
 import pied.core.edit.Outcome;
-import pied.core.edit.place.Place;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
-import pied.core.say.Say;
+import pied.core.propose.Say;
 import pied.core.space.Opening;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.tool.place.Place;
+import pied.core.tool.shell.NewShell;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
 
 /** A room to edit in tests: 6 × 4 × 2.8 m, with a door in wall C, and short ways to say edits. */

@@ -19,10 +19,10 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.core.env.Environment;
 import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
 import org.springframework.scheduling.annotation.EnableScheduling;
-import pied.core.Refusal;
-import pied.core.Text;
 import pied.core.catalog.Catalog;
 import pied.core.piece.Shapes;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
 import pied.server.store.DataFolder;
 
 /** Pied as a program: HTTP, live channel and store around the core. */

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.place.Place;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
+import pied.core.tool.place.Place;
 import pied.server.space.ProjectStore;
 
 /** What the server's tests begin with. */

@@ -8,20 +8,6 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.arrange.BesideBuilder;
-import pied.core.edit.arrange.Level;
-import pied.core.edit.keep.RecolourBuilder;
-import pied.core.edit.keep.RenameBuilder;
-import pied.core.edit.place.AttachBuilder;
-import pied.core.edit.place.HangBuilder;
-import pied.core.edit.place.MoveToBuilder;
-import pied.core.edit.place.SetDistanceBuilder;
-import pied.core.edit.place.Settle;
-import pied.core.edit.place.TopAtBuilder;
-import pied.core.edit.shell.BuildBuilder;
-import pied.core.edit.shell.SpaceExtentBuilder;
-import pied.core.edit.turn.LeanOverBuilder;
-import pied.core.edit.turn.TurnBuilder;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.phrase.Phrase;
@@ -35,6 +21,24 @@ import pied.core.space.Group;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Stage;
+import pied.core.tool.beside.BesideBuilder;
+import pied.core.tool.beside.Level;
+import pied.core.tool.keep.RecolourBuilder;
+import pied.core.tool.keep.RenameBuilder;
+import pied.core.tool.move.AttachBuilder;
+import pied.core.tool.move.HangBuilder;
+import pied.core.tool.move.MoveToBuilder;
+import pied.core.tool.move.SetDistanceBuilder;
+import pied.core.tool.move.Settle;
+import pied.core.tool.move.TopAtBuilder;
+import pied.core.tool.shell.BuildBuilder;
+import pied.core.tool.shell.PartCaption;
+import pied.core.tool.shell.SpaceExtentBuilder;
+import pied.core.tool.size.Handling;
+import pied.core.tool.size.SizeCaption;
+import pied.core.tool.turn.LeanOverBuilder;
+import pied.core.tool.turn.TurnBuilder;
+import pied.core.tool.turn.TurnCaption;
 import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
@@ -65,7 +69,7 @@ public final class Caption {
    *
    * @param title name of the space
    * @param ids pieces selected, the lead last; may be empty
-   * @throws pied.core.Refusal if one is not there
+   * @throws pied.core.units.Refusal if one is not there
    */
   public static List<Phrase> of(Space space, String title, List<String> ids, LengthUnit unit) {
     return of(space, title, ids, unit, Handling.NONE);

@@ -4,26 +4,26 @@ import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
-import pied.core.edit.group.Dissolve;
-import pied.core.edit.group.RenameGroup;
-import pied.core.edit.keep.HideBuilder;
-import pied.core.edit.keep.LockBuilder;
-import pied.core.edit.layer.SetLayerBuilder;
-import pied.core.edit.layer.ToLayerBuilder;
-import pied.core.edit.repeat.MoveTwinsBuilder;
-import pied.core.edit.repeat.PartTwins;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
-import pied.core.say.Adjust;
-import pied.core.say.Sentences;
+import pied.core.register.Sentences;
 import pied.core.solid.Vec;
 import pied.core.space.Filing;
 import pied.core.space.Group;
 import pied.core.space.Layer;
 import pied.core.space.Space;
 import pied.core.space.Twin;
+import pied.core.tool.group.Dissolve;
+import pied.core.tool.group.RenameGroup;
+import pied.core.tool.keep.HideBuilder;
+import pied.core.tool.keep.LockBuilder;
+import pied.core.tool.layer.SetLayerBuilder;
+import pied.core.tool.layer.ToLayerBuilder;
+import pied.core.tool.repeat.Arrangement;
+import pied.core.tool.twin.MoveTwinsBuilder;
+import pied.core.tool.twin.PartTwins;
 
 /** Writes of how pieces are kept: their group and layer, and whether they are locked or hidden. */
 final class KeepingCaption {
@@ -92,8 +92,8 @@ final class KeepingCaption {
     if (g.repeats() == null) {
       return;
     }
-    writer.out.addAll(Sentences.write(space, Adjust.of(g), writer.unit));
-    Edit refilled = Adjust.refilled(g);
+    writer.out.addAll(Sentences.write(space, Arrangement.of(g).adjusting(g.id()), writer.unit));
+    Edit refilled = Arrangement.refilled(g);
     if (refilled != null) {
       int n = g.repeats().out().size();
       writer.action("fill " + (n == 1 ? "the place" : n + " places") + " taken out", refilled);

@@ -5,7 +5,6 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.piece.On;
 import pied.core.place.Inset;
 import pied.core.place.Rest;
@@ -19,6 +18,7 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /** Finds the surface that is meant, and how the lead stands on it before anything stops it. */
 final class Aiming {

@@ -7,7 +7,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Form;
@@ -24,6 +23,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Locked;
 import pied.core.space.Space;
 import pied.core.units.Entry;
+import pied.core.units.Refusal;
 
 /**
  * All that is carried: what was picked up with what stands on it, copies of that, or a new piece.

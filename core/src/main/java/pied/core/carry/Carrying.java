@@ -2,7 +2,6 @@ package pied.core.carry;
 
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.carry.Question.Keep;
 import pied.core.catalog.Mounting;
 import pied.core.measure.Reach;
@@ -21,6 +20,7 @@ import pied.core.space.Space;
 import pied.core.space.Validity;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /**

@@ -4,7 +4,6 @@ import java.util.Set;
 import org.joml.Matrix3d;
 import org.joml.Quaterniond;
 import org.joml.Vector3d;
-import pied.core.Refusal;
 import pied.core.measure.Side;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
@@ -19,6 +18,7 @@ import pied.core.solid.Vec;
 import pied.core.space.PartName;
 import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /**
  * A side of a piece goes flat onto a face, be it level, sloping or upright; on a curved face it is

@@ -4,13 +4,13 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.measure.Side;
 import pied.core.place.Target;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Spot;
 import pied.core.space.Validity;
+import pied.core.units.Refusal;
 
 /**
  * What one asks while carrying. A question stands for itself: it is answered the same however one

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.recipe.Buildable;
 import pied.core.size.Measure;
 import pied.core.size.Size;
+import pied.core.units.Refusal;
 
 /**
  * One entry of the catalog.
@@ -74,7 +74,7 @@ public record Article(
    * Whether it can be made this size.
    *
    * @param name how it is called in the refusal
-   * @throws pied.core.Refusal if not
+   * @throws pied.core.units.Refusal if not
    */
   public void check(String name, Size wanted) {
     sizing.check(name, wanted, size);
@@ -94,7 +94,7 @@ public record Article(
    * A colour for one of its finish parts, as it is kept.
    *
    * @param colour #RRGGBB
-   * @throws pied.core.Refusal if it has no such part, or that is no colour
+   * @throws pied.core.units.Refusal if it has no such part, or that is no colour
    */
   public String finish(String part, String colour) {
     if (part == null || !finishes.containsKey(part)) {

@@ -10,9 +10,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import pied.core.Refusal;
 import pied.core.recipe.Recipe;
 import pied.core.size.Size;
+import pied.core.units.Refusal;
 
 /** Reads an article from its text. */
 public final class ArticleReader {

@@ -9,7 +9,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /** All articles one can place; others may be added. Safe for threads. */
 public final class Catalog {

@@ -1,7 +1,7 @@
 package pied.core.catalog;
 
 import java.util.Locale;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * A finish part of an article and how it looks unless changed.

@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import pied.core.Refusal;
 import pied.core.size.Measure;
 import pied.core.size.Size;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /**

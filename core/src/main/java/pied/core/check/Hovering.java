@@ -2,11 +2,11 @@ package pied.core.check;
 
 import java.util.List;
 import pied.core.catalog.Mounting;
-import pied.core.edit.place.HoldThere;
-import pied.core.edit.place.Settle;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
+import pied.core.tool.move.HoldThere;
+import pied.core.tool.move.Settle;
 
 /** What touches nothing that could carry it. */
 final class Hovering implements Snag.Check {

@@ -1,12 +1,12 @@
 package pied.core.check;
 
 import java.util.List;
-import pied.core.edit.place.BringIn;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Inset;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.tool.place.BringIn;
 
 /** What lies beyond the walls, under the floor or over the ceiling. */
 final class Outside implements Snag.Check {

@@ -2,12 +2,12 @@ package pied.core.check;
 
 import java.util.List;
 import java.util.Map;
-import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.space.Space;
+import pied.core.units.Deadline;
 
 /**
  * Something wrong with a piece.
@@ -59,7 +59,7 @@ public record Snag(
   /**
    * The same, within a time.
    *
-   * @throws pied.core.Refusal if the time is up
+   * @throws pied.core.units.Refusal if the time is up
    */
   public static List<Snag> of(Space space, Deadline deadline) {
     Map<String, List<Snag>> all =

@@ -5,14 +5,14 @@ import java.util.Comparator;
 import java.util.List;
 import pied.core.edit.Blank;
 import pied.core.edit.Edit;
-import pied.core.edit.shell.SetOpeningBuilder;
-import pied.core.edit.shell.SetPartitionBuilder;
-import pied.core.edit.shell.WallLength;
-import pied.core.edit.shell.WallLengthBuilder;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
+import pied.core.tool.shell.SetOpeningBuilder;
+import pied.core.tool.shell.SetPartitionBuilder;
+import pied.core.tool.shell.WallLength;
+import pied.core.tool.shell.WallLengthBuilder;
 import pied.core.units.LengthUnit;
 
 /** The chains of dimensions along a wall: its openings and what is between, and the whole. */

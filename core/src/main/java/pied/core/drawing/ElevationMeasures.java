@@ -9,14 +9,14 @@ import org.locationtech.jts.geom.Envelope;
 import pied.core.Nullable;
 import pied.core.edit.Blank;
 import pied.core.edit.Edit;
-import pied.core.edit.shell.BuildBuilder;
-import pied.core.edit.shell.SetOpeningBuilder;
-import pied.core.edit.shell.SetPartitionBuilder;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.Wall;
+import pied.core.tool.shell.BuildBuilder;
+import pied.core.tool.shell.SetOpeningBuilder;
+import pied.core.tool.shell.SetPartitionBuilder;
 import pied.core.units.LengthUnit;
 
 /** The measures and heights that are written into an elevation or a section. */

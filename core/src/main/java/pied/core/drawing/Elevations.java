@@ -10,7 +10,6 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import pied.core.BoundedCache;
-import pied.core.Refusal;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
@@ -25,6 +24,7 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /**

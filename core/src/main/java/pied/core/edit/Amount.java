@@ -3,9 +3,9 @@ package pied.core.edit;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
 import com.fasterxml.jackson.databind.JsonNode;
-import pied.core.Refusal;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /**
  * A length or an angle in an edit: a number (metres, degrees), or a text as a person typed it.

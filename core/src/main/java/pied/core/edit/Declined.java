@@ -1,8 +1,8 @@
 package pied.core.edit;
 
 import java.util.List;
-import pied.core.Refusal;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /** Something cannot be done as it was asked for, but otherwise it can. */

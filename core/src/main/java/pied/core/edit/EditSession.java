@@ -12,10 +12,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import pied.core.Deadline;
 import pied.core.Names;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Keeping;
@@ -29,7 +27,9 @@ import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Validity;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /**

@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
-import pied.core.Deadline;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.space.Space;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /**
  * Makes edits: what comes out is a new space and what there is to say about it, or a {@link

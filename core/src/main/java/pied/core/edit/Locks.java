@@ -3,8 +3,6 @@ package pied.core.edit;
 import java.util.ArrayList;
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.edit.keep.Lock;
-import pied.core.edit.layer.SetLayerBuilder;
 import pied.core.piece.Piece;
 import pied.core.space.Layer;
 import pied.core.space.Locked;
@@ -20,23 +18,15 @@ public final class Locks {
    * @param edit what would be done to them; null if it is not known yet
    */
   public static Declined declined(Space space, Locked why, @Nullable Edit edit) {
-    List<Edit> unlock = new ArrayList<>();
     List<String> own =
         why.pieces().stream().filter(p -> p.keeping().locked()).map(Piece::id).toList();
-    if (!own.isEmpty()) {
-      unlock.add(new Lock(own, false, null));
-    }
     List<Layer> layers =
         why.pieces().stream().map(space::layer).filter(Layer::locked).distinct().toList();
-    for (Layer l : layers) {
-      unlock.add(SetLayerBuilder.builder().layer(l.id()).locked(false).build());
-    }
+    Edit unlock = new Unlock(own, layers.stream().map(Layer::id).toList());
     List<Offer> offers = new ArrayList<>();
-    offers.add(new Offer(words(why.pieces().size(), layers), unlock));
+    offers.add(new Offer(words(why.pieces().size(), layers), List.of(unlock)));
     if (edit != null) {
-      List<Edit> all = new ArrayList<>(unlock);
-      all.add(edit);
-      offers.add(new Offer("Unlock and do it", all));
+      offers.add(new Offer("Unlock and do it", List.of(unlock, edit)));
     }
     return new Declined(why, offers);
   }

@@ -4,13 +4,13 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.LineSegment;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
+import pied.core.units.Refusal;
 
 /** Finds the walls and platforms that edits name. */
 public final class Walls {

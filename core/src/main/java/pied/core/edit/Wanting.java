@@ -1,6 +1,6 @@
 package pied.core.edit;
 
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /** An edit that is not said to its end: the message asks for what it still wants. */
 public final class Wanting extends Refusal {

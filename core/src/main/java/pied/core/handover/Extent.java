@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.piece.Piece;
 import pied.core.space.Filing;
 import pied.core.space.Layer;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /**
  * How much of a space is handed over.

@@ -1,7 +1,6 @@
 package pied.core.handover;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import pied.core.Deadline;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.catalog.Light;
@@ -13,6 +12,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Group;
 import pied.core.space.Space;
 import pied.core.space.Viewpoint;
+import pied.core.units.Deadline;
 
 /**
  * A space as one binary glTF file: a mesh for every form there is, in all its places; finishes with

@@ -9,11 +9,11 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.zip.ZipOutputStream;
-import pied.core.Deadline;
 import pied.core.format.Look;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Deadline;
 import pied.core.units.Decimal;
 
 /**

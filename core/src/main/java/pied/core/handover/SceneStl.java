@@ -5,13 +5,13 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import pied.core.Deadline;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Deadline;
+import pied.core.units.Refusal;
 
 /**
  * A space, or one piece of it, as STL for making it in card or plastic: millimetres, z up, as such

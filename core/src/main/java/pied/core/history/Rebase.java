@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
-import pied.core.Refusal;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
 import pied.core.space.Difference;
@@ -16,6 +15,7 @@ import pied.core.space.Difference.OfPiece;
 import pied.core.space.Ordered;
 import pied.core.space.Space;
 import pied.core.space.Validity;
+import pied.core.units.Refusal;
 
 /**
  * A change made on another space than the one it was made for, since others went on meanwhile. Of a

@@ -1,9 +1,9 @@
 package pied.core.measure;
 
-import pied.core.Refusal;
 import pied.core.piece.Piece;
 import pied.core.space.Opening;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /**
  * How large something may be that is to fit somewhere, metres; NaN where nothing bounds it.

@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.units.Entry;
+import pied.core.units.Refusal;
 
 /**
  * The mark or side of a piece that stays where it is while it is sized or turned: on its left (-1),

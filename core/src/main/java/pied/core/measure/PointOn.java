@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import pied.core.Refusal;
 import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
 import pied.core.solid.Creases;
@@ -12,6 +11,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Validity;
+import pied.core.units.Refusal;
 
 /**
  * A point that is pointed at: a corner of a mesh or a mark near the line of sight, or else where

@@ -1,9 +1,9 @@
 package pied.core.measure;
 
-import pied.core.Refusal;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** The six sides of a piece, by its own directions; left and right as one looks at its front. */
 public enum Side {

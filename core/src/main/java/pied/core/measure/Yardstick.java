@@ -3,7 +3,6 @@ package pied.core.measure;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.piece.Form;
 import pied.core.piece.Lean;
@@ -18,6 +17,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /**

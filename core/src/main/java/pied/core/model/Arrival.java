@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.catalog.Finish;
@@ -17,6 +16,7 @@ import pied.core.solid.Lighter;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /**

@@ -16,8 +16,8 @@ import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.w3c.dom.NodeList;
-import pied.core.Refusal;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** Reads COLLADA 1.4 and 1.5 (ISO/PAS 17506): it says its unit and what is up. */
 final class ColladaReader {

@@ -9,9 +9,9 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
-import pied.core.Refusal;
-import pied.core.Text;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
 
 /** Gathers the triangles of a file by material; what is no triangle is left out and counted. */
 final class Collector {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import pied.core.Refusal;
 import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Piece;
@@ -13,6 +12,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /**
  * Pieces put together as one model, to be kept as an article: as they stand to one another, its

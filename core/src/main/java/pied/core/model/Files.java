@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * Files that came together, by name: one alone, several, or what was in a zip. Nothing is written.

@@ -13,7 +13,7 @@ import java.util.Set;
 import org.joml.Matrix4d;
 import org.joml.Quaterniond;
 import org.joml.Vector3d;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * Reads glTF 2.0 (Khronos, ISO/IEC 12113), in one binary file or with its buffers beside it. It is

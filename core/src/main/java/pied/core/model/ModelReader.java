@@ -3,7 +3,7 @@ package pied.core.model;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Map;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /** Reads model files, whatever their names end in: GLB and glTF, OBJ, STL, PLY and COLLADA. */
 public final class ModelReader {

@@ -7,8 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.StringTokenizer;
-import pied.core.Refusal;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** Reads OBJ with its materials (MTL). It says neither unit nor what is up. */
 final class ObjReader {

@@ -5,8 +5,8 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import pied.core.Refusal;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** Reads PLY, the text form and both binary ones. It says neither unit nor what is up. */
 final class PlyReader {

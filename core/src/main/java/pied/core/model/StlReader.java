@@ -3,7 +3,7 @@ package pied.core.model;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /** Reads STL, the text form and the binary one. It says neither unit nor what is up. */
 final class StlReader {

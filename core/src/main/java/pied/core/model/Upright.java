@@ -2,9 +2,9 @@ package pied.core.model;
 
 import java.util.ArrayList;
 import java.util.List;
-import pied.core.Refusal;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /** Sets a model upright, in metres, as it is taken. */

@@ -1,14 +1,14 @@
 package pied.core.paper;
 
 import java.util.List;
-import pied.core.Deadline;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Elevations;
 import pied.core.drawing.Lines;
 import pied.core.space.Space;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /** Draws a space on sheets of paper. */
 public final class Drawings {

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.locationtech.jts.geom.Envelope;
-import pied.core.Refusal;
 import pied.core.paper.Drawings.Drawn;
 import pied.core.paper.Drawings.Wish;
 import pied.core.paper.Mark.Anchor;
 import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /**
  * Lays a drawing on sheets: the frame, the drawing in as many parts as it takes, the legend beside

@@ -1,7 +1,7 @@
 package pied.core.paper;
 
 import java.util.List;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * A size of paper, lying on its long side (ISO 216).

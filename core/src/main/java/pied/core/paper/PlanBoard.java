@@ -11,7 +11,6 @@ import org.locationtech.jts.index.quadtree.Quadtree;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
-import pied.core.Deadline;
 import pied.core.catalog.Mounting;
 import pied.core.drawing.Eye;
 import pied.core.drawing.Ink;
@@ -25,6 +24,7 @@ import pied.core.solid.Box;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
 
 /**

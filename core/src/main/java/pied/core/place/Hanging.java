@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
-import pied.core.Refusal;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -21,6 +20,7 @@ import pied.core.space.PartName;
 import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.units.Refusal;
 
 /** Where what hangs goes up to: a bar, the tube of a truss, or the ceiling. */
 final class Hanging {

@@ -3,7 +3,6 @@ package pied.core.place;
 import java.util.Comparator;
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.piece.On;
 import pied.core.size.Size;
@@ -13,6 +12,7 @@ import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
+import pied.core.units.Refusal;
 
 /**
  * What sits in openings: doors and windows of the catalog, which fill a plain opening from side to

@@ -8,7 +8,6 @@ import java.util.Set;
 import java.util.function.Predicate;
 import org.locationtech.jts.geom.Coordinate;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Form;
@@ -31,6 +30,7 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Validity;
 import pied.core.space.Wall;
+import pied.core.units.Refusal;
 
 /**
  * Finds where a piece of some article and size comes to rest in a space, by its mounting. What

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.piece.On;
 import pied.core.solid.Bodies;
@@ -16,6 +15,7 @@ import pied.core.space.PartName.Kind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
+import pied.core.units.Refusal;
 
 /**
  * The surfaces that may carry what stands: floors, platforms, and the tops and boards of pieces.

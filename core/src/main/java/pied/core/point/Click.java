@@ -4,9 +4,10 @@ import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /** What clicks on a drawing make of edits of a sort. */
-interface Click<E extends Edit> {
+public interface Click<E extends Edit> {
   Class<E> of();
 
   /** What can be clicked, in words. */
@@ -23,5 +24,19 @@ interface Click<E extends Edit> {
   /** What is drawn of it; null for nothing. */
   default @Nullable Drawn drawn(E edit, LengthUnit unit) {
     return null;
+  }
+
+  /** Whether one of its pieces can be pulled. */
+  default boolean pulls() {
+    return false;
+  }
+
+  /**
+   * The edit that pulling one of its pieces makes of it.
+   *
+   * @throws Refusal if nothing of it can be pulled
+   */
+  default E pulled(Space space, LengthUnit unit, E edit, Pull pull) {
+    throw new Refusal("Nothing of this can be pulled; type the numbers.");
   }
 }

@@ -11,7 +11,7 @@ import pied.core.units.LengthUnit;
  * @param closed whether a line leads back to the first
  */
 public record Drawn(List<Spot> points, boolean closed) {
-  static Drawn of(List<PlanPoint> points, boolean closed, LengthUnit unit) {
+  public static Drawn of(List<PlanPoint> points, boolean closed, LengthUnit unit) {
     return new Drawn(points.stream().map(p -> Pointed.spot(p, unit)).toList(), closed);
   }
 }

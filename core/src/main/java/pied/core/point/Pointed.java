@@ -2,7 +2,6 @@ package pied.core.point;
 
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.Edit.Sight;
@@ -17,6 +16,7 @@ import pied.core.space.Spot;
 import pied.core.space.Validity;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /**
  * What was clicked on a drawing.
@@ -82,20 +82,20 @@ public record Pointed(
 
   /** A piece of the space that was clicked, unless it is one of these. */
   @Nullable
-  String piece(Space space, @Nullable List<String> others) {
+  public String piece(Space space, @Nullable List<String> others) {
     boolean there = piece != null && space.has(piece);
     return there && (others == null || !others.contains(piece)) ? piece : null;
   }
 
   /** The platform that was clicked, as "platform:…"; null for none. */
   @Nullable
-  String platform() {
+  public String platform() {
     return part != null && PartName.read(part).kind() == Kind.platform ? part : null;
   }
 
   /** The wall that was clicked, or is near enough; null for none. */
   @Nullable
-  Wall wall(Shell shell) {
+  public Wall wall(Shell shell) {
     if (part != null && PartName.read(part).kind() == Kind.wall) {
       return Walls.named(shell, part);
     }
@@ -103,7 +103,7 @@ public record Pointed(
     return near == null || next.distance(at) <= near ? next : null;
   }
 
-  double reach() {
+  public double reach() {
     return near == null ? 0 : near;
   }
 
@@ -111,7 +111,7 @@ public record Pointed(
    * The point that is meant: a corner of the room that is near enough, else one that is level with
    * the point before it, else what was clicked in whole centimetres.
    */
-  PlanPoint point(Shell shell, @Nullable PlanPoint before, LengthUnit unit) {
+  public PlanPoint point(Shell shell, @Nullable PlanPoint before, LengthUnit unit) {
     for (Spot corner : shell.outline()) {
       if (corner.distance(at) <= reach()) {
         return plan(corner.x(), corner.z());
@@ -131,7 +131,7 @@ public record Pointed(
   }
 
   /** Whether it is this point, or near enough to it. */
-  boolean is(PlanPoint p, LengthUnit unit) {
+  public boolean is(PlanPoint p, LengthUnit unit) {
     return spot(p, unit).distance(at) <= reach();
   }
 
@@ -152,7 +152,7 @@ public record Pointed(
   }
 
   /** Without what adding up leaves in the last digits. */
-  static Amount amount(double v) {
+  public static Amount amount(double v) {
     return Amount.of(Math.round(v * 1e6) / 1e6);
   }
 }

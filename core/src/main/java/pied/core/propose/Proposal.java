@@ -4,11 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Supplier;
-import pied.core.Deadline;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.caption.Caption;
-import pied.core.caption.PartCaption;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Ids;
@@ -16,15 +13,16 @@ import pied.core.edit.Outcome;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.point.Pointed;
-import pied.core.point.Pointing;
+import pied.core.register.Pointing;
+import pied.core.register.Sentences;
 import pied.core.say.Ask;
-import pied.core.say.Say;
-import pied.core.say.Sentences;
-import pied.core.say.Understood;
 import pied.core.select.Afterwards;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Space;
+import pied.core.tool.shell.PartCaption;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /**
  * The one answer to every {@link Question}: the edits it means, and what would come of them. Made

@@ -2,11 +2,11 @@ package pied.core.propose;
 
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.edit.Edit;
 import pied.core.point.Pointed;
 import pied.core.point.Pull;
-import pied.core.say.Begin;
+import pied.core.register.Begin;
+import pied.core.units.Refusal;
 
 /**
  * What is asked before it is done: of edits, of a verb, or of a sentence, one of the three.

@@ -8,10 +8,10 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
-import pied.core.Refusal;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Prism;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** The forms recipes are made of. Each is a closed skin; lengths in metres. */
 final class Forms {

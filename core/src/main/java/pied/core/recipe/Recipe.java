@@ -7,13 +7,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.joml.Quaterniond;
-import pied.core.Refusal;
 import pied.core.size.Size;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /**
  * The text from which an article's mesh is built for any width × depth × height. A recipe is a list

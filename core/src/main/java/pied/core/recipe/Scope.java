@@ -7,7 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.math.MathContext;
 import java.util.HashMap;
 import java.util.Map;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * The values formulas of a recipe can name: w, d and h (width, depth and height, metres), what the

@@ -2,11 +2,17 @@ package pied.core.say;
 
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.edit.Edit;
 
 /** Something said of an edit: the edit with that, or null if it is not said here. */
-interface Clause<E> {
+public interface Clause<E> {
   @Nullable
   E read(Reading r, Nouns n, E edit);
+
+  /** An edit of which nothing more is said. */
+  static List<Edit> only(Reading r, Nouns n, Edit edit) {
+    return List.of(all(r, n, edit, List.of()));
+  }
 
   /** All that is said up to the end, in any order. */
   static <E> E all(Reading r, Nouns n, E edit, List<Clause<E>> clauses) {

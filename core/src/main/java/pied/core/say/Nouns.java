@@ -10,16 +10,16 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
-import pied.core.edit.repeat.Kind;
+import pied.core.edit.RepeatedArticle;
 import pied.core.piece.Piece;
 import pied.core.space.Platform;
 import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /** Reads what is named: pieces, articles, walls. Names need not be whole, nor without slips. */
-final class Nouns {
+public final class Nouns {
   /** Names have so many words at most. */
   private static final int LONGEST = 8;
 
@@ -34,26 +34,26 @@ final class Nouns {
   private final Reading r;
   private final Map<String, List<Article>> searched = new HashMap<>();
 
-  Nouns(Ask ask, Reading r) {
+  public Nouns(Ask ask, Reading r) {
     this.ask = ask;
     space = ask.space();
     this.r = r;
   }
 
-  List<String> selected() {
+  public List<String> selected() {
     return ask.selected();
   }
 
-  Space space() {
+  public Space space() {
     return space;
   }
 
-  String newId() {
+  public String newId() {
     return ask.newId().get();
   }
 
   @Nullable
-  String lead() {
+  public String lead() {
     return ask.selected().isEmpty() ? null : ask.selected().get(ask.selected().size() - 1);
   }
 
@@ -61,7 +61,7 @@ final class Nouns {
 
   /** The id of one piece; null if none is named here. */
   @Nullable
-  String piece() {
+  public String piece() {
     if (r.is("the lead|it")) {
       if (lead() == null) {
         throw new Refusal("Nothing is selected; name a piece.");
@@ -78,7 +78,7 @@ final class Nouns {
 
   /** Ids of several; null if none are named here. */
   @Nullable
-  List<String> pieces() {
+  public List<String> pieces() {
     boolean these = r.is("these|those|them");
     if (these) {
       if (ask.selected().isEmpty()) {
@@ -127,7 +127,7 @@ final class Nouns {
     if (quoted != null) {
       List<String> ids = names().get(plain(quoted));
       if (ids == null) {
-        throw new Refusal("There is no piece of the name “" + Say.shown(quoted) + "” here.");
+        throw new Refusal("There is no piece of the name “" + Reading.shown(quoted) + "” here.");
       }
       return ids;
     }
@@ -172,7 +172,7 @@ final class Nouns {
         "There are "
             + ids.size()
             + " that “"
-            + Say.shown(text)
+            + Reading.shown(text)
             + "” could mean; say which: "
             + String.join(", ", some)
             + (ids.size() > 4 ? " …" : "")
@@ -213,7 +213,7 @@ final class Nouns {
         });
   }
 
-  static String plain(String name) {
+  public static String plain(String name) {
     return name.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
   }
 
@@ -225,7 +225,7 @@ final class Nouns {
 
   /** One article; null if none is named here. */
   @Nullable
-  Article article() {
+  public Article article() {
     for (Reading.Span s : r.spans(LONGEST)) {
       if (GO_ON.contains(first(s.text()))) {
         continue;
@@ -253,14 +253,14 @@ final class Nouns {
 
   /** Articles with "and" between them, as a mix; null if none is named here. */
   @Nullable
-  List<Kind> kinds() {
-    List<Kind> all = new ArrayList<>();
+  public List<RepeatedArticle> kinds() {
+    List<RepeatedArticle> all = new ArrayList<>();
     do {
       Article a = article();
       if (a == null) {
         return null;
       }
-      all.add(new Kind(a.id(), null));
+      all.add(new RepeatedArticle(a.id(), null));
     } while (r.quietly("and"));
     return all;
   }
@@ -269,7 +269,7 @@ final class Nouns {
 
   /** The letter or the name of a wall; null if none is named here. */
   @Nullable
-  String wall() {
+  public String wall() {
     int before = r.at();
     if (!r.is("wall|the wall")) {
       return null;
@@ -283,7 +283,7 @@ final class Nouns {
 
   /** A letter of a wall, where that much is clear. */
   @Nullable
-  String letter() {
+  public String letter() {
     for (Reading.Span s : r.spans(3)) {
       for (String name : walls(space.shell())) {
         if (name.equalsIgnoreCase(s.text())) {
@@ -296,13 +296,13 @@ final class Nouns {
     return null;
   }
 
-  static List<String> walls(Shell shell) {
+  public static List<String> walls(Shell shell) {
     return shell.faces().stream().map(w -> w.name()).distinct().toList();
   }
 
   /** The name of a platform; null if none is named here. */
   @Nullable
-  String platform() {
+  public String platform() {
     for (Reading.Span s : r.spans(4)) {
       for (Platform p : space.shell().platforms()) {
         if (p.id().equalsIgnoreCase(s.text()) || ("the " + p.id()).equalsIgnoreCase(s.text())) {
@@ -318,7 +318,7 @@ final class Nouns {
   }
 
   /** How a piece is named so that it is found again. */
-  static String name(Space space, String id) {
+  public static String name(Space space, String id) {
     if (!space.has(id)) {
       return "a piece that is gone";
     }

@@ -11,11 +11,11 @@ import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 
 /** Reads and writes points, and amounts as they stand in sentences. */
-final class Points {
+public final class Points {
   private Points() {}
 
   /** So far across and deep in the directions of the space, as in "2.10, 1.40". */
-  static PlanPoint two(Reading r) {
+  public static PlanPoint two(Reading r) {
     Amount x = r.length("so far across, so far deep");
     if (x == null) {
       throw r.unread();
@@ -31,7 +31,7 @@ final class Points {
   }
 
   /** A third number behind a place, bare: how high its underside is; null if there is none. */
-  static @Nullable Amount high(Reading r) {
+  public static @Nullable Amount high(Reading r) {
     int before = r.at();
     if (r.comma() && r.length()) {
       Amount y = r.length("so high");
@@ -46,7 +46,7 @@ final class Points {
   }
 
   /** Such as "1, 1 to 4, 1"; none if there is none yet. */
-  static List<PlanPoint> several(Reading r) {
+  public static List<PlanPoint> several(Reading r) {
     List<PlanPoint> points = new ArrayList<>();
     if (r.length()) {
       do {
@@ -56,11 +56,11 @@ final class Points {
     return points;
   }
 
-  static String several(Writer w, List<PlanPoint> points) {
+  public static String several(Writer w, List<PlanPoint> points) {
     return String.join(" to ", points.stream().map(p -> two(w, p)).toList());
   }
 
-  static Vec three(Reading r) {
+  public static Vec three(Reading r) {
     PlanPoint p = two(r);
     int before = r.at();
     double y = 0;
@@ -73,26 +73,26 @@ final class Points {
     return new Vec(p.x().number(), y, p.z().number());
   }
 
-  static String three(Writer w, @Nullable Vec p) {
+  public static String three(Writer w, @Nullable Vec p) {
     return p == null
         ? "?"
         : w.unit.exact(p.x()) + ", " + w.unit.exact(p.z()) + ", " + w.unit.exact(p.y()) + " high";
   }
 
-  static String two(Writer w, PlanPoint p) {
+  public static String two(Writer w, PlanPoint p) {
     return length(w, p.x()) + ", " + length(w, p.z());
   }
 
   /** A length as it is read: what was typed, or the number in the unit. */
-  static String length(Writer w, Amount a) {
+  public static String length(Writer w, Amount a) {
     return length(w.unit, a);
   }
 
-  static String length(LengthUnit unit, Amount a) {
+  public static String length(LengthUnit unit, Amount a) {
     return a.text() != null ? a.text() : unit.exact(a.number());
   }
 
-  static String number(Amount a) {
+  public static String number(Amount a) {
     if (a.text() != null) {
       return a.text();
     }
@@ -100,7 +100,7 @@ final class Points {
     return whole == a.number() ? String.valueOf(whole) : String.valueOf(a.number());
   }
 
-  static String angle(Amount a) {
+  public static String angle(Amount a) {
     return a.text() != null ? a.text() : Angle.text(a.number());
   }
 }

@@ -12,12 +12,13 @@ import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Text;
 
 /**
  * Reads a sentence from its beginning, and keeps in mind what could have stood at the place up to
  * which it could be read.
  */
-final class Reading {
+public final class Reading {
   private static final String NUMBER = "(?:\\d+(?:\\.\\d+)?|\\.\\d+|\\d+,\\d+)";
   private static final Pattern LENGTH =
       Pattern.compile(
@@ -39,7 +40,7 @@ final class Reading {
   private final Set<Expected> expected = new LinkedHashSet<>();
 
   /** Sorts of what could stand somewhere. */
-  enum Sort {
+  public enum Sort {
     words,
     piece,
     article,
@@ -48,9 +49,9 @@ final class Reading {
   }
 
   /** What could stand somewhere: words as they are, or what is to be named. */
-  record Expected(Sort sort, String text) {}
+  public record Expected(Sort sort, String text) {}
 
-  Reading(String text, LengthUnit unit) {
+  public Reading(String text, LengthUnit unit) {
     this.text = text.replace('\u2212', '-').replace('\u00d7', 'x').replace('\u00a0', ' ');
     low = this.text.toLowerCase(Locale.ROOT);
     this.unit = unit;
@@ -58,29 +59,29 @@ final class Reading {
 
   // ---- where it is
 
-  int at() {
+  public int at() {
     return at;
   }
 
-  void back(int to) {
+  public void back(int to) {
     at = to;
   }
 
-  boolean done() {
+  public boolean done() {
     space();
     return at >= text.length();
   }
 
   /** Up to where it could be read, and what could stand there. */
-  int furthest() {
+  public int furthest() {
     return Math.min(furthest, text.length());
   }
 
-  Set<Expected> expected() {
+  public Set<Expected> expected() {
     return expected;
   }
 
-  String rest() {
+  public String rest() {
     space();
     return text.substring(at);
   }
@@ -91,7 +92,7 @@ final class Reading {
     }
   }
 
-  void expect(Sort sort, String what) {
+  public void expect(Sort sort, String what) {
     space();
     if (at > furthest) {
       furthest = at;
@@ -117,7 +118,7 @@ final class Reading {
    *
    * @param ways with bars between those that mean the same; only the first is shown
    */
-  boolean is(String ways) {
+  public boolean is(String ways) {
     String[] all = ways.split("\\|");
     for (String w : all) {
       if (matches(w)) {
@@ -129,7 +130,7 @@ final class Reading {
   }
 
   /** The same, not told as something that could stand here. */
-  boolean quietly(String ways) {
+  public boolean quietly(String ways) {
     for (String w : ways.split("\\|")) {
       if (matches(w)) {
         return true;
@@ -139,7 +140,7 @@ final class Reading {
   }
 
   /** Whether words follow, without reading on. */
-  boolean ahead(String ways) {
+  public boolean ahead(String ways) {
     space();
     for (String w : ways.split("\\|")) {
       if (end(w) >= 0) {
@@ -180,12 +181,12 @@ final class Reading {
   }
 
   /** Whether another sentence follows. */
-  boolean then() {
+  public boolean then() {
     return ahead("then");
   }
 
   /** What separates one thing said from the next. */
-  boolean comma() {
+  public boolean comma() {
     space();
     boolean any = false;
     while (at < text.length() && ",;.".indexOf(text.charAt(at)) >= 0) {
@@ -206,7 +207,7 @@ final class Reading {
 
   /** A length as it was typed; null for none. */
   @Nullable
-  Amount length(String what) {
+  public Amount length(String what) {
     String typed = typed(LENGTH);
     if (typed == null) {
       expect(Sort.value, what);
@@ -218,7 +219,7 @@ final class Reading {
 
   /** A whole number; null for none. */
   @Nullable
-  Amount whole(String what) {
+  public Amount whole(String what) {
     String typed = typed(WHOLE);
     if (typed == null || typed.length() > 9) {
       expect(Sort.value, what);
@@ -229,7 +230,7 @@ final class Reading {
 
   /** An angle in degrees; null for none. */
   @Nullable
-  Amount angle(String what) {
+  public Amount angle(String what) {
     String typed = typed(ANGLE);
     if (typed == null) {
       expect(Sort.value, what);
@@ -239,7 +240,7 @@ final class Reading {
   }
 
   /** Whether a length follows, without reading on. */
-  boolean length() {
+  public boolean length() {
     int before = at;
     boolean is = typed(LENGTH) != null;
     at = before;
@@ -259,7 +260,7 @@ final class Reading {
 
   /** What stands between quotes; null for none. */
   @Nullable
-  String quoted() {
+  public String quoted() {
     space();
     if (at >= text.length() || "\"“".indexOf(text.charAt(at)) < 0) {
       return null;
@@ -276,7 +277,7 @@ final class Reading {
   }
 
   /** The next words up to a comma, from so many down to one; each with where it ends. */
-  List<Span> spans(int most) {
+  public List<Span> spans(int most) {
     space();
     List<Span> all = new ArrayList<>();
     int i = at;
@@ -310,31 +311,31 @@ final class Reading {
    *
    * @param end where they end
    */
-  record Span(String text, int end) {}
+  public record Span(String text, int end) {}
 
-  void take(Span span) {
+  public void take(Span span) {
     at = span.end();
     passed();
   }
 
   /** The same of a name that may not be typed to its end yet. */
-  void takePart(Span span, Sort sort) {
+  public void takePart(Span span, Sort sort) {
     begun = span.end() == text.length() ? at : -1;
     begunSort = sort;
     take(span);
   }
 
   /** Where a name begins that goes to the end of the text and may go on; -1 for none. */
-  int begun() {
+  public int begun() {
     return begun;
   }
 
-  Sort begunSort() {
+  public Sort begunSort() {
     return begunSort;
   }
 
   /** Tries to read something; if that gives null it is as if nothing had been read. */
-  <T> @Nullable T maybe(Supplier<T> what) {
+  public <T> @Nullable T maybe(Supplier<T> what) {
     int before = at;
     T found = what.get();
     if (found == null) {
@@ -346,7 +347,7 @@ final class Reading {
   // ---- what is wrong
 
   /** That it cannot be read on, at the word. */
-  Unread unread() {
+  public Unread unread() {
     int from = furthest();
     int end = from;
     while (end < text.length()
@@ -361,6 +362,11 @@ final class Reading {
         from,
         word.isEmpty()
             ? "The sentence is not complete." + here
-            : "“" + Say.shown(word) + "” cannot be read here." + here);
+            : "“" + shown(word) + "” cannot be read here." + here);
+  }
+
+  /** As much of a text as can be repeated in a sentence. */
+  public static String shown(String text) {
+    return Text.clean(text.length() <= 40 ? text : text.substring(0, 37) + "…");
   }
 }

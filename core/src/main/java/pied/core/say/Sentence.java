@@ -6,8 +6,9 @@ import pied.core.edit.Edit;
 import pied.core.phrase.Writer;
 
 /** A sort of sentence: how an edit is read, and how it is written. */
-interface Sentence<E extends Edit> {
-  /** The edit that is written so. */
+public interface Sentence<E extends Edit> {
+  /** The edit that is written so; null where none is. */
+  @Nullable
   Class<E> of();
 
   /** Reads it from its first word; null if this is no such sentence. */

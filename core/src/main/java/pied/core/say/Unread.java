@@ -1,14 +1,14 @@
 package pied.core.say;
 
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.edit.Edit;
+import pied.core.units.Refusal;
 
 /** A sentence cannot be read on from a word. */
-final class Unread extends Refusal {
+public final class Unread extends Refusal {
   private static final long serialVersionUID = 1;
 
-  final int at;
+  public final int at;
 
   /** What was said up to there, if that makes sense by itself; else null. */
   private transient Edit soFar;
@@ -19,13 +19,13 @@ final class Unread extends Refusal {
   }
 
   /** The same, with what makes sense of it. */
-  Unread after(Object said) {
+  public Unread after(Object said) {
     soFar = said instanceof Edit e ? e : null;
     return this;
   }
 
   @Nullable
-  Edit soFar() {
+  public Edit soFar() {
     return soFar;
   }
 }

@@ -16,7 +16,7 @@ import pied.core.space.PartName;
  * @param words of all but the way along a wall
  * @param wall the way along a wall
  */
-record Ways<L extends Enum<L>>(Map<L, String> words, L wall) {
+public record Ways<L extends Enum<L>>(Map<L, String> words, L wall) {
   /**
    * Reads one.
    *
@@ -24,7 +24,7 @@ record Ways<L extends Enum<L>>(Map<L, String> words, L wall) {
    * @return null if none is said here
    */
   @Nullable
-  <E> E read(Reading r, Nouns n, BiFunction<L, String, E> with) {
+  public <E> E read(Reading r, Nouns n, BiFunction<L, String, E> with) {
     for (Map.Entry<L, String> l : words.entrySet()) {
       if (r.is(l.getValue())) {
         return with.apply(l.getKey(), null);
@@ -35,12 +35,12 @@ record Ways<L extends Enum<L>>(Map<L, String> words, L wall) {
   }
 
   /** One of them as it is read. */
-  String text(L way, @Nullable String of) {
+  public String text(L way, @Nullable String of) {
     return way == wall ? "along wall " + PartName.read(of).id() : words.get(way);
   }
 
   /** All there are, with the edits that take them. */
-  Phrase.Option[] options(Writer w, BiFunction<L, String, Edit> with) {
+  public Phrase.Option[] options(Writer w, BiFunction<L, String, Edit> with) {
     List<Phrase.Option> all = new ArrayList<>();
     words.forEach((l, t) -> all.add(new Phrase.Option(t, with.apply(l, null))));
     for (String name : Nouns.walls(w.shell)) {

@@ -8,12 +8,12 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
-import pied.core.Refusal;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Spot;
+import pied.core.units.Refusal;
 
 /**
  * A figure drawn in a drawing, and what lies in it by its true outline: every triangle of a mesh is

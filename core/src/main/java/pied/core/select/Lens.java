@@ -3,9 +3,9 @@ package pied.core.select;
 import java.util.List;
 import org.joml.Matrix4d;
 import org.joml.Vector4d;
-import pied.core.Refusal;
 import pied.core.drawing.Eye;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** Where a point of the space is in a drawing. */
 interface Lens {

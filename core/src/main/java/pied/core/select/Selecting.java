@@ -10,13 +10,13 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.drawing.Elevations;
 import pied.core.drawing.Eye;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.NamedSelection;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /**
  * Finds the pieces that are asked for. What is hidden is found by its name only; while a group is

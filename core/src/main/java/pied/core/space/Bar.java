@@ -1,6 +1,6 @@
 package pied.core.space;
 
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * A bar across the space to hang things from.

@@ -1,8 +1,8 @@
 package pied.core.space;
 
 import java.util.List;
-import pied.core.Refusal;
 import pied.core.piece.Piece;
+import pied.core.units.Refusal;
 
 /** Something would be done to pieces that are locked. */
 public final class Locked extends Refusal {

@@ -1,6 +1,6 @@
 package pied.core.space;
 
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * A door, a window, a plain opening or a niche in a wall.

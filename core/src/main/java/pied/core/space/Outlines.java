@@ -3,7 +3,7 @@ package pied.core.space;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /** Outlines of the usual rooms, from their measures in metres. */
 public final class Outlines {

@@ -1,7 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /** A part of a shell that is built into it and can be altered and taken away by itself. */
 public sealed interface Part permits Opening, Partition, Column, Platform, Flight, Bar {

@@ -1,7 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * A raised area of floor.

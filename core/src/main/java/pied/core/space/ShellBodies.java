@@ -9,13 +9,13 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
-import pied.core.Refusal;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Pose;
 import pied.core.solid.Prism;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** The bodies of a shell: floor, ceiling, walls with their openings cut, what is built in. */
 public final class ShellBodies {

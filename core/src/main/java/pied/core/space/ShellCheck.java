@@ -5,7 +5,7 @@ import java.util.Locale;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsValidOp;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 /** Whether a shell can be built; if not, why. */

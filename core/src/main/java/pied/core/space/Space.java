@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import pied.core.BoundedCache;
-import pied.core.Refusal;
 import pied.core.catalog.Article;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
@@ -22,6 +21,7 @@ import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
+import pied.core.units.Refusal;
 
 /**
  * One room with everything in it: an immutable value. Another in which a few pieces are others

@@ -1,11 +1,11 @@
 package pied.core.space;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
-import pied.core.Refusal;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /**
  * What pairs of pieces are twins by: the image of one side in an upright plane is the other, or one

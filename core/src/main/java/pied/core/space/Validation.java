@@ -9,16 +9,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
-import pied.core.Nullable;
-import pied.core.Refusal;
-import pied.core.Text;
 import pied.core.catalog.Finish;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.piece.Slot;
-import pied.core.solid.Vec;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
 
 /**
  * Makes of a space that comes from elsewhere one that edits could have made: what is not sound is
@@ -26,7 +24,7 @@ import pied.core.solid.Vec;
  */
 public final class Validation {
   /** Most groups, and lines of twins: there are no more pieces than that. */
-  private static final int MOST_THINGS = Validity.MOST_PIECES;
+  private static final int MOST_THINGS = Bounds.MOST_THINGS;
 
   private final Map<String, Integer> said = new TreeMap<>();
 
@@ -168,76 +166,7 @@ public final class Validation {
       }
     }
     boolean few = parts > 0 && parts <= Repetition.MOST_PARTS && r.out().size() <= MOST_THINGS;
-    return few && isSound(r.rule());
-  }
-
-  private static boolean isSound(@Nullable Rule rule) {
-    if (rule instanceof Rule.Row r) {
-      return near(r.at())
-          && r.way() != null
-          && Math.abs(r.way().length() - 1) < 1e-6
-          && within(r.count(), 1, Repetition.MOST_PLACES)
-          && within(r.rows(), 1, Repetition.MOST_PLACES)
-          && within(r.tiers(), 1, Repetition.MOST_PLACES)
-          && (long) r.count() * r.rows() * r.tiers() <= Repetition.MOST_PLACES
-          && apart(r.apart())
-          && apart(r.rowsApart())
-          && apart(r.tiersApart())
-          && length(r.length());
-    }
-    if (rule instanceof Rule.Trail t) {
-      return path(t.path(), 2)
-          && (t.count() == null || within(t.count(), 1, Repetition.MOST_PLACES))
-          && (t.apart() == null || apart(t.apart()))
-          && (t.count() != null || t.apart() != null)
-          && length(t.offset())
-          && length(t.high());
-    }
-    if (rule instanceof Rule.Ring r) {
-      return r.at() != null
-          && Validity.near(r.at().at(0))
-          && path(r.outline(), 0)
-          && within(r.count(), 1, Repetition.MOST_PLACES)
-          && length(r.gap())
-          && length(r.radius())
-          && Math.abs(r.from()) <= 1e5
-          && Math.abs(r.arc()) <= 360
-          && length(r.high());
-    }
-    if (rule instanceof Rule.Scatter s) {
-      return path(s.outline(), 0)
-          && s.onto().size() <= MOST_THINGS
-          && within(s.count(), 0, Repetition.MOST_PLACES)
-          && (s.about() == null || Validity.near(s.about().at(0)))
-          && length(s.radius())
-          && length(s.density())
-          && length(s.least())
-          && length(s.off())
-          && Math.abs(s.sizing()) < 1;
-    }
-    return false;
-  }
-
-  private static boolean near(Vec p) {
-    return p != null && Validity.near(p);
-  }
-
-  private static boolean within(int n, int least, int most) {
-    return n >= least && n <= most;
-  }
-
-  private static boolean apart(@Nullable Rule.Apart a) {
-    return a != null && Math.abs(a.by()) <= Validity.FARTHEST;
-  }
-
-  private static boolean length(@Nullable Double v) {
-    return v == null || Math.abs(v) <= Validity.FARTHEST;
-  }
-
-  private static boolean path(List<Spot> path, int least) {
-    return path.size() >= least
-        && path.size() <= ShellCheck.MOST_CORNERS
-        && path.stream().allMatch(s -> Validity.near(s.at(0)));
+    return few && r.rule() != null && r.rule().isSound();
   }
 
   // ---- pieces

@@ -2,8 +2,6 @@ package pied.core.space;
 
 import java.util.Collection;
 import java.util.regex.Pattern;
-import pied.core.Refusal;
-import pied.core.Text;
 import pied.core.catalog.Article;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
@@ -11,7 +9,9 @@ import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
+import pied.core.units.Text;
 
 /**
  * The last look at what is about to be kept: whatever was asked for, and whichever way it came, a

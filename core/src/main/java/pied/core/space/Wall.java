@@ -2,8 +2,8 @@ package pied.core.space;
 
 import java.util.Comparator;
 import java.util.List;
-import pied.core.Refusal;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /**
  * One wall of a room, or one face of a partition, by its inner face.

@@ -2,8 +2,6 @@ package pied.core.units;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import pied.core.Refusal;
-import pied.core.Text;
 
 /**
  * What a person typed where a length or an angle stands: either a value, or a change of the value

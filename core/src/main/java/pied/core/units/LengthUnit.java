@@ -2,7 +2,6 @@ package pied.core.units;
 
 import java.util.Locale;
 import pied.core.Nullable;
-import pied.core.Refusal;
 
 /** A unit of length and how numbers in it are written. The inch is 25.4 mm (ISO 31, 1959). */
 public enum LengthUnit {

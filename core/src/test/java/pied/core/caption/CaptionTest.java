@@ -11,14 +11,16 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Edit;
-import pied.core.edit.place.MoveTo;
-import pied.core.edit.size.Resize;
-import pied.core.edit.turn.Turn;
 import pied.core.phrase.Phrase;
+import pied.core.tool.move.MoveTo;
+import pied.core.tool.size.Handling;
+import pied.core.tool.size.Likeness;
+import pied.core.tool.size.Resize;
+import pied.core.tool.turn.Turn;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 class CaptionTest {
   private final Rooms room = new Rooms();

@@ -15,7 +15,6 @@ import net.jqwik.api.statistics.Statistics;
 import pied.core.Rooms;
 import pied.core.check.Snag;
 import pied.core.edit.Outcome;
-import pied.core.edit.place.PutDown;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -23,6 +22,7 @@ import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.solid.Vec;
 import pied.core.space.Spot;
+import pied.core.tool.move.PutDown;
 
 /** What holds after any put-down, in rooms furnished at random. */
 @Tag("thorough")
@@ -104,7 +104,7 @@ class CarryPropertiesTest {
       try {
         done = room.apply(new PutDown(q, null));
         tried(true);
-      } catch (pied.core.Refusal e) {
+      } catch (pied.core.units.Refusal e) {
         tried(false);
         assertThat(room.space).isSameAs(before);
         continue;

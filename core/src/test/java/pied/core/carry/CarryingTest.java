@@ -14,10 +14,8 @@ import java.util.List;
 import java.util.Map;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.carry.Question.Keep;
-import pied.core.edit.place.PutDown;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -28,7 +26,9 @@ import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
+import pied.core.tool.move.PutDown;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /** In a room of 6 × 4 × 2.8 m; wall A runs along z = 0, B along x = 6. */
 class CarryingTest {

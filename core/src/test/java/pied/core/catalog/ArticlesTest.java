@@ -14,11 +14,11 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import pied.core.Refusal;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshTree;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 @Tag("thorough")
 class ArticlesTest {

@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.size.Size;
+import pied.core.units.Refusal;
 
 class SizingTest {
   private static final Catalog CATALOG = Rooms.SHAPES.catalog();

@@ -8,16 +8,16 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.keep.Remove;
-import pied.core.edit.place.MoveTo;
-import pied.core.edit.size.Resize;
-import pied.core.edit.turn.Turn;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
+import pied.core.tool.keep.Remove;
+import pied.core.tool.move.MoveTo;
+import pied.core.tool.size.Resize;
+import pied.core.tool.turn.Turn;
+import pied.core.units.Refusal;
 
 /** What is found wrong, by how much, and what puts it right. */
 class SnagTest {

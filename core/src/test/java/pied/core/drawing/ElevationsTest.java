@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.solid.Vec;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 class ElevationsTest {
   private final Rooms room = new Rooms();

@@ -14,8 +14,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
-import pied.core.Deadline;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.model.Files;
 import pied.core.model.Model;
@@ -24,6 +22,8 @@ import pied.core.solid.Box;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Deadline;
+import pied.core.units.Refusal;
 
 /** Models that leave, read again: by what brings models in, and by their own words. */
 class ModelsTest {

@@ -9,12 +9,12 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
 import pied.core.space.Validity;
+import pied.core.units.Refusal;
 
 /** A change undone where others went on meanwhile. */
 class RebaseTest {

@@ -15,7 +15,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
@@ -23,6 +22,7 @@ import pied.core.catalog.Mounting;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** What is told of a model from its form and its name, and what is made of it. */
 @Tag("thorough")

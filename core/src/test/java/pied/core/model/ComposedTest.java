@@ -8,12 +8,12 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.catalog.Mounting;
-import pied.core.edit.size.SizeAsOne;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.tool.size.SizeAsOne;
+import pied.core.units.Refusal;
 
 class ComposedTest {
   private static final Offset<Double> EXACT = within(1e-9);

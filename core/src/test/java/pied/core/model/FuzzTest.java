@@ -13,11 +13,11 @@ import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import pied.core.Refusal;
 import pied.core.catalog.Catalog;
 import pied.core.format.Glb;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /**
  * Every sort of file that is read, hurt in every way there is time for: it is read or refused in

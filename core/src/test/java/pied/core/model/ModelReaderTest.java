@@ -20,7 +20,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.catalog.Catalog;
 import pied.core.format.Glb;
@@ -28,6 +27,7 @@ import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 import pied.core.units.Said;
 
 @Tag("thorough")

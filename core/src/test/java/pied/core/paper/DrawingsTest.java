@@ -15,9 +15,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
-import pied.core.Deadline;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Elevations;
@@ -26,7 +24,9 @@ import pied.core.piece.Piece;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /** Drawings on paper: what is measured there, times the scale, is what is in the model. */
 class DrawingsTest {

@@ -9,7 +9,6 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.check.Snag;
 import pied.core.piece.On;
@@ -18,6 +17,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
+import pied.core.units.Refusal;
 
 /** Doors and windows in plain openings; wall A runs along z = 0, 0.2 m thick. */
 class InsetTest {

@@ -11,8 +11,6 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
-import pied.core.Deadline;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
 import pied.core.edit.Declined;
@@ -20,21 +18,23 @@ import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
 import pied.core.edit.Wanting;
-import pied.core.edit.keep.Lock;
-import pied.core.edit.keep.Remove;
-import pied.core.edit.repeat.Row;
-import pied.core.edit.repeat.RowBuilder;
-import pied.core.edit.turn.Turn;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.point.Pointed;
-import pied.core.say.Adjust;
-import pied.core.say.Begin;
+import pied.core.register.Begin;
 import pied.core.solid.Vec;
 import pied.core.space.Group;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.tool.keep.Lock;
+import pied.core.tool.keep.Remove;
+import pied.core.tool.repeat.Arrangement;
+import pied.core.tool.row.Row;
+import pied.core.tool.row.RowBuilder;
+import pied.core.tool.turn.Turn;
+import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /** One answer to whatever is asked, and what is done with it is what it says. */
 class ProposalTest {
@@ -99,7 +99,7 @@ class ProposalTest {
     // with fewer of them all that are left are selected, whichever of them was
     Space made = p.outcome().space();
     Group group = made.filing().group(made.piece("s").keeping().group());
-    Row now = (Row) Adjust.of(group);
+    Row now = (Row) Arrangement.of(group).adjusting(group.id());
     Edit fewer = RowBuilder.builder(now).count(Amount.of(2)).build();
     Proposal two =
         ask(made, new Question(List.of(fewer), null, null, List.of("s"), null, null, false, false));

@@ -11,7 +11,6 @@ import net.jqwik.api.Property;
 import org.joml.Matrix4d;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.drawing.Elevation;
 import pied.core.piece.Piece;
@@ -19,6 +18,7 @@ import pied.core.select.Meant.By;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Spot;
+import pied.core.units.Refusal;
 
 class SelectingTest {
   private Rooms room;

@@ -10,9 +10,9 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 /** What holds for any outline that can be built. */
 class OutlinePropertiesTest {

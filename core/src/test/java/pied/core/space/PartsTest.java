@@ -9,10 +9,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.piece.On;
 import pied.core.solid.Body;
+import pied.core.units.Refusal;
 
 /** Parts of a shell: what they are known by, and whether they can be built. */
 class PartsTest {

@@ -7,12 +7,12 @@ import static org.assertj.core.api.Assertions.within;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.caption.Caption;
 import pied.core.phrase.Phrase;
 import pied.core.space.Positions.Direction;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 class PositionsTest {
   private static final Shell ROOM = Rooms.empty().shell(); // 6 × 4, its datum in a corner

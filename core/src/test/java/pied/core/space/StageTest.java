@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Map;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
 
 class StageTest {
   private static final Offset<Double> EXACT = within(1e-9);

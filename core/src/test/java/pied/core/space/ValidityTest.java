@@ -7,14 +7,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pied.core.Refusal;
 import pied.core.Rooms;
-import pied.core.Text;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
 
 class ValidityTest {
   private final Rooms room = new Rooms();

@@ -8,13 +8,12 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pied.core.Refusal;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
-import pied.core.edit.shell.BuildBuilder;
-import pied.core.edit.size.Resize;
+import pied.core.tool.shell.BuildBuilder;
+import pied.core.tool.size.Resize;
 
 /** Every sentence is in the unit chosen, refusals too. */
 class SaidTest {

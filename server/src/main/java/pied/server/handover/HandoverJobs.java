@@ -23,9 +23,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import pied.core.Deadline;
 import pied.core.Nullable;
-import pied.core.Refusal;
+import pied.core.units.Deadline;
+import pied.core.units.Refusal;
 import pied.server.store.Later;
 import pied.server.store.WorkFolder;
 

@@ -19,7 +19,7 @@ import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
 import org.springframework.util.FileSystemUtils;
 import pied.core.Nullable;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 import pied.server.store.Json;
 
 /**

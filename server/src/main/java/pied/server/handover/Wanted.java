@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.drawing.Elevation;
 import pied.core.edit.Amount;
 import pied.core.handover.Extent;
 import pied.core.paper.Drawings;
 import pied.core.paper.Paper;
 import pied.core.units.LengthUnit;
+import pied.core.units.Refusal;
 
 /** What of a space is to be handed over, as it stands in an address. */
 final class Wanted {

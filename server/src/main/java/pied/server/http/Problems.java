@@ -22,8 +22,8 @@ import org.springframework.web.context.request.async.AsyncRequestNotUsableExcept
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
-import pied.core.Refusal;
 import pied.core.edit.Declined;
+import pied.core.units.Refusal;
 import pied.server.space.SpaceStore;
 import pied.server.store.Later;
 import pied.server.store.Missing;

@@ -5,14 +5,14 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import pied.core.Nullable;
-import pied.core.Refusal;
-import pied.core.Text;
 import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
 import pied.core.format.Glb;
 import pied.core.model.Brought;
 import pied.core.model.Stretched;
 import pied.core.size.Size;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
 import pied.server.store.Json;
 
 /**

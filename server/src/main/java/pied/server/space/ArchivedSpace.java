@@ -13,8 +13,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import pied.core.Nullable;
-import pied.core.Refusal;
-import pied.core.Text;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
@@ -26,6 +24,8 @@ import pied.core.space.ShellCheck;
 import pied.core.space.Space;
 import pied.core.space.Validation;
 import pied.core.space.Validity;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
 import pied.server.store.Json;
 
 /**

@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Predicate;
 import pied.core.Nullable;
-import pied.core.Refusal;
 import pied.core.edit.Change;
 import pied.core.edit.Declined;
 import pied.core.edit.Offer;
@@ -15,6 +14,7 @@ import pied.core.history.InWords;
 import pied.core.history.Rebase;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 import pied.server.space.SpaceWire.By;
 
 /** A way through the history of a space: what it goes over, and what comes of it. */

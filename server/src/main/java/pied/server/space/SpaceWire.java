@@ -4,17 +4,13 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
-import pied.core.caption.Handling;
-import pied.core.caption.ShellList;
 import pied.core.catalog.Finish;
 import pied.core.check.Snag;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.ShellPlan;
 import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
-import pied.core.edit.Drafting;
 import pied.core.edit.Edit;
-import pied.core.edit.NewShell;
 import pied.core.edit.Offer;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Keeping;
@@ -36,6 +32,10 @@ import pied.core.space.Shell;
 import pied.core.space.Twin;
 import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
+import pied.core.tool.shell.Drafting;
+import pied.core.tool.shell.NewShell;
+import pied.core.tool.shell.ShellList;
+import pied.core.tool.size.Handling;
 
 /** What goes over the wire about spaces. The web client's types are generated from it. */
 public final class SpaceWire {

@@ -12,6 +12,10 @@ import pied.core.space.Rule;
 import pied.core.space.Rule.Facing;
 import pied.core.space.Sample;
 import pied.core.space.Spot;
+import pied.core.tool.ring.RingRule;
+import pied.core.tool.row.RowRule;
+import pied.core.tool.scatter.ScatterRule;
+import pied.core.tool.trail.TrailRule;
 import pied.server.space.StoredChange.Furnishing;
 import pied.server.space.StoredShell.Place;
 
@@ -73,7 +77,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
   })
   sealed interface Law {
     static Law of(Rule rule) {
-      if (rule instanceof Rule.Row r) {
+      if (rule instanceof RowRule r) {
         return new Row(
             Place.of(r.at()),
             r.turn(),
@@ -88,7 +92,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
             Gap.of(r.tiersApart()),
             r.staggered());
       }
-      if (rule instanceof Rule.Trail t) {
+      if (rule instanceof TrailRule t) {
         return new Trail(
             StoredShell.each(t.path(), Point::of),
             t.closed(),
@@ -101,7 +105,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
             t.turn(),
             t.high());
       }
-      if (rule instanceof Rule.Ring r) {
+      if (rule instanceof RingRule r) {
         return new Ring(
             Point.of(r.at()),
             r.around(),
@@ -115,7 +119,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
             r.turn(),
             r.high());
       }
-      Rule.Scatter s = (Rule.Scatter) rule;
+      ScatterRule s = (ScatterRule) rule;
       return new Scatter(
           s.onto(),
           StoredShell.each(s.outline(), Point::of),
@@ -151,7 +155,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       implements Law {
     @Override
     public Rule live() {
-      return new Rule.Row(
+      return new RowRule(
           at.live(),
           turn,
           way.live(),
@@ -182,7 +186,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       implements Law {
     @Override
     public Rule live() {
-      return new Rule.Trail(
+      return new TrailRule(
           StoredShell.each(path, Point::live),
           closed,
           along,
@@ -212,7 +216,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       implements Law {
     @Override
     public Rule live() {
-      return new Rule.Ring(
+      return new RingRule(
           at.live(),
           around,
           StoredShell.each(outline, Point::live),
@@ -244,7 +248,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       implements Law {
     @Override
     public Rule live() {
-      return new Rule.Scatter(
+      return new ScatterRule(
           onto,
           StoredShell.each(outline, Point::live),
           about == null ? null : about.live(),

@@ -7,7 +7,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.function.Function;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 
 /**
  * One model on its way from a supplier: it goes on where it was cut off, tries a few times, and is

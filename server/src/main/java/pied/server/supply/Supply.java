@@ -12,13 +12,13 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
-import pied.core.Refusal;
 import pied.core.catalog.Catalog;
 import pied.core.catalog.Mounting;
 import pied.core.model.Arrival;
 import pied.core.model.Files;
 import pied.core.model.ModelReader;
 import pied.core.piece.Shapes;
+import pied.core.units.Refusal;
 import pied.server.imports.ImportStore;
 import pied.server.supply.SupplyWire.SignIn;
 

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 import pied.server.store.Later;
 import pied.server.store.WorkFolder;
 

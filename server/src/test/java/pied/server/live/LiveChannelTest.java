@@ -20,7 +20,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import pied.core.edit.Edit;
-import pied.core.edit.keep.Rename;
+import pied.core.tool.keep.Rename;
 import pied.server.Given;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;

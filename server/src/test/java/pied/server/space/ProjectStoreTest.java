@@ -9,7 +9,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
-import pied.core.Refusal;
+import pied.core.units.Refusal;
 import pied.server.Given;
 import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.EditRequest;

@@ -16,9 +16,9 @@ import org.springframework.http.HttpEntity;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import pied.core.Refusal;
 import pied.core.edit.Edit;
 import pied.core.piece.Piece;
+import pied.core.units.Refusal;
 import pied.server.Given;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
@@ -98,7 +98,7 @@ class ProposalTest {
     // what changed has nothing to do with it
     assertThat(post("/edits", letter("one", shown)).getStatusCode().value()).isEqualTo(200);
     JsonNode next = asked("{'edits':[{'do':'moveBy','pieces':['a'],'by':{'x':1,'y':0,'z':0}}]}");
-    edit(room, new pied.core.edit.turn.Turn(List.of("a"), pied.core.edit.Amount.of(45), null));
+    edit(room, new pied.core.tool.turn.Turn(List.of("a"), pied.core.edit.Amount.of(45), null));
     ResponseEntity<JsonNode> refused = post("/edits", letter("two", next));
     assertThat(refused.getStatusCode().value()).isEqualTo(409);
     assertThat(refused.getBody().get("detail").asText()).contains("changed since it was shown");
@@ -163,14 +163,14 @@ class ProposalTest {
   @Test
   void ifOneOfBothCannotBeNeitherIs() {
     String other = Given.room(projects);
-    edit(room, new pied.core.edit.keep.Lock(List.of("a"), true, null));
+    edit(room, new pied.core.tool.keep.Lock(List.of("a"), true, null));
     assertThatThrownBy(() -> store.edit(other, pasted(null, room, "a")))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("In “Room”: ");
     assertThat(pieces(other)).isZero();
     assertThat(pieces(room)).isEqualTo(1);
     // where it was cut it is changed since: then neither is undone, unless one says so
-    edit(room, new pied.core.edit.keep.Lock(List.of("a"), false, null));
+    edit(room, new pied.core.tool.keep.Lock(List.of("a"), false, null));
     edit(room, Given.put("b", "stool", 3, 2));
     store.edit(other, pasted(null, room, "a"));
     store.edit(

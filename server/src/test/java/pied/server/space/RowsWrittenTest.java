@@ -14,9 +14,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.keep.Copy;
-import pied.core.edit.keep.Remove;
-import pied.core.edit.turn.Turn;
+import pied.core.tool.keep.Copy;
+import pied.core.tool.keep.Remove;
+import pied.core.tool.turn.Turn;
 import pied.server.Given;
 import pied.server.space.SpaceWire.EditRequest;
 

@@ -12,7 +12,6 @@ import java.util.zip.InflaterInputStream;
 import org.junit.jupiter.api.Test;
 import pied.core.edit.Change;
 import pied.core.edit.Offer;
-import pied.core.edit.keep.Remove;
 import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -45,6 +44,11 @@ import pied.core.space.Skirting;
 import pied.core.space.Spot;
 import pied.core.space.Stage;
 import pied.core.space.Twin;
+import pied.core.tool.keep.Remove;
+import pied.core.tool.ring.RingRule;
+import pied.core.tool.row.RowRule;
+import pied.core.tool.scatter.ScatterRule;
+import pied.core.tool.trail.TrailRule;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.FilingView;
 import pied.server.store.Json;
@@ -98,7 +102,7 @@ class StoredTest {
   }
 
   private static final Rule ROW =
-      new Rule.Row(
+      new RowRule(
           new Vec(1, 0.1, 2),
           33.3,
           new Vec(1, 0, 0),
@@ -113,7 +117,7 @@ class StoredTest {
           true);
 
   private static final Rule TRAIL =
-      new Rule.Trail(
+      new TrailRule(
           List.of(new Spot(0, 0), new Spot(1 / 3.0, 2)),
           false,
           "wall A",
@@ -126,7 +130,7 @@ class StoredTest {
           0.2);
 
   private static final Rule RING =
-      new Rule.Ring(
+      new RingRule(
           new Spot(1, 2),
           "t",
           List.of(new Spot(0, 0), new Spot(1, 0), new Spot(1, 1)),
@@ -140,7 +144,7 @@ class StoredTest {
           0);
 
   private static final Rule SCATTER =
-      new Rule.Scatter(
+      new ScatterRule(
           List.of("a"), List.of(), new Spot(3, 1), 1.5, 40, 2.5, 0.02, 10, 180, 0.2, 0.1, 7);
 
   private static Group repeated(String id, Rule rule) {

@@ -32,7 +32,7 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
-import pied.core.edit.turn.Turn;
+import pied.core.tool.turn.Turn;
 import pied.server.Given;
 import pied.server.space.ProjectStore;
 import pied.server.space.Rows;

@@ -1,0 +1,2 @@
+/** What there is: tools, and verbs that propose something. */
+package pied.core.register;

@@ -1,0 +1,2 @@
+/** Beside another, and level with it. */
+package pied.core.tool.beside;

@@ -1,0 +1,39 @@
+package pied.core.tool.group;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
+import pied.core.space.Group;
+import pied.core.units.Refusal;
+
+/**
+ * Puts pieces, and groups of which all are named, into a group.
+ *
+ * @param group its id; null to take them out of all groups
+ */
+@JsonTypeName("intoGroup")
+@RecordBuilder
+public record IntoGroup(List<String> pieces, @Nullable String group) implements Edit {
+  @Override
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    Group into = group == null ? null : Groups.named(session, group);
+    Groups.Parts parts = Groups.parts(session, ids, null);
+    if (into != null) {
+      for (String around : session.filing().about(into.id())) {
+        if (parts.groups().contains(around)) {
+          throw new Refusal(
+              "The group "
+                  + session.filing().group(around).name()
+                  + " cannot be put into "
+                  + (around.equals(into.id()) ? "itself." : into.name() + ", which is in it."));
+        }
+      }
+    }
+    Groups.put(session, parts, into == null ? null : into.id());
+    Groups.checkDepth(session);
+  }
+}

@@ -1,0 +1,46 @@
+package pied.core.tool.group;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
+import pied.core.space.Group;
+import pied.core.space.Validity;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
+
+/**
+ * Makes a group of pieces. Whole groups among them stay groups within it; it is itself within the
+ * group that they were all in.
+ *
+ * @param id null to have one made
+ * @param name null for the next free "Group"
+ */
+@JsonTypeName("group")
+@RecordBuilder
+public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable String name)
+    implements Edit {
+  @Override
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    String common = Groups.common(session, ids);
+    if (common != null && session.space().members(common).size() == ids.size()) {
+      throw new Refusal(
+          "These are the group " + session.filing().group(common).name() + " already.");
+    }
+    Groups.Parts parts = Groups.parts(session, ids, common);
+    if (parts.groups().size() + parts.pieces().size() < 2) {
+      throw new Refusal("A group is made of two pieces at least; select more of them.");
+    }
+    String own = id == null ? session.newId() : Validity.id(id);
+    if (session.filing().group(own) != null || session.space().has(own)) {
+      throw new Refusal("There is something with the id “" + own + "” already.");
+    }
+    String called = name == null ? Groups.freeName(session, "Group") : Text.name("A group", name);
+    session.file(session.filing().with(new Group(own, called, common)));
+    Groups.put(session, parts, own);
+    Groups.checkDepth(session);
+  }
+}

@@ -1,0 +1,2 @@
+/** Groups. */
+package pied.core.tool.group;

@@ -1,0 +1,2 @@
+/** Layers. */
+package pied.core.tool.layer;

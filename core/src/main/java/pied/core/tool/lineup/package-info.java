@@ -1,0 +1,2 @@
+/** Sides and middles of several in one line or plane. */
+package pied.core.tool.lineup;

@@ -1,0 +1,37 @@
+package pied.core.tool.move;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
+import pied.core.piece.On;
+import pied.core.piece.Piece;
+import pied.core.units.Refusal;
+
+/**
+ * Attaches pieces to another where they are, so that they go where it goes; null: takes them off.
+ */
+@JsonTypeName("attach")
+@RecordBuilder
+public record Attach(List<String> pieces, @Nullable String to) implements Edit {
+  @Override
+  public void make(EditSession session) {
+    for (String id : session.chosen(pieces)) {
+      Piece p = session.piece(id);
+      if (to == null) {
+        session.set(p.withAttached(false));
+        session.carriers(List.of(id));
+        continue;
+      }
+      Piece carrier = session.piece(to);
+      if (to.equals(id) || session.space().carriedBy(id).contains(to)) {
+        throw new Refusal(
+            carrier.name() + " is carried by " + p.name() + "; it cannot carry it as well.");
+      }
+      session.set(p.withOn(On.piece(to)).withAttached(true));
+      session.say(p.name() + " goes where " + carrier.name() + " goes.");
+    }
+  }
+}

@@ -1,0 +1,48 @@
+package pied.core.tool.move;
+
+import static pied.core.edit.EditSession.need;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.catalog.Mounting;
+import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
+import pied.core.edit.Places;
+import pied.core.piece.Piece;
+import pied.core.solid.Vec;
+
+/**
+ * Moves pieces across (x), up (y) and deep (z); what they carry goes along.
+ *
+ * @param stops true: what stands stops at what is in the way; up and down it goes to the next
+ *     surface there is
+ */
+@JsonTypeName("moveBy")
+@RecordBuilder
+public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) implements Edit {
+  public MoveBy(List<String> pieces, Place3 by) {
+    this(pieces, by, null);
+  }
+
+  @Override
+  public void make(EditSession session) {
+    List<String> ids = session.chosen(pieces);
+    Piece lead = session.piece(ids.get(ids.size() - 1));
+    Vec v = Places.way(need(by, "by"), session.unit());
+    boolean stands = session.article(lead.id()).mounting() == Mounting.STANDS;
+    boolean steps = Boolean.TRUE.equals(stops) && stands && !lead.attached();
+    if (steps && v.length() > 0) {
+      new PutDown(Steps.to(session.space(), ids, v), null).make(session);
+      return;
+    }
+    session.shift(ids, v);
+    if (v.y() == 0) {
+      session.settle(session.tops(ids), false);
+    } else {
+      session.carriers(ids);
+    }
+    session.sayOverlaps(ids);
+  }
+}

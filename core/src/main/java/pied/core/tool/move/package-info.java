@@ -1,0 +1,2 @@
+/** Where a piece is. */
+package pied.core.tool.move;

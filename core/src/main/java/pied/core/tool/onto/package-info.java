@@ -1,0 +1,2 @@
+/** Several come to rest on something. */
+package pied.core.tool.onto;

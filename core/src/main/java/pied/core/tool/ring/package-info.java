@@ -1,0 +1,2 @@
+/** Many around something. */
+package pied.core.tool.ring;

@@ -1,0 +1,2 @@
+/** Many along a line. */
+package pied.core.tool.row;

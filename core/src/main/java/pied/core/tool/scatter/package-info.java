@@ -1,0 +1,2 @@
+/** Many in an area. */
+package pied.core.tool.scatter;

@@ -1,0 +1,2 @@
+/** What a room or a stage is made of. */
+package pied.core.tool.shell;

@@ -1,0 +1,2 @@
+/** How large a piece is. */
+package pied.core.tool.size;

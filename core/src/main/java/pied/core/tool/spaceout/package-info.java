@@ -1,0 +1,2 @@
+/** Gaps between several. */
+package pied.core.tool.spaceout;

@@ -1,0 +1,240 @@
+package pied.core.tool.trail;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
+import pied.core.edit.RepeatedArticle;
+import pied.core.edit.Walls;
+import pied.core.edit.Wanting;
+import pied.core.measure.Side;
+import pied.core.piece.Piece;
+import pied.core.solid.Vec;
+import pied.core.space.Outlines;
+import pied.core.space.PartName;
+import pied.core.space.Platform;
+import pied.core.space.Rule;
+import pied.core.space.Shell;
+import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
+import pied.core.tool.repeat.Repeating;
+import pied.core.units.Refusal;
+
+/**
+ * Repeats something along a path, along walls, or along an edge; or adjusts such a trail. What is
+ * not said is as it was.
+ *
+ * @param pieces what is repeated
+ * @param group id of the trail to adjust
+ * @param of articles to repeat instead
+ * @param path corners of a path that was drawn
+ * @param closed whether that ends where it begins
+ * @param along walls in their order ("wall:A"), a platform, or a piece, in place of a path
+ * @param side of a piece; its front if nothing is said
+ * @param inside of an edge: within it, and not outside
+ * @param count how many; without a distance they are spread over all of it
+ * @param gap from side to side; with a number that many stand so from where it begins, without one
+ *     as many as there is room for
+ * @param pitch from middle to middle, likewise
+ * @param offset of their sides from the path, to its right; along walls and edges from those
+ * @param facing how they look
+ * @param turn degrees, of all, or more than they look
+ * @param refill whether places that were taken out are filled again
+ */
+@JsonTypeName("trail")
+@RecordBuilder
+public record Trail(
+    @Nullable List<String> pieces,
+    @Nullable String group,
+    @Nullable List<RepeatedArticle> of,
+    @Nullable List<PlanPoint> path,
+    @Nullable Boolean closed,
+    @Nullable List<String> along,
+    @Nullable Side side,
+    @Nullable Boolean inside,
+    @Nullable Amount count,
+    @Nullable Amount gap,
+    @Nullable Amount pitch,
+    @Nullable Amount offset,
+    @Nullable Rule.Facing facing,
+    @Nullable Amount turn,
+    @Nullable Boolean refill)
+    implements Edit, TrailBuilder.With {
+
+  private record Line(List<Spot> spots, boolean closed, @Nullable String along, double high) {}
+
+  @Override
+  public void make(EditSession session) {
+    Repeating r = Repeating.of(session, pieces, group, of);
+    TrailRule old = r.old(TrailRule.class);
+    Line line = line(r);
+    Piece first = r.first();
+    if (old == null) {
+      if (line == null) {
+        throw new Refusal("Draw a path, or say along which walls or edge.");
+      }
+      boolean by = line.along != null;
+      double high =
+          first != null ? first.at().y() : line.high > 0 ? line.high : r.high(line.spots.get(0));
+      old =
+          new TrailRule(
+              line.spots,
+              line.closed,
+              line.along,
+              5,
+              null,
+              false,
+              by ? 0.0 : null,
+              by ? Rule.Facing.inward : Rule.Facing.along,
+              0,
+              high);
+    } else if (line != null) {
+      boolean other = (old.along() == null) != (line.along == null);
+      Double usual = line.along == null ? null : 0.0;
+      old =
+          old.withPath(line.spots)
+              .withClosed(line.closed)
+              .withAlong(line.along)
+              .withOffset(other ? usual : old.offset());
+    }
+    TrailRule next = old;
+    boolean apart = gap != null || pitch != null;
+    if (apart) {
+      next = next.withApart(r.apart(gap, pitch, old.apart())).withCount(null);
+    }
+    if (count != null) {
+      next = next.withCount(Repeating.count(count, old.count() == null ? 0 : old.count()));
+    }
+    if (apart || count != null) {
+      next = next.withSpaced(apart && count != null);
+    }
+    if (offset != null) {
+      next = next.withOffset(r.length(offset, old.offset() == null ? 0 : old.offset()));
+    }
+    if (facing != null) {
+      double fixed = facing == Rule.Facing.fixed && first != null ? first.turn() : 0;
+      next = next.withFacing(facing).withTurn(fixed);
+    }
+    if (turn != null) {
+      next = next.withTurn(turn.angle(old.turn()));
+    }
+    r.lay(next, Boolean.TRUE.equals(refill));
+  }
+
+  private @Nullable Line line(Repeating r) {
+    Space space = r.session().space();
+    if (path != null) {
+      List<Spot> spots = new ArrayList<>();
+      for (PlanPoint p : path) {
+        spots.add(new Spot(r.length(p.x(), 0), r.length(p.z(), 0)));
+      }
+      if (spots.size() < 2) {
+        throw new Wanting("Click where the path " + (spots.isEmpty() ? "begins." : "goes on."));
+      }
+      if (spots.size() > 500) {
+        throw new Refusal("A path has up to 500 corners.");
+      }
+      return new Line(spots, Boolean.TRUE.equals(closed), null, 0);
+    }
+    if (along == null || along.isEmpty()) {
+      return null;
+    }
+    String first = along.get(0);
+    if (space.has(first)) {
+      return ofPiece(space, space.piece(first));
+    }
+    PartName part = PartName.read(first);
+    if (part.kind() == PartName.Kind.platform) {
+      return ofPlatform(space.shell(), part.id());
+    }
+    return ofWalls(space.shell());
+  }
+
+  /**
+   * The wall next to a point of the plan, or both that meet near it.
+   *
+   * @param within so near to a corner both are meant, metres
+   */
+  public static List<String> meant(Shell shell, Spot p, double within) {
+    Wall next = Wall.nearest(shell.walls(), p, "to go along");
+    List<Wall> walls = shell.walls();
+    for (int i = 0; i < walls.size(); i++) {
+      Wall w = walls.get(i);
+      Wall after = walls.get((i + 1) % walls.size());
+      if (w.to().distance(p) <= within && (w == next || after == next)) {
+        return List.of("wall:" + w.name(), "wall:" + after.name());
+      }
+    }
+    return List.of("wall:" + next.name());
+  }
+
+  /** Walls one after the other; those that meet are one path. */
+  private Line ofWalls(Shell shell) {
+    List<Wall> walls = new ArrayList<>();
+    for (String name : along) {
+      walls.add(Walls.named(shell, name));
+    }
+    if (walls.size() > 1 && !meet(walls.get(0), walls.get(1))) {
+      Collections.reverse(walls);
+    }
+    List<Spot> spots = new ArrayList<>();
+    StringBuilder words = new StringBuilder();
+    for (int i = 0; i < walls.size(); i++) {
+      Wall w = walls.get(i);
+      if (i > 0 && !meet(walls.get(i - 1), w)) {
+        throw new Refusal(
+            "Walls " + walls.get(i - 1).name() + " and " + w.name() + " do not meet.");
+      }
+      if (i == 0) {
+        spots.add(w.from());
+      }
+      spots.add(w.to());
+      words.append(i == 0 ? "" : i == walls.size() - 1 ? " and " : ", ").append(w.name());
+    }
+    String called = (walls.size() == 1 ? "wall " : "walls ") + words;
+    return new Line(spots, false, called, 0);
+  }
+
+  private static boolean meet(Wall a, Wall b) {
+    return a.to().distance(b.from()) < 1e-6;
+  }
+
+  private Line ofPlatform(Shell shell, String id) {
+    Platform p = Walls.platform(shell, id);
+    List<Spot> ring = new ArrayList<>(Outlines.clockwise(p.outline()));
+    boolean within = !Boolean.FALSE.equals(inside);
+    if (!within) {
+      Collections.reverse(ring);
+    }
+    return new Line(ring, true, "the edge of the " + id, within ? p.height() : 0);
+  }
+
+  private Line ofPiece(Space space, Piece p) {
+    Side s = side == null ? Side.front : side;
+    Vec out = s.outward();
+    if (s == Side.top || s == Side.under) {
+      throw new Refusal("Say which upright side: left, right, front or back.");
+    }
+    boolean within = Boolean.TRUE.equals(inside);
+    double x = p.size().width() / 2;
+    double z = p.size().depth() / 2;
+    // the side as one goes along it with the outside to the right
+    Vec along = new Vec(out.z(), 0, -out.x());
+    Vec mid = new Vec(out.x() * x, 0, out.z() * z);
+    double half = Math.abs(along.x()) * x + Math.abs(along.z()) * z;
+    Vec a = p.pose().apply(mid.along(along, -half));
+    Vec b = p.pose().apply(mid.along(along, half));
+    List<Spot> spots =
+        within
+            ? List.of(new Spot(b.x(), b.z()), new Spot(a.x(), a.z()))
+            : List.of(new Spot(a.x(), a.z()), new Spot(b.x(), b.z()));
+    return new Line(
+        spots, false, "the " + s.called() + " of " + p.name(), within ? space.high(p) : p.at().y());
+  }
+}

@@ -1,0 +1,2 @@
+/** Many along a path. */
+package pied.core.tool.trail;

@@ -1,0 +1,2 @@
+/** Turned, faced, leant. */
+package pied.core.tool.turn;

@@ -1,0 +1,78 @@
+package pied.core.tool.twin;
+
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.edit.Edit.PlanPoint;
+import pied.core.point.Click;
+import pied.core.point.Drawn;
+import pied.core.point.Pointed;
+import pied.core.space.Space;
+import pied.core.space.Wall;
+import pied.core.tool.twin.TwinLine.By;
+import pied.core.units.LengthUnit;
+
+/** The line of twins goes where one clicks. */
+final class TwinClick implements Click<MakeTwins> {
+  @Override
+  public Class<MakeTwins> of() {
+    return MakeTwins.class;
+  }
+
+  @Override
+  public String hint(MakeTwins e) {
+    TwinLine l = e.about();
+    return switch (l.by()) {
+      case drawn ->
+          l.at() == null ? "Click a point of the line." : "Click another point of the line.";
+      case point -> "Click the point they are turned about.";
+      case deep -> "Click how far deep the line shall be.";
+      default -> "Click how far across the line shall be, or the wall whose middle it is.";
+    };
+  }
+
+  @Override
+  public MakeTwins at(Space space, LengthUnit unit, MakeTwins e, Pointed p) {
+    TwinLine l = e.about();
+    PlanPoint at = p.point(space.shell(), l.to() == null ? l.at() : null, unit);
+    if (l.by() == By.drawn) {
+      return l.at() == null || l.to() != null
+          ? about(e, By.drawn, at, null)
+          : about(e, By.drawn, l.at(), at);
+    }
+    if (l.by() == By.point) {
+      return about(e, By.point, at, null);
+    }
+    double x = at.x().number() - space.shell().datum().x();
+    double z = at.z().number() - space.shell().datum().z();
+    if (l.by() == By.deep) {
+      return about(e, By.deep, new PlanPoint(null, Pointed.amount(z)), null);
+    }
+    Wall wall = p.wall(space.shell());
+    return wall != null
+        ? e.withAbout(new TwinLine(By.wall, "wall:" + wall.name(), null, null))
+        : about(e, By.across, new PlanPoint(Pointed.amount(x), null), null);
+  }
+
+  private static MakeTwins about(MakeTwins e, By by, PlanPoint at, @Nullable PlanPoint to) {
+    return e.withAbout(new TwinLine(by, null, at, to));
+  }
+
+  @Override
+  public @Nullable MakeTwins back(MakeTwins e) {
+    TwinLine l = e.about();
+    if (l.by() != By.drawn || l.at() == null) {
+      return null;
+    }
+    return l.to() == null ? about(e, By.drawn, null, null) : about(e, By.drawn, l.at(), null);
+  }
+
+  @Override
+  public @Nullable Drawn drawn(MakeTwins e, LengthUnit unit) {
+    TwinLine l = e.about();
+    if (l.by() == By.point && l.at() != null || l.by() == By.drawn && l.at() != null) {
+      List<PlanPoint> points = l.to() == null ? List.of(l.at()) : List.of(l.at(), l.to());
+      return Drawn.of(points, false, unit);
+    }
+    return null;
+  }
+}

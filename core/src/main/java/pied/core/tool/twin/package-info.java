@@ -1,0 +1,2 @@
+/** Mirrored partners that follow. */
+package pied.core.tool.twin;
