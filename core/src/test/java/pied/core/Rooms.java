@@ -1,5 +1,7 @@
 package pied.core;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
@@ -18,6 +20,10 @@ import pied.core.edit.Outcome;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.propose.Say;
+import pied.core.register.Tools;
+import pied.core.solid.Mesh;
+import pied.core.solid.Vec;
+import pied.core.space.Group;
 import pied.core.space.Opening;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
@@ -31,6 +37,9 @@ import pied.core.units.LengthUnit;
 /** A room to edit in tests: 6 × 4 × 2.8 m, with a door in wall C, and short ways to say edits. */
 public final class Rooms {
   public static final Shapes SHAPES = new Shapes(Catalog.shipped());
+
+  /** Reads edits as scripts write them. */
+  public static final ObjectMapper JSON = Tools.json();
 
   private final AtomicInteger ids = new AtomicInteger();
   public Space space = empty();
@@ -60,7 +69,7 @@ public final class Rooms {
   /** Makes an edit as a script writes it. */
   public Outcome json(String edit) {
     try {
-      return apply(new ObjectMapper().readValue(edit.replace('\'', '"'), Edit.class));
+      return apply(JSON.readValue(edit.replace('\'', '"'), Edit.class));
     } catch (JsonProcessingException e) {
       throw new IllegalArgumentException(edit, e);
     }
@@ -149,5 +158,22 @@ public final class Rooms {
 
   public static Amount typed(String text) {
     return new Amount(text, 0);
+  }
+
+  /** The one group there is. */
+  public Group only() {
+    assertThat(space.filing().groups()).hasSize(1);
+    return space.filing().groups().get(0);
+  }
+
+  /** How far a piece truly reaches, vertex by vertex. */
+  public double extent(String id, Vec way) {
+    Piece p = piece(id);
+    Mesh m = space.shapes().mesh(p);
+    double most = -1e9;
+    for (int v = 0; 3 * v < m.xyz().length; v++) {
+      most = Math.max(most, p.pose().apply(m.vertex(v)).dot(way));
+    }
+    return most;
   }
 }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.Module;
 import com.fasterxml.jackson.databind.deser.std.StringDeserializer;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -21,6 +22,7 @@ import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import pied.core.catalog.Catalog;
 import pied.core.piece.Shapes;
+import pied.core.register.EditNames;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
 import pied.server.store.DataFolder;
@@ -53,6 +55,12 @@ public class PiedApplication {
   @Bean
   Shapes shapes() {
     return new Shapes(Catalog.shipped());
+  }
+
+  /** Edits are read by their names. */
+  @Bean
+  Module editNames() {
+    return new EditNames();
   }
 
   /**

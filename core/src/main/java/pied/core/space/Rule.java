@@ -1,11 +1,13 @@
 package pied.core.space;
 
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import pied.core.Nullable;
 
 /**
  * Where pieces are that are repeated: in a row, along a path, around something, strewn about. Each
  * rule is in the room of its tool.
  */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "as")
 public interface Rule {
   /** The same somewhere else. */
   Rule moved(Motion m);
@@ -14,7 +16,7 @@ public interface Rule {
   String called();
 
   /** Whether all it says is within bounds; what is stored or comes from outside may be anything. */
-  boolean isSound();
+  boolean sound();
 
   /**
    * A distance from one to the next.

@@ -166,7 +166,7 @@ public final class Validation {
       }
     }
     boolean few = parts > 0 && parts <= Repetition.MOST_PARTS && r.out().size() <= MOST_THINGS;
-    return few && r.rule() != null && r.rule().isSound();
+    return few && r.rule() != null && r.rule().sound();
   }
 
   // ---- pieces

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Rooms;
 import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
+import pied.core.register.Tools;
 import pied.core.tool.move.MoveTo;
 import pied.core.tool.size.Handling;
 import pied.core.tool.size.Likeness;
@@ -71,7 +72,7 @@ class CaptionTest {
   void everyFieldMakesAnEditThatCanBeApplied() throws Exception {
     room.put("s", "sideboard", 3, 1);
     room.put("l", "table-lamp", 3, 1);
-    ObjectMapper json = new ObjectMapper();
+    ObjectMapper json = Tools.json();
     for (Phrase phrase : phrases(LengthUnit.M, "l")) {
       if (!(phrase instanceof Phrase.Field p)) {
         continue;

@@ -19,13 +19,14 @@ import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.register.Sentences;
+import pied.core.register.Tools;
 import pied.core.say.Ask;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 
 class SayTest {
-  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final ObjectMapper JSON = Tools.json();
 
   private final AtomicInteger ids = new AtomicInteger();
   private final Rooms room = furnished();

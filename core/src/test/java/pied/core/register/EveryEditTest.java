@@ -3,10 +3,13 @@ package pied.core.register;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeName;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.util.Arrays;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -30,8 +33,10 @@ import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.space.Filing;
 import pied.core.space.Group;
+import pied.core.space.Rule;
 import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.tool.Tool;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 
@@ -41,7 +46,7 @@ import pied.core.units.Refusal;
  * An edit in the register without an example fails the first test.
  */
 class EveryEditTest {
-  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final ObjectMapper JSON = Tools.json();
 
   private static final String CARRY =
       "'down':0,'near':0.1,'level':false,'free':false,'each':false,'turn':0";
@@ -110,6 +115,7 @@ class EveryEditTest {
               + "'groups':[{'id':'p1','name':'Tea table','in':null}],'at':{'x':3,'z':3}}",
           "{'do':'lock','pieces':['c'],'locked':true}",
           "{'do':'lock','locked':true,'which':'all'}",
+          "{'do':'unlock','layers':['shut']}",
           "{'do':'hide','pieces':['t'],'hidden':true,'which':'others'}",
           "{'do':'hide','hidden':false,'which':'all','layers':true}",
           "{'do':'remark','pieces':['c','s'],'remark':'from the store'}",
@@ -244,6 +250,8 @@ class EveryEditTest {
     room.json("{'do':'nameSelection','name':'Old','pieces':['f']}");
     room.json("{'do':'hide','pieces':['on'],'hidden':true}");
     room.json("{'do':'layer','layer':'far','hidden':true}");
+    room.json("{'do':'newLayer','id':'shut','name':'Shut'}");
+    room.json("{'do':'layer','layer':'shut','locked':true}");
     return room;
   }
 
@@ -298,14 +306,38 @@ class EveryEditTest {
   @Test
   void everyEditInTheRegisterHasAnExample() throws Exception {
     Set<String> known =
-        Arrays.stream(Edit.class.getAnnotation(JsonSubTypes.class).value())
-            .map(JsonSubTypes.Type::name)
+        Tools.edits().stream()
+            .map(e -> e.getAnnotation(JsonTypeName.class).value())
             .collect(Collectors.toCollection(TreeSet::new));
+    assertThat(known).as("no two of one name").hasSize(Tools.edits().size());
     Set<String> shown = new TreeSet<>();
     for (Example e : examples().toList()) {
       shown.add(JSON.readTree(e.edit.replace('\'', '"')).get("do").asText());
     }
     assertThat(shown).isEqualTo(known);
+  }
+
+  @Test
+  void everyEditAndEveryToolThereIsIsInTheRegister() {
+    JavaClasses core =
+        new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("pied.core");
+    assertThat(names(Tools.edits().stream())).isEqualTo(those(core, Edit.class));
+    assertThat(names(Tools.ALL.stream().map(Object::getClass))).isEqualTo(those(core, Tool.class));
+    assertThat(names(Tools.ALL.stream().flatMap(t -> t.rules().stream())))
+        .isEqualTo(those(core, Rule.class));
+  }
+
+  private static Set<String> names(Stream<? extends Class<?>> classes) {
+    return classes.map(Class::getName).collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  private static Set<String> those(JavaClasses all, Class<?> sort) {
+    return all.stream()
+        .filter(c -> c.isAssignableTo(sort) && !c.isInterface())
+        .map(JavaClass::getName)
+        .collect(Collectors.toCollection(TreeSet::new));
   }
 
   @ParameterizedTest

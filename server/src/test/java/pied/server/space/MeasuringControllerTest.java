@@ -8,7 +8,6 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -22,6 +21,7 @@ import pied.core.edit.Declined;
 import pied.core.edit.Edits;
 import pied.core.edit.Offer;
 import pied.core.piece.Shapes;
+import pied.core.register.Tools;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 import pied.server.Given;
@@ -33,7 +33,7 @@ class MeasuringControllerTest {
   private final MockMvc http =
       MockMvcBuilders.standaloneSetup(new MeasuringController(store), new SpaceController(store))
           .setControllerAdvice(new Problems())
-          .setMessageConverters(new MappingJackson2HttpMessageConverter(new ObjectMapper()))
+          .setMessageConverters(new MappingJackson2HttpMessageConverter(Tools.json()))
           .build();
 
   @BeforeEach

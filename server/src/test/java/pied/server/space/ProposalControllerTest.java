@@ -11,7 +11,6 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -23,6 +22,7 @@ import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import pied.core.catalog.Catalog;
 import pied.core.edit.Edits;
 import pied.core.piece.Shapes;
+import pied.core.register.Tools;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 import pied.server.Given;
@@ -34,7 +34,7 @@ class ProposalControllerTest {
   private final MockMvc http =
       MockMvcBuilders.standaloneSetup(new ProposalController(store))
           .setControllerAdvice(new Problems())
-          .setMessageConverters(new MappingJackson2HttpMessageConverter(new ObjectMapper()))
+          .setMessageConverters(new MappingJackson2HttpMessageConverter(Tools.json()))
           .build();
 
   @BeforeEach

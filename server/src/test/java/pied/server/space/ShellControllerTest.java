@@ -23,6 +23,7 @@ import pied.core.catalog.Catalog;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.piece.Shapes;
+import pied.core.register.Tools;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 import pied.server.Given;
@@ -31,7 +32,7 @@ import pied.server.http.Problems;
 /** Drawings of a space and questions about its shell, over HTTP. */
 class ShellControllerTest {
   private static final Shapes SHAPES = new Shapes(Catalog.shipped());
-  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final ObjectMapper JSON = Tools.json();
 
   private final SpaceStore store = mock(SpaceStore.class);
   private final MockMvc http =

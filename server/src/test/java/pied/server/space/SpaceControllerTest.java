@@ -13,7 +13,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -28,6 +27,7 @@ import pied.core.catalog.Catalog;
 import pied.core.edit.Edits;
 import pied.core.edit.Offer;
 import pied.core.piece.Shapes;
+import pied.core.register.Tools;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.tool.move.MoveBy;
@@ -52,7 +52,7 @@ class SpaceControllerTest {
       MockMvcBuilders.standaloneSetup(new SpaceController(store), new ProjectController(projects))
           .setControllerAdvice(new Problems())
           // as the application has it: what has no meaning is refused
-          .setMessageConverters(new MappingJackson2HttpMessageConverter(new ObjectMapper()))
+          .setMessageConverters(new MappingJackson2HttpMessageConverter(Tools.json()))
           .build();
 
   @BeforeEach

@@ -1,5 +1,6 @@
 package pied.core.tool.ring;
 
+import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
@@ -31,6 +32,7 @@ import pied.core.units.Deadline;
  * @param turn degrees; as for a trail
  * @param high as for a trail
  */
+@JsonTypeName("ring")
 @RecordBuilder
 public record RingRule(
     Spot at,
@@ -64,7 +66,7 @@ public record RingRule(
   }
 
   @Override
-  public boolean isSound() {
+  public boolean sound() {
     return at != null
         && Validity.near(at.at(0))
         && Bounds.path(outline, 0)

@@ -1,5 +1,6 @@
 package pied.core.tool.row;
 
+import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Set;
 import pied.core.Nullable;
@@ -30,6 +31,7 @@ import pied.core.units.Deadline;
  * @param tiers over one another
  * @param staggered whether every other row is half a place to the side
  */
+@JsonTypeName("row")
 @RecordBuilder
 public record RowRule(
     Vec at,
@@ -56,7 +58,7 @@ public record RowRule(
   }
 
   @Override
-  public boolean isSound() {
+  public boolean sound() {
     return at != null
         && Validity.near(at)
         && way != null

@@ -6,6 +6,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.point.Pointed;
 import pied.core.say.Sentence;
+import pied.core.space.Rule;
 import pied.core.space.Space;
 import pied.core.tool.Tool;
 import pied.core.units.LengthUnit;
@@ -15,6 +16,11 @@ public final class RowTool implements Tool {
   @Override
   public List<Class<? extends Edit>> edits() {
     return List.of(Row.class);
+  }
+
+  @Override
+  public List<Class<? extends Rule>> rules() {
+    return List.of(RowRule.class);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package pied.core.tool.scatter;
 
+import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
@@ -34,6 +35,7 @@ import pied.core.units.Deadline;
  * @param off least gap to all that is there, metres
  * @param seed another one strews them otherwise
  */
+@JsonTypeName("scatter")
 @RecordBuilder
 public record ScatterRule(
     List<String> onto,
@@ -67,7 +69,7 @@ public record ScatterRule(
   }
 
   @Override
-  public boolean isSound() {
+  public boolean sound() {
     return Bounds.path(outline, 0)
         && onto.size() <= Bounds.MOST_THINGS
         && Bounds.within(count, 0, Repetition.MOST_PLACES)

@@ -9,6 +9,7 @@ import pied.core.piece.Piece;
 import pied.core.point.Click;
 import pied.core.point.Pointed;
 import pied.core.say.Sentence;
+import pied.core.space.Rule;
 import pied.core.space.Space;
 import pied.core.tool.Beginning;
 import pied.core.tool.Tool;
@@ -20,6 +21,11 @@ public final class ScatterTool implements Tool {
   @Override
   public List<Class<? extends Edit>> edits() {
     return List.of(Scatter.class);
+  }
+
+  @Override
+  public List<Class<? extends Rule>> rules() {
+    return List.of(ScatterRule.class);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package pied.core.tool.trail;
 
+import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
@@ -33,6 +34,7 @@ import pied.core.units.Deadline;
  * @param turn degrees; of all if they face the same way, else more than that
  * @param high at which they are, or from which they come to rest, metres
  */
+@JsonTypeName("trail")
 @RecordBuilder
 public record TrailRule(
     List<Spot> path,
@@ -62,7 +64,7 @@ public record TrailRule(
   }
 
   @Override
-  public boolean isSound() {
+  public boolean sound() {
     return Bounds.path(path, 2)
         && (count == null || Bounds.within(count, 1, Repetition.MOST_PLACES))
         && (apart == null || Apart.isSound(apart))

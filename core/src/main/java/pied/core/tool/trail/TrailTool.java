@@ -7,6 +7,7 @@ import pied.core.edit.Edit;
 import pied.core.point.Click;
 import pied.core.point.Pointed;
 import pied.core.say.Sentence;
+import pied.core.space.Rule;
 import pied.core.space.Space;
 import pied.core.tool.Tool;
 import pied.core.tool.repeat.Arrangement;
@@ -18,6 +19,11 @@ public final class TrailTool implements Tool {
   @Override
   public List<Class<? extends Edit>> edits() {
     return List.of(Trail.class);
+  }
+
+  @Override
+  public List<Class<? extends Rule>> rules() {
+    return List.of(TrailRule.class);
   }
 
   @Override

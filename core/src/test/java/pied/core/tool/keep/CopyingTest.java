@@ -17,13 +17,14 @@ import pied.core.edit.Edit;
 import pied.core.edit.Outcome;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.register.Tools;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
 /** Copies onto other carriers, pasted from elsewhere, and what is taken of the lead. */
 class CopyingTest {
   private static final Offset<Double> EXACT = within(1e-9);
-  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final ObjectMapper JSON = Tools.json();
 
   private Rooms room;
 

@@ -110,12 +110,22 @@ class OrderTest {
             "new", "stool", null, Rooms.point(4, 1), null, null, null, null);
     Outcome on =
         Edits.apply(
-            room.space, List.of(place), LengthUnit.M, "l", () -> "x", pied.core.Deadline.NONE);
+            room.space,
+            List.of(place),
+            LengthUnit.M,
+            "l",
+            () -> "x",
+            pied.core.units.Deadline.NONE);
     assertThat(on.space().piece("new").keeping().layer()).isEqualTo("l");
     // a layer that was removed meanwhile is none
     Outcome gone =
         Edits.apply(
-            room.space, List.of(place), LengthUnit.M, "gone", () -> "x", pied.core.Deadline.NONE);
+            room.space,
+            List.of(place),
+            LengthUnit.M,
+            "gone",
+            () -> "x",
+            pied.core.units.Deadline.NONE);
     assertThat(gone.space().piece("new").keeping().layer()).isEqualTo(Layer.FIRST.id());
   }
 

@@ -11,8 +11,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Rooms;
 import pied.core.piece.On;
-import pied.core.piece.Piece;
-import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
@@ -22,19 +20,8 @@ class LineUpTest {
 
   private final Rooms room = new Rooms();
 
-  /** How far a piece truly reaches, vertex by vertex. */
-  static double reach(Rooms room, String id, Vec way) {
-    Piece p = room.piece(id);
-    Mesh m = room.space.shapes().mesh(p);
-    double most = -1e9;
-    for (int v = 0; 3 * v < m.xyz().length; v++) {
-      most = Math.max(most, p.pose().apply(m.vertex(v)).dot(way));
-    }
-    return most;
-  }
-
   private double left(String id) {
-    return -reach(room, id, ACROSS.times(-1));
+    return -room.extent(id, ACROSS.times(-1));
   }
 
   private void furnish() {
@@ -73,18 +60,18 @@ class LineUpTest {
     room.json(
         "{'do':'lineUp','pieces':['a','c'],'across':{'part':'right','with':'left'},"
             + "'deep':{'part':'front'}}");
-    assertThat(reach(room, "a", ACROSS)).isEqualTo(left("c"), within(1e-9));
-    assertThat(reach(room, "a", DEEP)).isEqualTo(reach(room, "c", DEEP), within(1e-9));
+    assertThat(room.extent("a", ACROSS)).isEqualTo(left("c"), within(1e-9));
+    assertThat(room.extent("a", DEEP)).isEqualTo(room.extent("c", DEEP), within(1e-9));
   }
 
   @Test
   void withTheOutlineOfAllEvenTheLeadMoves() {
     furnish();
-    double front = Math.max(reach(room, "a", DEEP), reach(room, "c", DEEP));
-    double c = reach(room, "c", DEEP);
+    double front = Math.max(room.extent("a", DEEP), room.extent("c", DEEP));
+    double c = room.extent("c", DEEP);
     room.json("{'do':'lineUp','pieces':['c','a'],'to':'all','deep':{'part':'front'}}");
     assertThat(front).isEqualTo(c);
-    assertThat(reach(room, "a", DEEP)).isEqualTo(front, within(1e-9));
+    assertThat(room.extent("a", DEEP)).isEqualTo(front, within(1e-9));
   }
 
   @ParameterizedTest
@@ -94,8 +81,8 @@ class LineUpTest {
     room.put("t", "trunk", 4, 2.2);
     room.json(
         "{'do':'lineUp','pieces':['s','t'],'to':'wall','what':'A','nearness':'" + part + "'}");
-    double lo = -reach(room, "s", DEEP.times(-1));
-    double hi = reach(room, "s", DEEP);
+    double lo = -room.extent("s", DEEP.times(-1));
+    double hi = room.extent("s", DEEP);
     double at = part.equals("near") ? lo : part.equals("far") ? hi : (lo + hi) / 2;
     assertThat(at).isEqualTo(face, within(1e-9));
   }
@@ -140,7 +127,7 @@ class LineUpTest {
     room.put("b", "trunk", 4, 2, 30);
     room.json("{'do':'lineUp','pieces':['a','b'],'own':true,'deep':{'part':'back'}}");
     Vec back = room.piece("b").pose().direct(new Vec(0, 0, -1));
-    assertThat(reach(room, "a", back)).isEqualTo(reach(room, "b", back), within(1e-9));
+    assertThat(room.extent("a", back)).isEqualTo(room.extent("b", back), within(1e-9));
   }
 
   @Test

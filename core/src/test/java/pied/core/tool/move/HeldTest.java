@@ -87,7 +87,7 @@ class HeldTest {
             LengthUnit.M,
             null,
             () -> "x",
-            pied.core.Deadline.NONE);
+            pied.core.units.Deadline.NONE);
     assertThat(said.outcome().space().piece("c").at().y()).isCloseTo(0.8, within(1e-9));
   }
 

@@ -12,7 +12,6 @@ import pied.core.check.Snag;
 import pied.core.piece.Piece;
 import pied.core.place.Footprint;
 import pied.core.solid.Vec;
-import pied.core.tool.row.RowTest;
 import pied.core.units.Refusal;
 
 class RingTest {
@@ -36,7 +35,7 @@ class RingTest {
     oval();
     room.json("{'do':'ring','pieces':['c'],'around':'t','count':8,'gap':0.1}");
     around(8);
-    room.json("{'do':'ring','group':'" + RowTest.only(room).id() + "','count':10}");
+    room.json("{'do':'ring','group':'" + room.only().id() + "','count':10}");
     around(10);
   }
 
@@ -82,7 +81,7 @@ class RingTest {
   void adjustedThereAndBackItIsTheSame() {
     oval();
     room.json("{'do':'ring','pieces':['c'],'around':'t','count':8,'gap':0.1}");
-    String g = RowTest.only(room).id();
+    String g = room.only().id();
     List<Piece> before = chairs();
     room.json("{'do':'ring','group':'" + g + "','gap':0.3,'count':5,'facing':'outward'}");
     room.json("{'do':'ring','group':'" + g + "','gap':0.1,'count':8,'facing':'inward'}");

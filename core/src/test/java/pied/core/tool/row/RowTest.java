@@ -30,11 +30,6 @@ class RowTest {
         .distance();
   }
 
-  static Group only(Rooms r) {
-    assertThat(r.space.filing().groups()).hasSize(1);
-    return r.space.filing().groups().get(0);
-  }
-
   @Test
   void aRowHasExactGapsBetweenTrueSides() {
     room.put("s", "stool", 0.6, 2);
@@ -47,14 +42,14 @@ class RowTest {
     }
     assertThat(all.get(0).id()).isEqualTo("s");
     assertThat(Snag.of(room.space)).isEmpty();
-    assertThat(only(room).repeats()).isNotNull();
+    assertThat(room.only().repeats()).isNotNull();
   }
 
   @Test
   void adjustedThereAndBackItIsTheSame() {
     room.put("s", "stool", 0.6, 2, 20);
     room.json("{'do':'row','pieces':['s'],'count':6,'gap':0.2}");
-    String g = only(room).id();
+    String g = room.only().id();
     List<Piece> before = all(room);
     room.json("{'do':'row','group':'" + g + "','count':9,'gap':0.1}");
     assertThat(room.space.pieces()).hasSize(9);
@@ -91,10 +86,10 @@ class RowTest {
     room.put("s", "block", 0.5, 2);
     room.json("{'do':'row','pieces':['s'],'gap':0.1,'length':3}");
     assertThat(room.space.pieces()).hasSize(5);
-    room.json("{'do':'row','group':'" + only(room).id() + "','evened':true}");
+    room.json("{'do':'row','group':'" + room.only().id() + "','evened':true}");
     List<Piece> all = all(room);
     assertThat(all.get(4).at().x() - all.get(0).at().x()).isEqualTo(2.5, within(1e-9));
-    room.json("{'do':'row','group':'" + only(room).id() + "','length':0,'count':2}");
+    room.json("{'do':'row','group':'" + room.only().id() + "','length':0,'count':2}");
     assertThat(room.space.pieces()).hasSize(2);
   }
 
@@ -122,7 +117,7 @@ class RowTest {
   void oneTakenOutStaysOutAndOneMovedStaysWhereItIs() {
     room.put("s", "stool", 0.6, 2);
     room.json("{'do':'row','pieces':['s'],'count':5,'gap':0.3}");
-    String g = only(room).id();
+    String g = room.only().id();
     List<Piece> all = all(room);
     room.json("{'do':'remove','pieces':['" + all.get(2).id() + "']}");
     room.json("{'do':'moveBy','pieces':['" + all.get(3).id() + "'],'by':{'z':0.5}}");
@@ -138,7 +133,7 @@ class RowTest {
   void movedAndTurnedAsAWholeItGoesOnFromThere() {
     room.put("s", "stool", 1, 1);
     room.json("{'do':'row','pieces':['s'],'count':3,'gap':0.3}");
-    String g = only(room).id();
+    String g = room.only().id();
     String ids = String.join("','", room.space.members(g));
     room.json("{'do':'turn','pieces':['" + ids + "'],'by':90,'together':true}");
     room.json("{'do':'moveBy','pieces':['" + ids + "'],'by':{'x':0.4}}");
@@ -154,7 +149,7 @@ class RowTest {
   void aCopyOfARowIsARowOfItsOwn() {
     room.put("s", "stool", 0.6, 1);
     room.json("{'do':'row','pieces':['s'],'count':3,'gap':0.3}");
-    String g = only(room).id();
+    String g = room.only().id();
     room.json(
         "{'do':'copy','pieces':['"
             + String.join("','", room.space.members(g))
@@ -176,7 +171,7 @@ class RowTest {
   void dissolvedTheyArePiecesByThemselves() {
     room.put("s", "stool", 0.6, 1);
     room.json("{'do':'row','pieces':['s'],'count':3,'gap':0.3}");
-    room.json("{'do':'dissolve','group':'" + only(room).id() + "'}");
+    room.json("{'do':'dissolve','group':'" + room.only().id() + "'}");
     assertThat(room.space.pieces()).allSatisfy(p -> assertThat(p.keeping().slot()).isNull());
     assertThat(room.space.filing().groups()).isEmpty();
   }

@@ -13,7 +13,6 @@ import pied.core.check.Snag;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
-import pied.core.tool.row.RowTest;
 import pied.core.units.Refusal;
 
 class ScatterTest {
@@ -52,7 +51,7 @@ class ScatterTest {
     room.space = before;
     room.json(edit);
     assertThat(strewn().stream().map(Piece::at).toList()).isEqualTo(first);
-    String g = RowTest.only(room).id();
+    String g = room.only().id();
     room.json("{'do':'scatter','group':'" + g + "','another':true}");
     assertThat(strewn().stream().map(Piece::at).toList()).isNotEqualTo(first);
     room.json("{'do':'scatter','group':'" + g + "','seed':7}");

@@ -16,13 +16,14 @@ import pied.core.Rooms;
 import pied.core.caption.Caption;
 import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
+import pied.core.register.Tools;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 
 class PartCaptionTest {
-  private final ObjectMapper json = new ObjectMapper();
+  private final ObjectMapper json = Tools.json();
   private final Rooms stage = Rooms.stage();
 
   @BeforeEach

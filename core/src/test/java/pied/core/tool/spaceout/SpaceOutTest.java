@@ -13,7 +13,6 @@ import pied.core.Rooms;
 import pied.core.piece.Piece;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
-import pied.core.tool.lineup.LineUpTest;
 import pied.core.units.Refusal;
 
 class SpaceOutTest {
@@ -131,7 +130,7 @@ class SpaceOutTest {
   }
 
   private double middle(String id) {
-    return (LineUpTest.reach(room, id, ACROSS) - LineUpTest.reach(room, id, ACROSS.times(-1))) / 2;
+    return (room.extent(id, ACROSS) - room.extent(id, ACROSS.times(-1))) / 2;
   }
 
   @Test

@@ -14,7 +14,6 @@ import pied.core.piece.Piece;
 import pied.core.place.Footprint;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
-import pied.core.tool.row.RowTest;
 import pied.core.units.Refusal;
 
 class TrailTest {
@@ -76,7 +75,7 @@ class TrailTest {
     room.put("s", "stool", 0.5, 0.5);
     room.json("{'do':'trail','pieces':['s'],'along':['platform:platform 1'],'count':10}");
     assertThat(all(room)).hasSize(10).allSatisfy(p -> assertThat(p.at().y()).isEqualTo(0.3));
-    String g = RowTest.only(room).id();
+    String g = room.only().id();
     List<Piece> before = all(room);
     room.json("{'do':'trail','group':'" + g + "','count':7}");
     assertThat(all(room)).hasSize(7);
