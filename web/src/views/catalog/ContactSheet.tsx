@@ -15,7 +15,8 @@ import {
   WebGLRenderer,
 } from "three";
 import { api } from "../../api/client";
-import type { ArticleCard, Finish, Size } from "../../api/types.gen";
+import type { ArticleCard, FinishPart, Size } from "../../api/types.gen";
+import { surface } from "../paper/surface";
 import { fetchShape, type Part } from "../paper/shapes";
 
 const WIDTH = 156;
@@ -26,21 +27,10 @@ const SCALES = [58, 34, 20, 12, 4];
 /** Smaller things stand without the figure, so many pixels a metre. */
 const SMALL = 260;
 
-function group(parts: Part[], finishes: { [part: string]: Finish }): Group {
+function group(parts: Part[], finishes: { [part: string]: FinishPart }): Group {
   const g = new Group();
   parts.forEach((p) => {
-    const f = finishes[p.name];
-    g.add(
-      new Mesh(
-        p.geometry,
-        new MeshStandardMaterial({
-          color: f?.colour ?? "#D9D0C2",
-          roughness: f?.rough ?? 0.8,
-          emissive: f?.colour ?? "#000000",
-          emissiveIntensity: (f?.glow ?? 0) * 0.6,
-        }),
-      ),
-    );
+    g.add(new Mesh(p.geometry, new MeshStandardMaterial(surface(finishes[p.name]?.finish))));
   });
   return g;
 }
@@ -51,7 +41,7 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
   renderer.setSize(WIDTH, HEIGHT);
   renderer.setClearColor(paper);
   const figure = group((await fetchShape({ article: "standing-figure", size: FIGURE })).parts, {
-    figure: { name: "", colour: "#E4DCCB", rough: 1, glow: 0 },
+    figure: { name: "", finish: { colour: "#E4DCCB", roughness: 1, metal: 0 } },
   });
   for (const a of articles) {
     const scene = new Scene();

@@ -6,6 +6,7 @@ import { Canvas, useThree } from "@react-three/fiber";
 import { useEffect, useRef } from "react";
 import type { Group, OrthographicCamera } from "three";
 import type { ArticleCard } from "../../api/types.gen";
+import { surface } from "../paper/surface";
 import { useShape } from "../paper/shapes";
 import { mountingWords } from "./mounting";
 
@@ -57,7 +58,13 @@ export function Preview({ article, anchor }: { article: ArticleCard; anchor: HTM
             {Object.entries(finishes).map(([part, f]) => (
               <Box key={part} sx={{ display: "flex", alignItems: "center", gap: 0.5, fontSize: 12 }}>
                 <Box
-                  sx={{ width: 12, height: 12, bgcolor: f.colour, border: 1, borderColor: "text.secondary" }}
+                  sx={{
+                    width: 12,
+                    height: 12,
+                    bgcolor: f.finish.colour,
+                    border: 1,
+                    borderColor: "text.secondary",
+                  }}
                 />
                 {f.name}
               </Box>
@@ -99,16 +106,9 @@ function Turning({ article }: { article: ArticleCard }) {
   return (
     <group ref={group} rotation={[0, 0.45, 0]}>
       {parts?.map((p) => {
-        const f = article.finishes[p.name];
         return (
           <mesh key={p.name} geometry={p.geometry}>
-            <meshStandardMaterial
-              color={p.map ? "#FFFFFF" : (f?.colour ?? "#D9D0C2")}
-              map={p.map}
-              roughness={f?.rough ?? 0.8}
-              emissive={f?.colour ?? "#000000"}
-              emissiveIntensity={(f?.glow ?? 0) * 0.6}
-            />
+            <meshStandardMaterial {...surface(article.finishes[p.name]?.finish, p.map)} />
           </mesh>
         );
       })}

@@ -3,7 +3,8 @@ import { useQuery } from "@tanstack/react-query";
 import { useLayoutEffect, useMemo, useRef } from "react";
 import { InstancedMesh, Matrix4, Quaternion, Vector3 } from "three";
 import { api } from "../../api/client";
-import type { Finish, Piece } from "../../api/types.gen";
+import type { Finish, FinishPart, Piece } from "../../api/types.gen";
+import { surface } from "../paper/surface";
 import { useSheet } from "../../store/sheet";
 import { isIn } from "../../store/kept";
 import { shown } from "../../store/mirror";
@@ -13,7 +14,7 @@ import { useShape, type Part } from "../paper/shapes";
 
 const ONE = new Vector3(1, 1, 1);
 
-type Finishes = { [part: string]: Finish };
+type Finishes = { [part: string]: FinishPart };
 
 /** All pieces; those of one shape and finish are drawn in one go. */
 export function Pieces() {
@@ -42,7 +43,7 @@ export function Pieces() {
     const all = shown(pieces, ghosts, others, filing);
     for (const p of yardstick ? [...all, yardstick] : all) {
       const dim = open !== null && !isIn(open, p.group, filing) ? ["dim"] : [];
-      const key = [...formKey(p), ...Object.entries(p.finishes).sort().flat(), ...dim].join("~");
+      const key = [...formKey(p), p.looks ? JSON.stringify(p.looks) : "", ...dim].join("~");
       of.set(key, [...(of.get(key) ?? []), p]);
     }
     return [...of.entries()];
@@ -76,7 +77,7 @@ function Alike({ pieces, finishes, dim }: { pieces: Piece[]; finishes: Finishes;
           key={part.name}
           part={part}
           pieces={pieces}
-          finish={finishes[part.name]}
+          finish={pieces[0].looks?.[part.name] ?? finishes[part.name]?.finish}
           scale={scale}
           dim={dim}
         />
@@ -114,26 +115,22 @@ function Instances(props: {
     gl.shadowMap.needsUpdate = true;
     invalidate();
   }, [pieces, part, scale, gl, invalidate]);
-  const own = pieces[0].finishes[part.name];
-  const map = own ? null : part.map;
-  const colour = own ?? (map ? "#FFFFFF" : (finish?.colour ?? "#D9D0C2"));
+  // a colour of its own takes the place of a picture
+  const map = pieces[0].finishes[part.name]?.colour ? null : part.map;
+  const { transparent, opacity = 1, ...look } = surface(finish, map);
   return (
     <instancedMesh
       key={pieces.length}
       ref={mesh}
       args={[part.geometry, undefined, pieces.length]}
-      castShadow={!finish?.glow}
+      castShadow={!finish?.emission}
       receiveShadow
     >
       <meshStandardMaterial
         key={(map?.uuid ?? "") + dim}
-        color={colour}
-        map={map}
-        roughness={finish?.rough ?? 0.8}
-        emissive={colour}
-        emissiveIntensity={(finish?.glow ?? 0) * 0.6}
-        transparent={dim}
-        opacity={dim ? 0.25 : 1}
+        {...look}
+        transparent={dim || transparent}
+        opacity={dim ? 0.25 : opacity}
       />
     </instancedMesh>
   );

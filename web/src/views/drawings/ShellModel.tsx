@@ -1,3 +1,4 @@
+import { surface } from "../paper/surface";
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
 import {
@@ -73,14 +74,7 @@ export function ShellModel({ small }: { small: boolean }) {
               receiveShadow
               castShadow={!small && CASTING.test(n.node)}
             >
-              <meshStandardMaterial
-                color={space.colours[p.name] ?? "#F4EFE6"}
-                roughness={0.92}
-                transparent={p.name === "glass"}
-                opacity={p.name === "glass" ? 0.45 : 1}
-                emissive={p.name === "glass" ? "#DDEBEE" : "#000000"}
-                emissiveIntensity={0.5}
-              />
+              <meshStandardMaterial {...surface(space.finishes[p.name])} />
             </mesh>
           ))}
         </group>

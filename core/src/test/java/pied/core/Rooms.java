@@ -10,13 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import pied.core.catalog.Catalog;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
+import pied.core.material.Finishes;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.propose.Say;
@@ -54,7 +54,7 @@ public final class Rooms {
             List.of(
                 new Opening("d1", Opening.Kind.door, "C", 1.0, 0.9, 0, 2.05),
                 new Opening("w1", Opening.Kind.window, "B", 1.2, 1.4, 0.9, 1.3)),
-            Map.of());
+            Finishes.NONE);
     return new Space(shell, List.of(), SHAPES);
   }
 
@@ -117,7 +117,7 @@ public final class Rooms {
                     new Opening("window 1", Opening.Kind.window, "A", 3.2, 1.6, 0.85, 1.5),
                     new Opening("window 2", Opening.Kind.window, "A", 6.3, 1.6, 0.85, 1.5),
                     new Opening("door 1", Opening.Kind.door, "D", 4.6, 0.95, 0, 2.1)),
-                Map.of()));
+                Finishes.NONE));
     try {
       String text = Files.readString(Path.of("..", "docs", "tea-room.txt"));
       rooms.space =

@@ -2,9 +2,9 @@ package pied.server;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Map;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
+import pied.core.material.Finishes;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
 import pied.core.tool.place.Place;
@@ -26,7 +26,7 @@ public final class Given {
         2.8,
         0.2,
         List.of(),
-        Map.of());
+        Finishes.NONE);
   }
 
   public static Edit put(String id, String article, double x, double z) {

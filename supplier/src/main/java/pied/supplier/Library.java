@@ -21,6 +21,8 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.catalog.Mounting;
 import pied.core.format.Glb;
+import pied.core.material.Finish;
+import pied.core.material.FinishPart;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 
@@ -81,10 +83,9 @@ final class Library {
 
   private static byte[] model(String name, Article shape, Size size) {
     Mesh mesh = shape.recipe().build(size);
-    Map<String, String> colours = new LinkedHashMap<>();
-    shape.finishes().forEach((part, f) -> colours.put(part, f.colour()));
+    Map<String, Finish> finishes = FinishPart.finishes(shape.finishes());
     if (!shape.id().equals("rug")) {
-      return Glb.write(name, mesh, colours);
+      return Glb.write(name, mesh, finishes);
     }
     // seen from above the picture lies on the whole of it
     float[] uv = new float[2 * mesh.corners().length];
@@ -96,7 +97,7 @@ final class Library {
         new Mesh(mesh.xyz(), mesh.normals(), mesh.corners(), mesh.partOf(), mesh.parts(), uv);
     Map<String, byte[]> pictures = new LinkedHashMap<>();
     mesh.parts().forEach(part -> pictures.put(part, stripes()));
-    return Glb.write(name, pictured, colours, pictures);
+    return Glb.write(name, pictured, finishes, pictures);
   }
 
   private static byte[] stripes() {

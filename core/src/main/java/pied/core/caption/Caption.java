@@ -402,7 +402,7 @@ public final class Caption {
                 out.add(
                     Phrase.swatch(
                         finish.name(),
-                        p.finishes().getOrDefault(part, finish.colour()),
+                        article.look(part, p.finishes()).finish().colour(),
                         RecolourBuilder.builder().pieces(ids).part(part).build())));
   }
 

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
+import pied.core.material.Finishes;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -62,10 +63,7 @@ record CarriedPieces(
     Article a = space.shapes().catalog().article(q.article());
     Size size = q.size() == null ? usual(space, q, a) : q.size();
     a.check(a.name(), size);
-    Map<String, String> finishes = new HashMap<>();
-    if (q.finishes() != null) {
-      q.finishes().forEach((part, colour) -> finishes.put(part, a.finish(part, colour)));
-    }
+    Finishes finishes = a.finishes(q.finishes());
     return new Piece(
         IN_HAND, a.name(), new Form(a.id(), size), new Stance(Vec.ZERO, 0), On.NOTHING, finishes);
   }

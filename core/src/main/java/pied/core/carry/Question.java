@@ -2,8 +2,8 @@ package pied.core.carry;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
-import java.util.Map;
 import pied.core.Nullable;
+import pied.core.material.Finishes;
 import pied.core.measure.Side;
 import pied.core.place.Target;
 import pied.core.size.Size;
@@ -45,7 +45,7 @@ public record Question(
     @Nullable List<String> pieces,
     @Nullable String article,
     @Nullable Size size,
-    @Nullable Map<String, String> finishes,
+    @Nullable Finishes finishes,
     boolean copy,
     @Nullable Vec picked,
     @Nullable Since since,

@@ -4,6 +4,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.material.Finish;
+import pied.core.material.FinishPart;
+import pied.core.material.Finishes;
+import pied.core.material.Look;
 import pied.core.recipe.Buildable;
 import pied.core.size.Measure;
 import pied.core.size.Size;
@@ -41,7 +45,7 @@ public record Article(
     double usualMiddle,
     Size size,
     Sizing sizing,
-    Map<String, Finish> finishes,
+    Map<String, FinishPart> finishes,
     double weight,
     double cost,
     String supplier,
@@ -91,12 +95,11 @@ public record Article(
   }
 
   /**
-   * A colour for one of its finish parts, as it is kept.
+   * A finish for one of its parts, as it is kept.
    *
-   * @param colour #RRGGBB
-   * @throws pied.core.units.Refusal if it has no such part, or that is no colour
+   * @throws pied.core.units.Refusal if it has no such part, or that is no finish
    */
-  public String finish(String part, String colour) {
+  public Finish finish(String part, Finish finish) {
     if (part == null || !finishes.containsKey(part)) {
       String shown = part == null ? "" : part.length() > 40 ? part.substring(0, 40) + "…" : part;
       throw new Refusal(
@@ -107,7 +110,26 @@ public record Article(
               + String.join(", ", finishes.keySet())
               + ".");
     }
-    return Finish.colour(colour);
+    return finish.checked();
+  }
+
+  /**
+   * The same for several parts.
+   *
+   * @param own null for none
+   */
+  public Finishes finishes(@Nullable Finishes own) {
+    return own == null ? Finishes.NONE : own.each(this::finish);
+  }
+
+  /** What one of its parts looks like on a piece with these finishes. */
+  public Look look(String part, Finishes own) {
+    FinishPart f = finishes.get(part);
+    Look natural =
+        f == null
+            ? new Look(part, Finish.CARD, recipe.pictures().get(part))
+            : new Look(f.name(), f.finish(), recipe.pictures().get(part));
+    return natural.with(own.of(part));
   }
 
   /** What it weighs at a size, reckoned by the room it takes, kg; 0 if not known. */

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import pied.core.material.Finish;
+import pied.core.material.FinishPart;
 import pied.core.recipe.Recipe;
 import pied.core.size.Size;
 import pied.core.units.Refusal;
@@ -53,16 +55,17 @@ public final class ArticleReader {
             n.path("proportional").asBoolean(false),
             n.path("length").isTextual() ? n.get("length").asText() : null);
     sizing.check("it", size, size);
-    Map<String, Finish> finishes = new LinkedHashMap<>();
+    Map<String, FinishPart> finishes = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> e : need(n, "finishes").properties()) {
       JsonNode f = e.getValue();
       finishes.put(
           e.getKey(),
-          new Finish(
+          new FinishPart(
               need(f, "name").asText(),
-              need(f, "colour").asText(),
-              f.path("rough").asDouble(0.7),
-              f.path("glow").asDouble(0)));
+              Finish.of(
+                  need(f, "colour").asText(),
+                  f.path("rough").asDouble(0.7),
+                  f.path("glow").asDouble(0))));
     }
     Set<String> standsOn = new TreeSet<>(texts(n.path("stands-on")));
     if (mounting == Mounting.STANDS && standsOn.isEmpty()) {

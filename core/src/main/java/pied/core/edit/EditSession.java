@@ -272,7 +272,7 @@ public final class EditSession {
         throw new Refusal("There is a piece with the id “" + p.id() + "” already.");
       }
       Article article = space.article(p);
-      p.finishes().forEach(article::finish);
+      article.finishes(p.finishes());
       open.add(p.id());
       touch(List.of(p.id()));
       if (names != null) {

@@ -3,6 +3,8 @@ package pied.core.format;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.material.Finish;
+import pied.core.material.Look;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
@@ -12,23 +14,20 @@ import pied.core.solid.Pose;
  * material named like the part.
  */
 public final class Glb {
-  private static final String CARD = "#F4EFE6";
-  private static final double ROUGH = 0.8;
-
   private Glb() {}
 
   /**
    * Writes bodies; those with normals keep them.
    *
-   * @param colours of finish parts, #RRGGBB; parts without one are card white
+   * @param finishes of its parts; parts without one are of card
    */
-  public static byte[] write(List<Body> bodies, Map<String, String> colours) {
-    return all(bodies, colours, Map.of());
+  public static byte[] write(List<Body> bodies, Map<String, Finish> finishes) {
+    return all(bodies, finishes, Map.of());
   }
 
   /** Writes one mesh where it is. */
-  public static byte[] write(String name, Mesh mesh, Map<String, String> colours) {
-    return write(name, mesh, colours, Map.of());
+  public static byte[] write(String name, Mesh mesh, Map<String, Finish> finishes) {
+    return write(name, mesh, finishes, Map.of());
   }
 
   /**
@@ -37,18 +36,18 @@ public final class Glb {
    * @param pictures on its parts, by their names: PNG or JPEG files
    */
   public static byte[] write(
-      String name, Mesh mesh, Map<String, String> colours, Map<String, byte[]> pictures) {
-    return all(List.of(new Body(name, mesh, Pose.HERE)), colours, pictures);
+      String name, Mesh mesh, Map<String, Finish> finishes, Map<String, byte[]> pictures) {
+    return all(List.of(new Body(name, mesh, Pose.HERE)), finishes, pictures);
   }
 
   private static byte[] all(
-      List<Body> bodies, Map<String, String> colours, Map<String, byte[]> pictures) {
+      List<Body> bodies, Map<String, Finish> finishes, Map<String, byte[]> pictures) {
     GltfScene scene = new GltfScene("Pied");
     for (Body body : bodies) {
       Map<String, Look> looks = new LinkedHashMap<>();
       for (String part : body.mesh().parts()) {
-        String colour = colours.getOrDefault(part, CARD);
-        looks.put(part, new Look(part, colour, ROUGH, 0, pictures.get(part)));
+        looks.put(
+            part, new Look(part, finishes.getOrDefault(part, Finish.CARD), pictures.get(part)));
       }
       scene.put(body.id(), body.mesh().at(body.pose()), Pose.HERE, looks);
     }

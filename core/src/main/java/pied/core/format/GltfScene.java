@@ -16,6 +16,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import pied.core.Nullable;
+import pied.core.material.Finish;
+import pied.core.material.Look;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Rotation;
@@ -172,7 +174,7 @@ public final class GltfScene {
   }
 
   private static Look plain(Look l) {
-    return l.picture() == null ? l : new Look(l.name(), l.colour(), l.rough(), l.glow(), null);
+    return l.picture() == null ? l : new Look(l.name(), l.finish(), null);
   }
 
   private static int[] corners(Mesh mesh, int part) {
@@ -283,16 +285,25 @@ public final class GltfScene {
     }
     ArrayNode all = root.withArray("/materials");
     ObjectNode m = all.addObject().put("name", look.name());
+    Finish f = look.finish();
     ObjectNode surface = m.putObject("pbrMetallicRoughness");
-    surface.put("metallicFactor", 0).put("roughnessFactor", look.rough());
-    double[] rgb = look.linear();
+    surface.put("metallicFactor", f.metal()).put("roughnessFactor", f.roughness());
+    double[] rgb = f.linear();
     if (look.picture() != null) {
       surface.putObject("baseColorTexture").put("index", texture(look.picture()));
     } else {
-      surface.putArray("baseColorFactor").add(rgb[0]).add(rgb[1]).add(rgb[2]).add(1);
+      surface
+          .putArray("baseColorFactor")
+          .add(rgb[0])
+          .add(rgb[1])
+          .add(rgb[2])
+          .add(1 - f.transparency());
     }
-    if (look.glow() > 0) {
-      double glow = Math.min(1, look.glow());
+    if (f.transparency() > 0) {
+      m.put("alphaMode", "BLEND");
+    }
+    if (f.emission() > 0) {
+      double glow = f.emission();
       m.putArray("emissiveFactor").add(glow * rgb[0]).add(glow * rgb[1]).add(glow * rgb[2]);
     }
     materials.put(look, all.size() - 1);

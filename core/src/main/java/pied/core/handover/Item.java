@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
-import pied.core.catalog.Finish;
-import pied.core.format.Look;
+import pied.core.material.Finish;
+import pied.core.material.Look;
 import pied.core.piece.Piece;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
@@ -24,7 +24,6 @@ import pied.core.space.Space;
  */
 record Item(String name, Mesh mesh, Pose pose, Map<String, Look> looks, @Nullable Piece piece) {
   /** Card white. */
-  private static final String CARD = "#F4EFE6";
 
   /**
    * All of a space: the shell first.
@@ -33,10 +32,10 @@ record Item(String name, Mesh mesh, Pose pose, Map<String, Look> looks, @Nullabl
    */
   static List<Item> of(Space space, boolean ceiling) {
     List<Item> all = new ArrayList<>();
-    Map<String, String> colours = ShellBodies.colours(space.shell());
+    Map<String, Finish> looks = ShellBodies.looks(space.shell());
     for (Body b : space.shellBodies()) {
       if (ceiling || !PartName.is(b, PartName.Kind.ceiling)) {
-        all.add(new Item(space.nameOf(b.id()), b.mesh(), b.pose(), shell(b.mesh(), colours), null));
+        all.add(new Item(space.nameOf(b.id()), b.mesh(), b.pose(), shell(b.mesh(), looks), null));
       }
     }
     for (Piece p : space.pieces()) {
@@ -50,31 +49,18 @@ record Item(String name, Mesh mesh, Pose pose, Map<String, Look> looks, @Nullabl
     return new Item(p.name(), mesh, p.pose(), looks(space.article(p), p, mesh), p);
   }
 
-  private static Map<String, Look> shell(Mesh mesh, Map<String, String> colours) {
+  private static Map<String, Look> shell(Mesh mesh, Map<String, Finish> shown) {
     Map<String, Look> looks = new LinkedHashMap<>();
     for (String part : mesh.parts()) {
-      looks.put(part, new Look(part, colours.getOrDefault(part, CARD), 0.9, 0, null));
+      looks.put(part, new Look(part, shown.getOrDefault(part, Finish.CARD), null));
     }
     return looks;
   }
 
   private static Map<String, Look> looks(Article article, Piece p, Mesh mesh) {
-    Map<String, byte[]> pictures = article.recipe().pictures();
     Map<String, Look> looks = new LinkedHashMap<>();
     for (String part : mesh.parts()) {
-      Finish f = article.finishes().get(part);
-      String own = p.finishes().get(part);
-      String colour = own != null ? own : f == null ? CARD : f.colour();
-      // a colour of its own takes the place of a picture
-      byte[] picture = own == null ? pictures.get(part) : null;
-      looks.put(
-          part,
-          new Look(
-              f == null ? part : f.name(),
-              colour,
-              f == null ? 0.8 : f.rough(),
-              f == null ? 0 : f.glow(),
-              picture));
+      looks.put(part, article.look(part, p.finishes()));
     }
     return looks;
   }

@@ -87,7 +87,7 @@ public final class SceneGlb {
     int[] corners = i.mesh().corners();
     for (int c = 0; c < corners.length; c++) {
       String part = i.mesh().parts().get(i.mesh().partOf()[c / 3]);
-      if (i.looks().get(part).glow() > 0) {
+      if (i.looks().get(part).finish().emission() > 0) {
         Vec v = i.mesh().vertex(corners[c]);
         double[] p = {v.x(), v.y(), v.z()};
         for (int k = 0; k < 3; k++) {

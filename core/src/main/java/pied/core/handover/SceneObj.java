@@ -9,7 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.zip.ZipOutputStream;
-import pied.core.format.Look;
+import pied.core.material.Look;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
@@ -115,7 +115,7 @@ public final class SceneObj {
     StringBuilder out = new StringBuilder();
     materials.forEach(
         (look, name) -> {
-          int rgb = Integer.parseInt(look.colour().substring(1), 16);
+          int rgb = Integer.parseInt(look.finish().colour().substring(1), 16);
           out.append("newmtl ").append(name).append("\nKd");
           for (int k = 16; k >= 0; k -= 8) {
             out.append(' ').append(number((rgb >> k & 255) / 255.0));

@@ -1,9 +1,9 @@
 package pied.core.measure;
 
-import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
+import pied.core.material.Finishes;
 import pied.core.piece.Form;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
@@ -78,6 +78,6 @@ public final class Yardstick {
         form,
         new Stance(there ? rest.at() : at, 0),
         there ? rest.on() : On.NOTHING,
-        Map.of());
+        Finishes.NONE);
   }
 }

@@ -9,8 +9,9 @@ import java.util.Locale;
 import java.util.Map;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
-import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
+import pied.core.material.Finish;
+import pied.core.material.FinishPart;
 import pied.core.size.Size;
 import pied.core.solid.Lighter;
 import pied.core.solid.Mesh;
@@ -360,9 +361,10 @@ public final class Arrival {
   }
 
   /** Colours of its parts. */
-  public Map<String, Finish> finishes() {
-    Map<String, Finish> all = new LinkedHashMap<>();
-    colours().forEach((part, colour) -> all.put(part, new Finish(part, colour, 0.7, 0)));
+  public Map<String, FinishPart> finishes() {
+    Map<String, FinishPart> all = new LinkedHashMap<>();
+    colours()
+        .forEach((part, colour) -> all.put(part, new FinishPart(part, Finish.of(colour, 0.7, 0))));
     return all;
   }
 

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.catalog.Article;
-import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
 import pied.core.catalog.Sizing;
+import pied.core.material.FinishPart;
 import pied.core.recipe.Buildable;
 import pied.core.size.Size;
 
@@ -28,7 +28,7 @@ public record Brought(
     Mounting mounting,
     boolean onTops,
     Size size,
-    Map<String, Finish> finishes,
+    Map<String, FinishPart> finishes,
     double weight) {
   /** Kind of what was put together from pieces. */
   public static final String TOGETHER = "own/put together";

@@ -1,11 +1,13 @@
 package pied.core.model;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
+import pied.core.material.FinishPart;
+import pied.core.material.Look;
 import pied.core.piece.Piece;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
@@ -25,7 +27,7 @@ import pied.core.units.Refusal;
  */
 public record Composed(
     Mesh mesh,
-    Map<String, Finish> finishes,
+    Map<String, FinishPart> finishes,
     Map<String, byte[]> pictures,
     double weight,
     boolean onTops,
@@ -61,7 +63,7 @@ public record Composed(
   private static final class Composer {
     private final Space space;
     private final List<Piece> pieces;
-    private final Map<String, Finish> finishes = new LinkedHashMap<>();
+    private final Map<String, FinishPart> finishes = new LinkedHashMap<>();
     private final Map<String, byte[]> pictures = new LinkedHashMap<>();
 
     Composer(Space space, List<Piece> pieces) {
@@ -105,40 +107,29 @@ public record Composed(
     /** Its mesh, with finish parts that have a name of their own in the whole. */
     private Mesh named(Piece p) {
       Mesh m = space.shapes().mesh(p);
-      Map<String, Finish> own = space.article(p).finishes();
-      Map<String, byte[]> shown = space.article(p).recipe().pictures();
       List<String> names = new ArrayList<>();
       for (String part : m.parts()) {
-        Finish f = own.get(part);
-        String colour = p.finishes().getOrDefault(part, f == null ? "#D9D0C2" : f.colour());
-        Finish now =
-            f == null
-                ? new Finish(part, colour, 0.8, 0)
-                : new Finish(f.name(), colour, f.rough(), f.glow());
-        byte[] picture = p.finishes().containsKey(part) ? null : shown.get(part);
-        names.add(part(part, now, picture));
+        names.add(part(part, space.article(p).look(part, p.finishes())));
       }
       return new Mesh(m.xyz(), m.normals(), m.corners(), m.partOf(), names, m.uv());
     }
 
     /** The key of a finish part: the same for what is the same. */
-    private String part(String part, Finish f, byte[] picture) {
+    private String part(String part, Look look) {
       for (int n = 1; ; n++) {
         String key = n == 1 ? part : part + "-" + n;
-        Finish there = finishes.get(key);
+        FinishPart there = finishes.get(key);
         if (there == null) {
-          String name = n == 1 ? f.name() : f.name() + " " + n;
-          finishes.put(key, new Finish(name, f.colour(), f.rough(), f.glow()));
-          if (picture != null) {
-            pictures.put(key, picture);
+          String name = n == 1 ? look.name() : look.name() + " " + n;
+          finishes.put(key, new FinishPart(name, look.finish()));
+          if (look.picture() != null) {
+            pictures.put(key, look.picture());
           }
           return key;
         }
         boolean same =
-            there.colour().equalsIgnoreCase(f.colour())
-                && there.rough() == f.rough()
-                && there.glow() == f.glow()
-                && java.util.Arrays.equals(pictures.get(key), picture);
+            there.finish().equals(look.finish())
+                && Arrays.equals(pictures.get(key), look.picture());
         if (same) {
           return key;
         }

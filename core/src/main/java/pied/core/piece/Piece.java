@@ -1,7 +1,7 @@
 package pied.core.piece;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
-import java.util.Map;
+import pied.core.material.Finishes;
 import pied.core.size.Size;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -12,7 +12,7 @@ import pied.core.solid.Vec;
  * @param form what its mesh is built from
  * @param stance where it is
  * @param attached whether it stays with its carrier without standing on it
- * @param finishes colours that differ from the article's own, #RRGGBB by finish part
+ * @param finishes those that differ from the article's own
  */
 @RecordBuilder
 public record Piece(
@@ -22,18 +22,17 @@ public record Piece(
     Stance stance,
     On on,
     boolean attached,
-    Map<String, String> finishes,
+    Finishes finishes,
     Keeping keeping)
     implements PieceBuilder.With {
 
   public Piece {
-    finishes = Map.copyOf(finishes);
+    finishes = finishes == null ? Finishes.NONE : finishes;
     keeping = keeping == null ? Keeping.PLAIN : keeping;
   }
 
   /** One just put somewhere. */
-  public Piece(
-      String id, String name, Form form, Stance stance, On on, Map<String, String> finishes) {
+  public Piece(String id, String name, Form form, Stance stance, On on, Finishes finishes) {
     this(id, name, form, stance, on, false, finishes, Keeping.PLAIN);
   }
 

@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
+import pied.core.material.Finish;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -128,8 +129,9 @@ public final class Schedule {
         .finishes()
         .forEach(
             (part, f) -> {
-              if (p.finishes().containsKey(part)) {
-                others.add(f.name() + " " + p.finishes().get(part));
+              Finish own = p.finishes().of(part);
+              if (own != null && own.colour() != null) {
+                others.add(f.name() + " " + own.colour());
               }
             });
     return String.join(", ", others);

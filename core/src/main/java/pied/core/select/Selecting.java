@@ -176,8 +176,17 @@ public final class Selecting {
     space
         .article(p)
         .finishes()
-        .forEach((part, f) -> all.put(part, f.colour().toUpperCase(Locale.ROOT)));
-    p.finishes().forEach((part, colour) -> all.put(part, colour.toUpperCase(Locale.ROOT)));
+        .keySet()
+        .forEach(
+            part ->
+                all.put(
+                    part,
+                    space
+                        .article(p)
+                        .look(part, p.finishes())
+                        .finish()
+                        .colour()
+                        .toUpperCase(Locale.ROOT)));
     return all;
   }
 

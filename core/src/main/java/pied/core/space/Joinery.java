@@ -58,7 +58,7 @@ final class Joinery {
 
   static Map<String, String> colours() {
     Map<String, String> all = new LinkedHashMap<>();
-    ARTICLES.values().forEach(a -> a.finishes().forEach((k, f) -> all.put(k, f.colour())));
+    ARTICLES.values().forEach(a -> a.finishes().forEach((k, f) -> all.put(k, f.finish().colour())));
     return all;
   }
 }

@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import pied.core.Nullable;
+import pied.core.material.Finishes;
 import pied.core.solid.Vec;
 
 /**
@@ -40,7 +41,7 @@ public record Shell(
     @Nullable Stage stage,
     Vec datum,
     double north,
-    Map<String, String> finishes) {
+    Finishes finishes) {
   static final GeometryFactory PLANE = new GeometryFactory();
 
   public Shell {
@@ -53,7 +54,7 @@ public record Shell(
     flights = copy(flights);
     bars = copy(bars);
     datum = datum == null ? Vec.ZERO : datum;
-    finishes = finishes == null ? Map.of() : Map.copyOf(finishes);
+    finishes = finishes == null ? Finishes.NONE : finishes;
   }
 
   /** A room of walls with openings. */
@@ -62,7 +63,7 @@ public record Shell(
       double height,
       double thickness,
       List<Opening> openings,
-      Map<String, String> finishes) {
+      Finishes finishes) {
     this(
         outline, height, thickness, null, openings, null, null, null, null, null, null, null, null,
         0, finishes);
@@ -296,7 +297,7 @@ public record Shell(
     private Stage stage;
     private Vec datum;
     private double north;
-    private Map<String, String> finishes;
+    private Finishes finishes;
   }
 
   private Shell with(Consumer<Draft> how) {
@@ -389,7 +390,7 @@ public record Shell(
         });
   }
 
-  public Shell withFinishes(Map<String, String> v) {
+  public Shell withFinishes(Finishes v) {
     return with(d -> d.finishes = v);
   }
 }

@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
+import pied.core.material.Finish;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
@@ -19,6 +20,14 @@ import pied.core.units.Refusal;
 
 /** The bodies of a shell: floor, ceiling, walls with their openings cut, what is built in. */
 public final class ShellBodies {
+  /** How much of what is behind it a pane lets see, and how bright it is: there is day outside. */
+  private static final double CLEAR = 0.55;
+
+  private static final double BRIGHT = 0.8;
+
+  /** Roughness of what a room is built of. */
+  private static final double MATT = 0.92;
+
   private static final double SLAB = 0.2;
 
   private final Shell shell;
@@ -301,8 +310,9 @@ public final class ShellBodies {
         shell.skirting().height());
   }
 
-  /** Colours of the shell's finish parts where a shell names none, by part. */
-  public static Map<String, String> colours() {
+  private static final Map<String, Finish> USUAL = usual();
+
+  private static Map<String, Finish> usual() {
     Map<String, String> all = new LinkedHashMap<>();
     all.put("floor", "#D8C3A0");
     all.put("wall", "#F1EADD");
@@ -314,16 +324,23 @@ public final class ShellBodies {
     all.put("seat", "#8E6A5E");
     all.put("house", "#A69C90");
     all.putAll(Joinery.colours());
-    return all;
+    Map<String, Finish> finishes = new LinkedHashMap<>();
+    all.forEach((part, colour) -> finishes.put(part, Finish.of(colour, MATT, 0)));
+    finishes.computeIfPresent("glass", (part, f) -> f.withTransparency(CLEAR).withEmission(BRIGHT));
+    return finishes;
   }
 
-  /** Colours of the parts of this shell: its own, and the usual where it names none. */
-  public static Map<String, String> colours(Shell shell) {
-    Map<String, String> all = colours();
-    all.putAll(shell.finishes());
+  /** How the parts of this shell look: its own finishes, and the usual where it names none. */
+  public static Map<String, Finish> looks(Shell shell) {
+    Map<String, Finish> all = new LinkedHashMap<>(USUAL);
     for (Wall w : shell.faces()) {
-      all.putIfAbsent(PartName.wall(w.name()).text(), all.get("wall"));
+      all.put(PartName.wall(w.name()).text(), null);
     }
+    Map<String, Finish> own = shell.finishes().parts();
+    Finish wall =
+        own.containsKey("wall") ? own.get("wall").over(USUAL.get("wall")) : USUAL.get("wall");
+    all.replaceAll((part, f) -> f == null ? wall : f);
+    own.forEach((part, f) -> all.put(part, f.over(all.getOrDefault(part, Finish.CARD))));
     return all;
   }
 }

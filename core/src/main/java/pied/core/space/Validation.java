@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
-import pied.core.catalog.Finish;
+import pied.core.material.Finish;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Partner;

@@ -141,7 +141,7 @@ public final class Validity {
       throw new Refusal(p.name() + " would be turned by no angle there is.");
     }
     Article article = space.article(p);
-    p.finishes().forEach((part, colour) -> article.finish(part, colour));
+    article.finishes(p.finishes());
     Keeping k = p.keeping();
     if (space.filing().layer(k.layer()) == null) {
       throw new Refusal(p.name() + " would be on a layer that is not there.");

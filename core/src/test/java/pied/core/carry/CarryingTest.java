@@ -11,11 +11,11 @@ import static pied.core.carry.Asked.words;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
 import pied.core.carry.Question.Keep;
+import pied.core.material.Finishes;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -544,7 +544,7 @@ class CarryingTest {
                 2.5,
                 0.1,
                 List.<Opening>of(),
-                Map.of()));
+                Finishes.NONE));
     Question q =
         new Question(
             null,

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
+import pied.core.material.Finishes;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
@@ -59,7 +59,7 @@ class NoFaultTest {
   @ParameterizedTest
   @ValueSource(doubles = {15, 45, 90, -30, -90})
   void flatsTurnedAboutTheirJointAreJoined(double by) {
-    room = Rooms.of(new Shell(Outlines.rectangle(8, 6), 5, 0.2, List.<Opening>of(), Map.of()));
+    room = Rooms.of(new Shell(Outlines.rectangle(8, 6), 5, 0.2, List.<Opening>of(), Finishes.NONE));
     room.put("a", "flat", 2, 2);
     room.put("b", "flat", 3.2, 2);
     room.json("{'do':'turn','pieces':['b'],'by':" + by + ",'about':'left front under'}");

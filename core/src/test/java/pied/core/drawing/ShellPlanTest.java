@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.material.Finishes;
 import pied.core.space.Opening;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
@@ -15,7 +15,7 @@ import pied.core.units.LengthUnit;
 
 class ShellPlanTest {
   private static ShellPlan plan(LengthUnit unit, Opening... openings) {
-    Shell shell = new Shell(Outlines.l(5, 6, 2, 4), 2.5, 0.2, List.of(openings), Map.of());
+    Shell shell = new Shell(Outlines.l(5, 6, 2, 4), 2.5, 0.2, List.of(openings), Finishes.NONE);
     return ShellPlan.of(new Space(shell, List.of(), Rooms.SHAPES), "Snug", unit);
   }
 

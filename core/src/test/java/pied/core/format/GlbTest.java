@@ -9,13 +9,14 @@ import java.nio.ByteOrder;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.material.Finish;
 import pied.core.solid.Mesh;
 
 class GlbTest {
   @Test
   void holdsTheMeshPartByPart() throws Exception {
     Mesh mesh = Rooms.SHAPES.mesh("sideboard", Rooms.SHAPES.catalog().article("sideboard").size());
-    byte[] file = Glb.write("sideboard", mesh, Map.of("doors", "#FF0000"));
+    byte[] file = Glb.write("sideboard", mesh, Map.of("doors", Finish.of("#FF0000")));
     ByteBuffer b = ByteBuffer.wrap(file).order(ByteOrder.LITTLE_ENDIAN);
     assertThat(b.getInt()).isEqualTo(0x46546C67);
     assertThat(b.getInt()).isEqualTo(2);

@@ -53,8 +53,8 @@ class ComposedTest {
   @Test
   void whatIsAlikeIsOneFinishAndAnotherColourIsAnother() {
     Composed all = Composed.of(room.space, List.of("a", "b", "t"));
-    assertThat(all.finishes().get("seat").colour()).isNotEqualTo("#102030");
-    assertThat(all.finishes().get("seat-2").colour()).isEqualTo("#102030");
+    assertThat(all.finishes().get("seat").finish().colour()).isNotEqualTo("#102030");
+    assertThat(all.finishes().get("seat-2").finish().colour()).isEqualTo("#102030");
     assertThat(all.finishes()).doesNotContainKey("legs-3");
     assertThat(all.mesh().parts()).containsAll(all.finishes().keySet());
   }

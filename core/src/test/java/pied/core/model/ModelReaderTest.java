@@ -23,6 +23,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
 import pied.core.catalog.Catalog;
 import pied.core.format.Glb;
+import pied.core.material.FinishPart;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
@@ -304,7 +305,7 @@ class ModelReaderTest {
     Arrival a = Arrival.of(read("chair.glb", file), CATALOG);
     Mesh m = a.mesh(a.guess());
     assertThat(m.uv()).hasSize(uv.length);
-    byte[] again = Glb.write("chair", m, a.colours(), a.pictures());
+    byte[] again = Glb.write("chair", m, FinishPart.finishes(a.finishes()), a.pictures());
     assertThat(read("c.glb", again).model().parts().get(0).uv()).isEqualTo(m.uv());
   }
 

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import pied.core.format.Glb;
+import pied.core.material.Finish;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 
@@ -127,7 +128,7 @@ final class Written {
   }
 
   static byte[] glb(Mesh m) {
-    return Glb.write("chair", m, Map.of("body", "#8B5E3C"));
+    return Glb.write("chair", m, Map.of("body", Finish.of("#8B5E3C")));
   }
 
   static byte[] collada(Mesh m, Place place, String up, double meter) {

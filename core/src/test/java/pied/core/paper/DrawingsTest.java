@@ -20,6 +20,7 @@ import pied.core.Rooms;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.Elevations;
 import pied.core.drawing.LineDrawing;
+import pied.core.material.Finishes;
 import pied.core.piece.Piece;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
@@ -110,13 +111,12 @@ class DrawingsTest {
             new Spot(3, 5),
             new Spot(3, 4),
             new Spot(0, 4));
-    Rooms corners = Rooms.of(new Shell(notched, 2.8, 0.2, List.of(), java.util.Map.of()));
+    Rooms corners = Rooms.of(new Shell(notched, 2.8, 0.2, List.of(), Finishes.NONE));
     corners.json("{'do':'opening','kind':'window','wall':'A','from':0.1,'width':0.3}");
     corners.json("{'do':'opening','kind':'window','wall':'A','from':0.5,'width':0.3}");
     corners.json("{'do':'opening','kind':'door','wall':'J','from':0.2,'width':0.8}");
     Rooms round =
-        Rooms.of(
-            new Shell(Outlines.clockwise(regular(11)), 2.8, 0.2, List.of(), java.util.Map.of()));
+        Rooms.of(new Shell(Outlines.clockwise(regular(11)), 2.8, 0.2, List.of(), Finishes.NONE));
     return Stream.of(Rooms.teaRoom(), corners, round, Rooms.stage());
   }
 
@@ -292,8 +292,7 @@ class DrawingsTest {
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("1:25");
     assertThatThrownBy(() -> Paper.of("A5")).isInstanceOf(Refusal.class);
-    Rooms hall =
-        Rooms.of(new Shell(Outlines.rectangle(60, 40), 6, 0.3, List.of(), java.util.Map.of()));
+    Rooms hall = Rooms.of(new Shell(Outlines.rectangle(60, 40), 6, 0.3, List.of(), Finishes.NONE));
     assertThatThrownBy(() -> plan(hall, 10, "A4"))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("sheets");

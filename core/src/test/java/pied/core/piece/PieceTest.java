@@ -3,7 +3,6 @@ package pied.core.piece;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Map;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -11,6 +10,7 @@ import org.joml.Quaterniond;
 import org.joml.Vector3d;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.material.Finishes;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Rotation;
@@ -51,7 +51,7 @@ class PieceTest {
     assertThat(mirrored.isClosed()).isEqualTo(plain.isClosed());
     assertThat(mirrored.volume()).isCloseTo(plain.volume(), within(1e-12));
     assertThat(mirrored.box().min().x()).isCloseTo(-plain.box().max().x(), within(1e-12));
-    Piece one = new Piece("a", "A", form, new Stance(Vec.ZERO, 0), On.FLOOR, Map.of());
+    Piece one = new Piece("a", "A", form, new Stance(Vec.ZERO, 0), On.FLOOR, Finishes.NONE);
     assertThat(one.withForm(form.withMirrored(true)).fills(one)).isFalse();
     assertThat(one.withSize(new Size(1, 1, 1)).form())
         .isEqualTo(new Form("jug", new Size(1, 1, 1)));

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
 import pied.core.check.Snag;
+import pied.core.material.Finishes;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -31,7 +31,7 @@ class InsetTest {
                   new Opening("o1", Opening.Kind.opening, "A", 2, 1, 0, 2.2),
                   new Opening("o2", Opening.Kind.opening, "B", 1, 1.1, 0.9, 1.2),
                   new Opening("d1", Opening.Kind.door, "C", 1.0, 0.9, 0, 2.05)),
-              Map.of()));
+              Finishes.NONE));
 
   @ParameterizedTest
   @ValueSource(strings = {"panelled-door", "ledged-door", "glazed-door"})

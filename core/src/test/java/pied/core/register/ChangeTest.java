@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
 import pied.core.edit.Change;
 import pied.core.edit.Edits;
+import pied.core.material.Finishes;
 import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.space.Difference.OfPiece;
@@ -41,7 +41,7 @@ class ChangeTest {
     Space after = before.with(before.piece("a").withTurn(30)).without(List.of("c"));
     Change c = Change.between(before, after, Set.of("a", "b", "c"));
     assertThat(c.all()).hasSize(2);
-    Space other = after.with(new Shell(before.shell().outline(), 3, 0.2, List.of(), Map.of()));
+    Space other = after.with(new Shell(before.shell().outline(), 3, 0.2, List.of(), Finishes.NONE));
     Change d = Change.between(before, other, Set.of("c", "b", "a"));
     assertThat(d.all()).hasSize(3);
     assertThat(d.all().get(0)).isInstanceOf(OfShell.class);

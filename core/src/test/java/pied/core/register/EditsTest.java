@@ -245,7 +245,7 @@ class EditsTest {
     room.put("s", "sideboard", 3, 1);
     room.apply(new Rename("s", "  By the window "), new Recolour(List.of("s"), "doors", "#aabbcc"));
     assertThat(room.piece("s").name()).isEqualTo("By the window");
-    assertThat(room.piece("s").finishes()).containsEntry("doors", "#AABBCC");
+    assertThat(room.piece("s").finishes().of("doors").colour()).isEqualTo("#AABBCC");
     assertThatThrownBy(() -> room.apply(new Rename("s", "x".repeat(1_000_000))))
         .hasMessageContaining("up to 120 letters; this one has 1000000");
     assertThatThrownBy(() -> room.apply(new Rename("s", " "))).hasMessageContaining("at least one");

@@ -526,9 +526,9 @@ class EveryEditTest {
     room.json(
         "{'do':'place','piece':'c','article':'chest-of-drawers','at':{'x':1,'z':1},"
             + "'finishes':{'fronts':'#ab12cd'}}");
-    assertThat(room.piece("c").finishes()).containsEntry("fronts", "#AB12CD");
+    assertThat(room.piece("c").finishes().of("fronts").colour()).isEqualTo("#AB12CD");
     room.json("{'do':'recolour','pieces':['c'],'part':'knobs','colour':'#fe0102'}");
-    assertThat(room.piece("c").finishes()).containsEntry("knobs", "#FE0102");
+    assertThat(room.piece("c").finishes().of("knobs").colour()).isEqualTo("#FE0102");
   }
 
   @Test

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -15,6 +14,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
+import pied.core.material.Finishes;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -41,7 +41,7 @@ class WorkTest {
   @BeforeAll
   static void furnish() {
     double w = SIDE * PITCH;
-    Shell shell = new Shell(Outlines.rectangle(w, w), 3, 0.2, List.of(), Map.of());
+    Shell shell = new Shell(Outlines.rectangle(w, w), 3, 0.2, List.of(), Finishes.NONE);
     var shapes = Rooms.SHAPES;
     var table = shapes.catalog().article("cafe-table");
     var cup = shapes.catalog().article("cup-and-saucer");
@@ -51,7 +51,12 @@ class WorkTest {
       String id = "t" + i;
       all.add(
           new Piece(
-              id, id, new Form(table.id(), table.size()), new Stance(at, 0), On.FLOOR, Map.of()));
+              id,
+              id,
+              new Form(table.id(), table.size()),
+              new Stance(at, 0),
+              On.FLOOR,
+              Finishes.NONE));
       Vec top = at.plus(new Vec(0, table.size().height(), 0));
       all.add(
           new Piece(
@@ -60,7 +65,7 @@ class WorkTest {
               new Form(cup.id(), cup.size()),
               new Stance(top, 0),
               On.piece(id),
-              Map.of()));
+              Finishes.NONE));
     }
     large = new Space(shell, all, shapes);
     large.bodies();

@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pied.core.material.Finishes;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
@@ -49,7 +49,7 @@ class OutlinePropertiesTest {
   }
 
   private static Shell shell(List<Spot> outline, List<Opening> openings) {
-    return new Shell(outline, 2.6, 0.18, openings, Map.of());
+    return new Shell(outline, 2.6, 0.18, openings, Finishes.NONE);
   }
 
   @Property(tries = 80)

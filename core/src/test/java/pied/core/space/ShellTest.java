@@ -7,11 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pied.core.material.Finishes;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
@@ -27,7 +27,7 @@ class ShellTest {
           new Spot(0, 6));
 
   private static Shell shell(List<Spot> outline, Opening... openings) {
-    return new Shell(outline, 2.5, 0.2, List.of(openings), Map.of());
+    return new Shell(outline, 2.5, 0.2, List.of(openings), Finishes.NONE);
   }
 
   private static Body body(Shell shell, String id) {

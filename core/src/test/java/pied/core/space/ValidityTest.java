@@ -5,9 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.material.Finish;
+import pied.core.material.Finishes;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -39,8 +40,10 @@ class ValidityTest {
     refused("by no angle", stool.withLean(new Lean(0, 200)));
     refused("needs a name", stool.withName(" "));
     refused("half a letter", stool.withName("a\ud83d"));
-    refused("has no part “wings”", stool.withFinishes(Map.of("wings", "#112233")));
-    refused("written as #RRGGBB", stool.withFinishes(Map.of("seat", "red")));
+    refused(
+        "has no part “wings”",
+        stool.withFinishes(Finishes.NONE.with("wings", Finish.of("#112233"))));
+    refused("written as #RRGGBB", stool.withFinishes(Finishes.NONE.with("seat", Finish.of("red"))));
     refused("An id", stool.withId("wall:A"));
     for (On on :
         List.of(

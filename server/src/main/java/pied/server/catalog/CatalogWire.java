@@ -6,9 +6,9 @@ import java.util.Map;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.catalog.Clearance;
-import pied.core.catalog.Finish;
 import pied.core.catalog.Light;
 import pied.core.catalog.Mounting;
+import pied.core.material.FinishPart;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
 import pied.core.units.Said;
@@ -38,7 +38,7 @@ public final class CatalogWire {
       @Nullable Light light,
       List<Clearance> clearances,
       List<String> room,
-      Map<String, Finish> finishes) {
+      Map<String, FinishPart> finishes) {
     public static ArticleCard of(Article a, LengthUnit u) {
       return new ArticleCard(
           a.id(),

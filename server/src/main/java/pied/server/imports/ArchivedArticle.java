@@ -2,18 +2,18 @@ package pied.server.imports;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import pied.core.Nullable;
-import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
 import pied.core.format.Glb;
+import pied.core.material.FinishPart;
 import pied.core.model.Brought;
 import pied.core.model.Stretched;
 import pied.core.size.Size;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
 import pied.server.store.Json;
+import pied.server.store.StoredFinish;
 
 /**
  * An article that a project brought in, on its way into an archive or out of it.
@@ -68,10 +68,9 @@ public record ArchivedArticle(
 
   /** For those who have no Pied: as a model. */
   public byte[] glb() {
-    Map<String, String> colours = new LinkedHashMap<>();
-    about.finishes().forEach((part, f) -> colours.put(part, f.colour()));
     Stretched shape = shape();
-    return Glb.write(about.name(), shape.mesh(), colours, shape.pictures());
+    return Glb.write(
+        about.name(), shape.mesh(), FinishPart.finishes(about.finishes()), shape.pictures());
   }
 
   /** What is known of it. */
@@ -81,7 +80,7 @@ public record ArchivedArticle(
     out.put("kind", about.kind()).put("about", about.about());
     out.put("mounting", about.mounting().name()).put("onTops", about.onTops());
     out.set("size", Json.MAPPER.valueToTree(about.size()));
-    out.set("finishes", Json.MAPPER.valueToTree(about.finishes()));
+    out.set("finishes", Json.MAPPER.valueToTree(StoredFinish.Part.of(about.finishes())));
     out.put("weight", about.weight());
     if (ware != null) {
       out.put("ware", ware);
@@ -100,8 +99,9 @@ public record ArchivedArticle(
       throw new Refusal("It is of a form that this Pied does not know.");
     }
     try {
-      Map<String, Finish> finishes = Json.read(json.path("finishes").toString(), Articles.FINISHES);
-      finishes.values().forEach(f -> Finish.colour(f.colour()));
+      Map<String, FinishPart> finishes =
+          StoredFinish.Part.live(Json.read(json.path("finishes").toString(), Articles.FINISHES));
+      finishes.values().forEach(f -> f.finish().checked());
       String id = json.path("id").asText();
       if (!id.matches("own-[0-9a-fA-F-]{1,40}")) {
         throw new Refusal("Its id is none.");

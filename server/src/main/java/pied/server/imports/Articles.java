@@ -5,16 +5,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
-import pied.core.catalog.Finish;
 import pied.core.catalog.Mounting;
 import pied.core.model.Brought;
 import pied.core.size.Size;
 import pied.server.store.Json;
+import pied.server.store.StoredFinish;
 
 /** Reading articles that were brought in; what is written goes through the ledger. */
 public interface Articles extends JpaRepository<ArticleRow, String> {
   /** Finishes by part, as they are in a column. */
-  TypeReference<LinkedHashMap<String, Finish>> FINISHES = new TypeReference<>() {};
+  TypeReference<LinkedHashMap<String, StoredFinish.Part>> FINISHES = new TypeReference<>() {};
 
   @Query(
       "select a.id as id, a.project as project, a.name as name, a.kind as kind,"
@@ -67,7 +67,7 @@ public interface Articles extends JpaRepository<ArticleRow, String> {
           getMounting(),
           getOnTops(),
           new Size(getWidth(), getDepth(), getHeight()),
-          Json.read(getFinishes(), FINISHES),
+          StoredFinish.Part.live(Json.read(getFinishes(), FINISHES)),
           getWeight());
     }
   }

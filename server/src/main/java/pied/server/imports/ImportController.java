@@ -16,6 +16,7 @@ import org.springframework.web.multipart.MultipartFile;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.format.Glb;
+import pied.core.material.FinishPart;
 import pied.core.model.Arrival;
 import pied.core.model.Composed;
 import pied.core.model.Files;
@@ -126,7 +127,7 @@ class ImportController {
     return Glb.write(
         "model",
         a.mesh(new Arrival.Taken(unit, up, turn, "", Mounting.STANDS, false)),
-        a.colours(),
+        FinishPart.finishes(a.finishes()),
         a.pictures());
   }
 

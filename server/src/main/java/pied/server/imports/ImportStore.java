@@ -16,6 +16,7 @@ import org.springframework.stereotype.Service;
 import pied.core.Names;
 import pied.core.catalog.Article;
 import pied.core.format.Glb;
+import pied.core.material.FinishPart;
 import pied.core.model.Arrival;
 import pied.core.model.Brought;
 import pied.core.model.Composed;
@@ -178,7 +179,11 @@ public class ImportStore {
             kg);
     byte[] full =
         arrival.heavy()
-            ? Glb.write(b.name(), arrival.full(taken), arrival.colours(), arrival.fullPictures())
+            ? Glb.write(
+                b.name(),
+                arrival.full(taken),
+                FinishPart.finishes(arrival.finishes()),
+                arrival.fullPictures())
             : null;
     return keep(b, shape, full, ware);
   }

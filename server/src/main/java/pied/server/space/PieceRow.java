@@ -17,12 +17,13 @@ import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Ordered;
 import pied.server.store.Json;
+import pied.server.store.StoredFinish;
 
 /** A piece as stored. */
 @Entity
 @Table(name = "piece")
 public class PieceRow {
-  private static final TypeReference<Map<String, String>> COLOURS = new TypeReference<>() {};
+  private static final TypeReference<Map<String, StoredFinish>> FINISHES = new TypeReference<>() {};
 
   @EmbeddedId private InSpace key;
   private long place;
@@ -74,7 +75,7 @@ public class PieceRow {
     leanBy = p.lean().by();
     onKind = p.on().kind().name();
     onId = p.on().id();
-    finishes = Json.text(p.finishes());
+    finishes = Json.text(StoredFinish.of(p.finishes()));
     held = p.attached();
     mirrored = p.form().mirrored();
     stretched = p.form().stretched();
@@ -103,7 +104,6 @@ public class PieceRow {
   }
 
   private Piece piece() {
-    Map<String, String> colours = Json.read(finishes, COLOURS);
     return new Piece(
         key.id(),
         name,
@@ -111,7 +111,7 @@ public class PieceRow {
         new Stance(new Vec(x, y, z), turn, new Lean(leanToward, leanBy)),
         new On(On.Kind.valueOf(onKind), onId),
         held,
-        colours,
+        StoredFinish.live(Json.read(finishes, FINISHES)),
         new Keeping(
             layer,
             groupId,

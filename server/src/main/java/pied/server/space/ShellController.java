@@ -120,6 +120,6 @@ class ShellController {
   @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
   byte[] shell(@PathVariable String id) {
     Space space = store.space(id);
-    return Glb.write(space.shellBodies(), ShellBodies.colours(space.shell()));
+    return Glb.write(space.shellBodies(), ShellBodies.looks(space.shell()));
   }
 }

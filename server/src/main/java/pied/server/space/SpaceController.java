@@ -13,8 +13,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import pied.core.Nullable;
 import pied.core.caption.Caption;
-import pied.core.catalog.Finish;
 import pied.core.check.Snag;
+import pied.core.material.FinishPart;
 import pied.core.piece.Piece;
 import pied.core.schedule.Schedule;
 import pied.core.select.Selecting;
@@ -117,7 +117,7 @@ class SpaceController {
   @GetMapping("/spaces/{id}/finishes")
   ArticleFinishes finishes(@PathVariable String id) {
     OpenSpace.Seen now = store.seen(id);
-    Map<String, Map<String, Finish>> all = new TreeMap<>();
+    Map<String, Map<String, FinishPart>> all = new TreeMap<>();
     for (Piece p : now.space().pieces()) {
       all.computeIfAbsent(p.article(), a -> now.space().article(p).finishes());
     }

@@ -217,7 +217,7 @@ public class SpaceStore {
         Back.of(shell),
         Viewpoint.of(shell),
         Elevation.Look.offered(shell),
-        ShellBodies.colours(shell),
+        ShellBodies.looks(shell),
         FilingView.of(now.space().filing()),
         List.copyOf(now.space().pieces()),
         can[0],

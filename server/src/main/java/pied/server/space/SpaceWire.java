@@ -3,8 +3,9 @@ package pied.server.space;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import pied.core.Nullable;
-import pied.core.catalog.Finish;
+import pied.core.catalog.Article;
 import pied.core.check.Snag;
 import pied.core.drawing.Elevation;
 import pied.core.drawing.ShellPlan;
@@ -12,6 +13,9 @@ import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Offer;
+import pied.core.material.Finish;
+import pied.core.material.FinishPart;
+import pied.core.material.Finishes;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -47,6 +51,7 @@ public final class SpaceWire {
    *
    * @param rotation of its mesh
    * @param onSheet of its plan, drawn with turn 0: degrees clockwise
+   * @param looks all that is to be said of the parts with a finish of their own; null for none
    */
   public record PieceView(
       String id,
@@ -62,13 +67,14 @@ public final class SpaceWire {
       double onSheet,
       On on,
       boolean attached,
-      Map<String, String> finishes,
+      Finishes finishes,
+      @Nullable Map<String, Finish> looks,
       String layer,
       @Nullable String group,
       boolean locked,
       boolean hidden,
       @Nullable String twin) {
-    public static PieceView of(Piece p) {
+    public static PieceView of(Piece p, Article article) {
       Stance s = p.stance();
       Keeping k = p.keeping();
       return new PieceView(
@@ -86,11 +92,23 @@ public final class SpaceWire {
           p.on(),
           p.attached(),
           p.finishes(),
+          looks(p, article),
           k.layer(),
           k.group(),
           k.locked(),
           k.hidden(),
           k.twin() == null ? null : k.twin().piece());
+    }
+
+    private static @Nullable Map<String, Finish> looks(Piece p, Article article) {
+      if (p.finishes().isEmpty()) {
+        return null;
+      }
+      Map<String, Finish> all = new TreeMap<>();
+      for (String part : p.finishes().parts().keySet()) {
+        all.put(part, article.look(part, p.finishes()).finish());
+      }
+      return all;
     }
   }
 
@@ -130,7 +148,7 @@ public final class SpaceWire {
   public record SelectionName(String name, int pieces) {}
 
   /** The finish parts of all articles in a space, by article. */
-  public record ArticleFinishes(long revision, Map<String, Map<String, Finish>> finishes) {}
+  public record ArticleFinishes(long revision, Map<String, Map<String, FinishPart>> finishes) {}
 
   /** A project and its spaces. */
   public record ProjectView(String id, String name, List<SpaceName> spaces) {}
@@ -199,7 +217,7 @@ public final class SpaceWire {
       List<Back> backs,
       List<Viewpoint> viewpoints,
       List<Elevation.Look> looks,
-      Map<String, String> colours,
+      Map<String, Finish> finishes,
       FilingView filing,
       Collection<Piece> pieces,
       boolean canUndo,

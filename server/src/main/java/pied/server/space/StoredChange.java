@@ -26,6 +26,7 @@ import pied.core.space.NamedSelection;
 import pied.core.space.Ordered;
 import pied.core.space.Twin;
 import pied.server.space.StoredShell.Place;
+import pied.server.store.StoredFinish;
 
 /**
  * A change as it is stored in form 3: a kind for each kind of thing. The names here are those in
@@ -198,7 +199,7 @@ record StoredChange(List<Thing> things) {
       @JsonInclude double turn,
       Out lean,
       @JsonInclude Carrier on,
-      Map<String, String> finishes,
+      Map<String, StoredFinish> finishes,
       boolean held,
       boolean mirrored,
       boolean stretched,
@@ -221,7 +222,7 @@ record StoredChange(List<Thing> things) {
           p.turn(),
           lean.equals(Lean.NONE) ? null : new Out(lean.toward(), lean.by()),
           new Carrier(p.on().kind().name(), p.on().id()),
-          p.finishes().isEmpty() ? null : p.finishes(),
+          p.finishes().isEmpty() ? null : StoredFinish.of(p.finishes()),
           p.attached(),
           p.form().mirrored(),
           p.form().stretched(),
@@ -242,7 +243,7 @@ record StoredChange(List<Thing> things) {
           new Stance(at.live(), turn, lean == null ? null : new Lean(lean.toward, lean.by)),
           new On(On.Kind.valueOf(on.kind), on.id),
           held,
-          finishes == null ? Map.of() : finishes,
+          StoredFinish.live(finishes),
           new Keeping(
               layer,
               group,

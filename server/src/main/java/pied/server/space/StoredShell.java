@@ -15,6 +15,7 @@ import pied.core.space.Shell;
 import pied.core.space.Skirting;
 import pied.core.space.Spot;
 import pied.core.space.Stage;
+import pied.server.store.StoredFinish;
 
 /**
  * A shell as it is stored in forms 1 to 3. The names here are those in people's files and stay,
@@ -36,7 +37,7 @@ record StoredShell(
     Boards stage,
     Place datum,
     double north,
-    Map<String, String> finishes) {
+    Map<String, StoredFinish> finishes) {
 
   record Point(double x, double z) {
     static Point of(Spot s) {
@@ -212,7 +213,7 @@ record StoredShell(
         s.stage() == null ? null : Boards.of(s.stage()),
         Place.of(s.datum()),
         s.north(),
-        s.finishes());
+        StoredFinish.of(s.finishes()));
   }
 
   Shell live() {
@@ -231,7 +232,7 @@ record StoredShell(
         stage == null ? null : stage.live(),
         datum == null ? null : datum.live(),
         north,
-        finishes);
+        StoredFinish.live(finishes));
   }
 
   static <A, B> List<B> each(List<A> all, Function<A, B> how) {

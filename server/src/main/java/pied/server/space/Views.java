@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ser.std.StdDelegatingSerializer;
 import com.fasterxml.jackson.databind.util.StdConverter;
 import org.springframework.stereotype.Component;
 import pied.core.piece.Piece;
+import pied.core.piece.Shapes;
 import pied.server.space.SpaceWire.PieceView;
 
 /** How values of the core look to the outside, where that differs from how they are made. */
@@ -12,14 +13,14 @@ import pied.server.space.SpaceWire.PieceView;
 class Views extends SimpleModule {
   private static final long serialVersionUID = 1;
 
-  Views() {
+  Views(Shapes shapes) {
     addSerializer(
         new StdDelegatingSerializer(
             Piece.class,
             new StdConverter<Piece, PieceView>() {
               @Override
               public PieceView convert(Piece p) {
-                return PieceView.of(p);
+                return PieceView.of(p, shapes.catalog().article(p.article()));
               }
             }));
   }

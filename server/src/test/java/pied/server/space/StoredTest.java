@@ -12,6 +12,9 @@ import java.util.zip.InflaterInputStream;
 import org.junit.jupiter.api.Test;
 import pied.core.edit.Change;
 import pied.core.edit.Offer;
+import pied.core.material.Finish;
+import pied.core.material.Finishes;
+import pied.core.material.Pattern;
 import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -87,7 +90,7 @@ class StoredTest {
           new Stage(0.9, 0.05, new Stage.Apron(6, 1.2, 0.3), new Stage.Seats(2.5, 0.9, 0.12, 8, 6)),
           new Vec(0.1, 0, 0.2),
           12.5,
-          Map.of("wall", "#AABBCC"));
+          Finishes.NONE.with("wall", Finish.of("#AABBCC")));
 
   private static Piece piece(String id, double x) {
     return new Piece(
@@ -97,7 +100,7 @@ class StoredTest {
         new Stance(new Vec(x, 0, 1.1), 33.3, new Lean(10, 2.5)),
         On.piece("t"),
         true,
-        Map.of("seat", "#102030"),
+        Finishes.NONE.with("seat", Finish.of("#102030")),
         new Keeping("back", "set", false, true, "for the second act"));
   }
 
@@ -169,7 +172,7 @@ class StoredTest {
   @Test
   void whatIsStoredComesBackToTheLastBit() {
     assertThat(Stored.shell(Stored.FORM, Stored.write(SHELL))).isEqualTo(SHELL);
-    Shell bare = new Shell(SHELL.outline(), 3, 0.1, List.of(), Map.of());
+    Shell bare = new Shell(SHELL.outline(), 3, 0.1, List.of(), Finishes.NONE);
     assertThat(Stored.shell(Stored.FORM, Stored.write(bare))).isEqualTo(bare);
     Change change =
         new Change(
@@ -233,6 +236,17 @@ class StoredTest {
     assertThat(text(Stored.write(SHELL)).at("/flights/0/riser").asDouble()).isEqualTo(0.175);
   }
 
+  @Test
+  void allOfAFinishIsKept() {
+    Finish whole =
+        new Finish(
+            "#102030", 0.3, 1.0, 0.25, 0.5, "oak", new Pattern("plank", 0.14, 1.2, 90, 0.1, 0.2));
+    Finish matt = new Finish(null, 1.0, null, null, null, null, null);
+    Piece p = piece("a", 0.5).withFinishes(Finishes.NONE.with("seat", whole).with("legs", matt));
+    Change change = new Change(List.of(new OfPiece(null, new Ordered(p, 7L))));
+    assertThat(Stored.change(Stored.FORM, Stored.write(change))).isEqualTo(change);
+  }
+
   private static final String OLD =
       """
       {"id":"c","article":"stool","name":"Stool","size":{"width":0.4,"depth":0.4,"height":0.46},
@@ -246,7 +260,7 @@ class StoredTest {
         new Form("stool", new Size(0.4, 0.4, 0.46)),
         new Stance(new Vec(x, 0, 1), 33.3),
         On.FLOOR,
-        Map.of("seat", "#102030"));
+        Finishes.NONE.with("seat", Finish.of("#102030")));
   }
 
   private static byte[] packed(String json, Object... values) throws Exception {

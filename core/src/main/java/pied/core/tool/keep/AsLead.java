@@ -2,14 +2,14 @@ package pied.core.tool.keep;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.material.Finish;
+import pied.core.material.Finishes;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
@@ -69,31 +69,29 @@ public record AsLead(
         new LeanOver(others, Amount.of(l.toward()), Amount.of(l.by()), null).make(session);
       }
       case turn -> new TurnAs(ids, null).make(session);
-      case finishes -> session.alter(others, p -> coloured(p, lead, session));
+      case finishes -> session.alter(others, p -> finished(p, lead, session));
       default -> new ToLayer(others, session.space().layer(lead).id(), null).make(session);
     }
   }
 
-  /** With the colours of the lead on the finish parts that both have. */
-  private static Piece coloured(Piece p, Piece lead, EditSession session) {
+  /** With the finishes of the lead on the parts that both have. */
+  private static Piece finished(Piece p, Piece lead, EditSession session) {
     Article own = session.space().article(p);
-    Map<String, String> colours = new HashMap<>(p.finishes());
+    Article of = session.space().article(lead);
+    Finishes all = p.finishes();
     boolean any = false;
-    for (var part : session.space().article(lead).finishes().entrySet()) {
-      if (own.finishes().containsKey(part.getKey())) {
+    for (String part : of.finishes().keySet()) {
+      if (own.finishes().containsKey(part)) {
         any = true;
-        String colour = lead.finishes().getOrDefault(part.getKey(), part.getValue().colour());
-        if (colour.equalsIgnoreCase(own.finishes().get(part.getKey()).colour())) {
-          colours.remove(part.getKey());
-        } else {
-          colours.put(part.getKey(), own.finish(part.getKey(), colour));
-        }
+        Finish wanted = of.look(part, lead.finishes()).finish();
+        Finish natural = own.finishes().get(part).finish();
+        all = all.with(part, own.finish(part, wanted.but(natural)));
       }
     }
     if (!any) {
       throw new Refusal(
           p.name() + " has no part that is finished like one of " + lead.name() + ".");
     }
-    return p.withFinishes(colours);
+    return p.withFinishes(all);
   }
 }

@@ -16,6 +16,7 @@ import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.material.Finishes;
 import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -59,7 +60,7 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
       @Nullable Lean lean,
       On on,
       boolean attached,
-      @Nullable Map<String, String> finishes,
+      @Nullable Finishes finishes,
       @Nullable String layer,
       @Nullable String group) {}
 
@@ -107,10 +108,7 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
       article.check(i.name, size);
     }
     boolean along = i.on != null && i.on.kind() == On.Kind.piece && ids.containsKey(i.on.id());
-    Map<String, String> finishes = new HashMap<>();
-    if (i.finishes != null) {
-      i.finishes.forEach((part, colour) -> finishes.put(part, article.finish(part, colour)));
-    }
+    Finishes finishes = article.finishes(i.finishes);
     boolean there = i.layer != null && session.filing().layer(i.layer) != null;
     Keeping keeping =
         (there ? Keeping.PLAIN.withLayer(i.layer) : session.fresh()).withGroup(groups.get(i.group));

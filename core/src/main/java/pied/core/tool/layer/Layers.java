@@ -2,8 +2,8 @@ package pied.core.tool.layer;
 
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.catalog.Finish;
 import pied.core.edit.EditSession;
+import pied.core.material.Finish;
 import pied.core.space.Layer;
 import pied.core.units.Refusal;
 import pied.core.units.Text;

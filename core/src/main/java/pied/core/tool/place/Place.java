@@ -4,9 +4,7 @@ import static pied.core.edit.EditSession.need;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
@@ -14,6 +12,7 @@ import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.material.Finishes;
 import pied.core.piece.Form;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -44,7 +43,7 @@ public record Place(
     @Nullable Sight ray,
     @Nullable Amount turn,
     @Nullable String name,
-    @Nullable Map<String, String> finishes)
+    @Nullable Finishes finishes)
     implements Edit {
   /** Set farther aside than this is said, metres. */
   private static final double SAID = 0.005;
@@ -66,10 +65,7 @@ public record Place(
     Rest rest = new Resting(session.space(), kind, measures, Set.of()).at(target, wanted);
     String called = name == null ? session.freeName(kind.name()) : Text.name("A piece", name);
     String id = piece == null ? session.newId() : piece;
-    Map<String, String> own = new HashMap<>();
-    if (finishes != null) {
-      finishes.forEach((part, colour) -> own.put(part, kind.finish(part, colour)));
-    }
+    Finishes own = kind.finishes(finishes);
     session.put(
         List.of(
             new Piece(

@@ -18,6 +18,7 @@ import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.EditSession;
 import pied.core.edit.RepeatedArticle;
+import pied.core.material.Finishes;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -131,7 +132,7 @@ public final class Repeating {
       Form form = new Form(a.id(), a.size());
       Piece p =
           new Piece(
-              "0", a.name(), form, new Stance(Vec.ZERO, 0), On.NOTHING, false, Map.of(), null);
+              "0", a.name(), form, new Stance(Vec.ZERO, 0), On.NOTHING, false, Finishes.NONE, null);
       mix.add(new Sample(List.of(p.withKeeping(session.fresh())), share));
     }
     return mix;

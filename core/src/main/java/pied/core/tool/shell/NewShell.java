@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
 import pied.core.edit.Amount;
+import pied.core.material.Finishes;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Outlines;
@@ -118,7 +119,7 @@ public record NewShell(
           case u -> Outlines.u(w, d, cw, cd);
         };
     double skirting = or(skirtingHeight, 0, unit);
-    return new Shell(outline, h, or(thickness, 0.2, unit), List.of(), Map.of())
+    return new Shell(outline, h, or(thickness, 0.2, unit), List.of(), Finishes.NONE)
         .withMeasures(
             h, or(thickness, 0.2, unit), skirting == 0 ? null : new Skirting(skirting, SKIRTING));
   }
@@ -178,6 +179,6 @@ public record NewShell(
             seats),
         Vec.ZERO,
         0,
-        Map.of());
+        Finishes.NONE);
   }
 }

@@ -120,7 +120,9 @@ public final class PartCaption {
   private void paint(String part, String name) {
     w.out.add(
         Phrase.swatch(
-            name, ShellBodies.colours(shell).get(part), PaintBuilder.builder().part(part).build()));
+            name,
+            ShellBodies.looks(shell).get(part).colour(),
+            PaintBuilder.builder().part(part).build()));
   }
 
   private void partition(Partition p) {

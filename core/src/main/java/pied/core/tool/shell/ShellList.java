@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
+import pied.core.material.Finish;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
 import pied.core.space.PartName;
@@ -118,7 +119,7 @@ public final class ShellList {
 
   private void finishes(Writer w) {
     w.text("Finishes ");
-    Map<String, String> colours = ShellBodies.colours(shell);
+    Map<String, Finish> looks = ShellBodies.looks(shell);
     List<String> parts = new ArrayList<>(List.of("floor", "wall", "ceiling"));
     if (shell.skirting() != null) {
       parts.add("skirting");
@@ -134,7 +135,7 @@ public final class ShellList {
       w.out.add(
           Phrase.swatch(
               part.equals("joinery") ? "frames" : part,
-              colours.get(part),
+              looks.get(part).colour(),
               PaintBuilder.builder().part(part).build()));
     }
   }

@@ -10,6 +10,8 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
+import pied.core.material.Finish;
+import pied.core.material.Finishes;
 import pied.core.piece.Piece;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
@@ -23,7 +25,7 @@ import pied.core.tool.move.Settle;
 /** Where the floor is another, and that those who stand elsewhere need not be looked at. */
 class GroundTest {
   private static final Shell ROOM =
-      new Shell(Outlines.rectangle(6, 4), 2.8, 0.2, List.of(), Map.of());
+      new Shell(Outlines.rectangle(6, 4), 2.8, 0.2, List.of(), Finishes.NONE);
 
   private static Box at(double x, double z) {
     return new Box(new Vec(x - 0.1, 0, z - 0.1), new Vec(x + 0.1, 1, z + 0.1));
@@ -43,7 +45,8 @@ class GroundTest {
 
   @Test
   void sameShellsDifferNowhere() {
-    Ground g = new Ground(ROOM, ROOM.withFinishes(Map.of("wall", "#112233")));
+    Ground g =
+        new Ground(ROOM, ROOM.withFinishes(Finishes.NONE.with("wall", Finish.of("#112233"))));
     assertThat(g.isAnother(at(3, 2))).isFalse();
     assertThat(g.isAnother(at(5.95, 2))).isFalse();
   }

@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 import pied.core.Rooms;
 import pied.core.check.Snag;
+import pied.core.material.Finishes;
 import pied.core.piece.Piece;
 import pied.core.place.Footprint;
 import pied.core.space.Outlines;
@@ -29,7 +29,7 @@ class TrailTest {
 
   @Test
   void alongAnLShapedWallTheyTurnTheCornerWithEqualGaps() {
-    Rooms l = Rooms.of(new Shell(Outlines.l(9, 7, 4, 4), 2.8, 0.2, List.of(), Map.of()));
+    Rooms l = Rooms.of(new Shell(Outlines.l(9, 7, 4, 4), 2.8, 0.2, List.of(), Finishes.NONE));
     l.json(
         "{'do':'trail','of':[{'article':'small-tub-tree'}],'along':['wall:A','wall:B'],"
             + "'count':24}");

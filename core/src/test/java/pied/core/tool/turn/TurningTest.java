@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
@@ -13,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Rooms;
+import pied.core.material.Finishes;
 import pied.core.measure.Hold;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -142,7 +142,7 @@ class TurningTest {
                 2.8,
                 0.2,
                 List.of(),
-                Map.of()));
+                Finishes.NONE));
     room.put("q", "banquette", 3, 2, 90);
     Vec corner = mark("q", "left back under");
     room.json("{'do':'along','pieces':['q'],'to':'wall:B','about':'left back under'}");

@@ -1,0 +1,140 @@
+package pied.server.store;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import pied.core.Nullable;
+import pied.core.material.Finish;
+import pied.core.material.FinishPart;
+import pied.core.material.Finishes;
+import pied.core.material.Pattern;
+
+/** A finish as it is stored: one that is a colour alone as that, as all were once. */
+public record StoredFinish(
+    @Nullable String colour,
+    @Nullable Double roughness,
+    @Nullable Double metal,
+    @Nullable Double transparency,
+    @Nullable Double emission,
+    @Nullable String material,
+    @Nullable Repeat pattern) {
+  /** A pattern as it is stored. */
+  public record Repeat(
+      String of, double width, double height, double turn, double across, double up) {}
+
+  @JsonCreator
+  public StoredFinish {}
+
+  @JsonValue
+  Object stored() {
+    if (equals(colour(colour))) {
+      return colour;
+    }
+    Map<String, Object> all = new LinkedHashMap<>();
+    all.put("colour", colour);
+    all.put("roughness", roughness);
+    all.put("metal", metal);
+    all.put("transparency", transparency);
+    all.put("emission", emission);
+    all.put("material", material);
+    all.put("pattern", pattern);
+    all.values().removeIf(Objects::isNull);
+    return all;
+  }
+
+  /** A colour alone. */
+  @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+  public static StoredFinish colour(String colour) {
+    return new StoredFinish(colour, null, null, null, null, null, null);
+  }
+
+  static StoredFinish of(Finish f) {
+    Pattern p = f.pattern();
+    return new StoredFinish(
+        f.colour(),
+        f.roughness(),
+        f.metal(),
+        f.transparency(),
+        f.emission(),
+        f.material(),
+        p == null ? null : new Repeat(p.of(), p.width(), p.height(), p.turn(), p.across(), p.up()));
+  }
+
+  Finish live() {
+    return new Finish(
+        colour,
+        roughness,
+        metal,
+        transparency,
+        emission,
+        material,
+        pattern == null
+            ? null
+            : new Pattern(
+                pattern.of,
+                pattern.width,
+                pattern.height,
+                pattern.turn,
+                pattern.across,
+                pattern.up));
+  }
+
+  /** Finishes by part. */
+  public static Map<String, StoredFinish> of(Finishes finishes) {
+    Map<String, StoredFinish> all = new LinkedHashMap<>();
+    finishes.parts().forEach((part, f) -> all.put(part, of(f)));
+    return all;
+  }
+
+  /**
+   * Finishes by part, as they are live.
+   *
+   * @param stored null for none
+   */
+  public static Finishes live(@Nullable Map<String, StoredFinish> stored) {
+    Map<String, Finish> all = new LinkedHashMap<>();
+    if (stored != null) {
+      stored.forEach((part, f) -> all.put(part, f.live()));
+    }
+    return Finishes.of(all);
+  }
+
+  /**
+   * A part of an article as it is stored; rough and glow are of those stored before there was more
+   * to a finish.
+   */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  public record Part(
+      String name,
+      @Nullable StoredFinish finish,
+      @Nullable String colour,
+      @Nullable Double rough,
+      @Nullable Double glow) {
+    private FinishPart live() {
+      return new FinishPart(
+          name,
+          finish != null
+              ? finish.live()
+              : Finish.of(colour, rough == null ? 0 : rough, glow == null ? 0 : glow));
+    }
+
+    /** The parts of an article. */
+    public static Map<String, Part> of(Map<String, FinishPart> parts) {
+      Map<String, Part> all = new LinkedHashMap<>();
+      parts.forEach(
+          (key, p) ->
+              all.put(key, new Part(p.name(), StoredFinish.of(p.finish()), null, null, null)));
+      return all;
+    }
+
+    /** The parts of an article, as they are live. */
+    public static Map<String, FinishPart> live(Map<String, Part> stored) {
+      Map<String, FinishPart> all = new LinkedHashMap<>();
+      stored.forEach((key, p) -> all.put(key, p.live()));
+      return all;
+    }
+  }
+}
