@@ -34,7 +34,7 @@ public record Finish(
   /** Card, of which all is that has no finish. */
   public static final Finish CARD = new Finish("#D9D0C2", 0.8, 0.0, 0.0, 0.0, null, null);
 
-  @JsonCreator
+  @JsonCreator(mode = JsonCreator.Mode.PROPERTIES)
   public Finish {
     colour = colour == null ? null : colour.toUpperCase(Locale.ROOT);
   }

@@ -25,7 +25,7 @@ public record StoredFinish(
   public record Repeat(
       String of, double width, double height, double turn, double across, double up) {}
 
-  @JsonCreator
+  @JsonCreator(mode = JsonCreator.Mode.PROPERTIES)
   public StoredFinish {}
 
   @JsonValue
