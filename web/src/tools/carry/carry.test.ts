@@ -2,7 +2,7 @@ import "../../test/page";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type {
   ArticleCard,
-  Carry,
+  CarryResult,
   CarryAnswer,
   CarryMeasure,
   CarryQuestion,
@@ -50,7 +50,7 @@ const measure = (slot: string, value = 1): CarryMeasure => ({
   to: { x: value, y: 0, z: 0 },
 });
 
-const carried = (more: Partial<Carry> = {}): Carry => ({
+const carried = (more: Partial<CarryResult> = {}): CarryResult => ({
   pieces: [piece("a", 2)],
   lead: "a",
   size: "",
@@ -67,7 +67,7 @@ const carried = (more: Partial<Carry> = {}): Carry => ({
   ...more,
 });
 
-const answers = (carry: Carry | null, more: Partial<CarryAnswer> = {}) =>
+const answers = (carry: CarryResult | null, more: Partial<CarryAnswer> = {}) =>
   line.answer({ is: "answer", answer: last().ask, revision: 3, carry, refused: "", offers: [], ...more });
 
 beforeEach(async () => {

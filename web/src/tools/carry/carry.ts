@@ -1,6 +1,6 @@
 import { create } from "zustand";
 import type {
-  Carry,
+  CarryResult,
   CarryAnswer,
   CarryAsk,
   CarryKeep,
@@ -39,7 +39,7 @@ interface CarryState {
   pointer: Pointer | null;
   /** Whether it goes through things, as long as the key is held. */
   free: boolean;
-  answer: Carry | null;
+  answer: CarryResult | null;
   /** A number being typed, and what was typed before. */
   typing: string;
   /** Whether the next digit begins another number in place of it; it stands as selected then. */
@@ -147,7 +147,7 @@ const TURN = "turn";
 const SIDES = ["left", "right", "front", "back"];
 
 /** The distances as the drawings show them. */
-function reaches(answer: Carry): ReachView[] {
+function reaches(answer: CarryResult): ReachView[] {
   return answer.measures
     .filter((m) => SIDES.includes(m.slot) && m.from && m.to && Math.abs(m.value) > TIGHT)
     .map((m) => ({

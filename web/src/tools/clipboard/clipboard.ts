@@ -1,4 +1,4 @@
-import type { Bundle, EditUnion as Edit, Item, PlanPoint } from "../../api/types.gen";
+import type { Bundle, EditUnion as Edit, PastedPiece, PlanPoint } from "../../api/types.gen";
 import { pickUp } from "../carry/carry";
 import { lastPoint } from "../../store/lastPoint";
 import { isIn } from "../../store/kept";
@@ -9,7 +9,7 @@ interface Held {
   space: string;
   /** Cut ones stay until they are pasted. */
   cut: boolean;
-  pieces: Item[];
+  pieces: PastedPiece[];
   groups: Bundle[];
   /** Those that were chosen; the rest stands on them. */
   chosen: string[];

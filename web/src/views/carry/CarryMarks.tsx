@@ -1,5 +1,5 @@
 import { useTheme } from "@mui/material/styles";
-import type { Carry, Vec } from "../../api/types.gen";
+import type { CarryResult, Vec } from "../../api/types.gen";
 import { clearest, wide, type Block } from "../paper/clear";
 import { useCarry } from "../../tools/carry/carry";
 import type { Paper, Point } from "../paper/usePaper";
@@ -77,7 +77,7 @@ export function CarryMarks(props: { paper: Paper; project: (p: Vec) => Point; ta
 }
 
 /** How large it is and what holds it, in words beside the mark, where they cover no number. */
-function snapWords(answer: Carry, mark: Point, left: boolean, taken: Block[]) {
+function snapWords(answer: CarryResult, mark: Point, left: boolean, taken: Block[]) {
   const there = [...taken];
   const texts = [
     { text: answer.size, size: true },

@@ -3,14 +3,14 @@ package pied.bench;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
+import pied.core.carry.CarryAsk;
 import pied.core.carry.Carrying;
-import pied.core.carry.Question;
 import pied.core.catalog.Catalog;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
+import pied.core.material.Finishes;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -57,7 +57,7 @@ public final class CarryFigures {
 
   /** The tea room of {@link LiveFigures}: a stool is carried right through groups of chairs. */
   private static Space teaRoom(Shapes shapes) {
-    Shell shell = new Shell(Outlines.rectangle(9, 7), 3, 0.2, List.of(), Map.of());
+    Shell shell = new Shell(Outlines.rectangle(9, 7), 3, 0.2, List.of(), Finishes.NONE);
     Space bare = new Space(shell, List.of(), shapes);
     List<Edit> edits =
         LiveFigures.placed().stream()
@@ -79,8 +79,8 @@ public final class CarryFigures {
   private static double[] through(Space space, int questions) {
     double[] ms = new double[questions];
     for (int i = 0; i < questions; i++) {
-      Question q =
-          Question.onPlan(List.of("p0"), new Spot(LiveFigures.x(i), LiveFigures.z(i)), 0.1);
+      CarryAsk q =
+          CarryAsk.onPlan(List.of("p0"), new Spot(LiveFigures.x(i), LiveFigures.z(i)), 0.1);
       long t = System.nanoTime();
       Carrying.answer(space, q, LengthUnit.M);
       ms[i] = (System.nanoTime() - t) / 1e6;
@@ -117,7 +117,7 @@ public final class CarryFigures {
             3,
             0.2,
             List.of(),
-            Map.of());
+            Finishes.NONE);
     Random random = new Random(n);
     List<Piece> pieces = new ArrayList<>();
     for (int i = 0; i < n; i++) {
@@ -132,7 +132,7 @@ public final class CarryFigures {
               new Form(a.id(), a.size()),
               new Stance(new Vec(x, 0, z), turn),
               On.FLOOR,
-              Map.of()));
+              Finishes.NONE));
     }
     return new Space(shell, pieces, shapes);
   }
@@ -152,7 +152,7 @@ public final class CarryFigures {
       }
       x += random.nextGaussian() * 0.06;
       z += random.nextGaussian() * 0.06;
-      Question q = Question.onPlan(List.of(p.id()), new Spot(x, z), 0.1);
+      CarryAsk q = CarryAsk.onPlan(List.of(p.id()), new Spot(x, z), 0.1);
       long t = System.nanoTime();
       Carrying.answer(space, q, LengthUnit.M);
       ms[i] = (System.nanoTime() - t) / 1e6;

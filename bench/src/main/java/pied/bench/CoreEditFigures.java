@@ -2,7 +2,6 @@ package pied.bench;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
@@ -15,11 +14,12 @@ import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
 import pied.core.history.InWords;
 import pied.core.history.Rebase;
+import pied.core.material.Finishes;
 import pied.core.measure.Side;
 import pied.core.piece.Shapes;
 import pied.core.schedule.Schedule;
 import pied.core.select.Meant;
-import pied.core.select.Meant.By;
+import pied.core.select.Meant.MeantBy;
 import pied.core.select.Selecting;
 import pied.core.size.Measure;
 import pied.core.solid.Vec;
@@ -34,7 +34,7 @@ import pied.core.tool.keep.Hide;
 import pied.core.tool.keep.Lock;
 import pied.core.tool.keep.Remove;
 import pied.core.tool.keep.Rename;
-import pied.core.tool.keep.Which;
+import pied.core.tool.keep.WhichPieces;
 import pied.core.tool.layer.SetLayerBuilder;
 import pied.core.tool.layer.ToLayer;
 import pied.core.tool.move.MoveBy;
@@ -83,7 +83,7 @@ public final class CoreEditFigures {
   private void furnish(Shapes shapes) {
     double w = EditFigures.side(pieces) * EditFigures.PITCH + 1;
     Shell shell =
-        new Shell(Outlines.rectangle(w, w + EditFigures.FREE), 3, 0.2, List.of(), Map.of());
+        new Shell(Outlines.rectangle(w, w + EditFigures.FREE), 3, 0.2, List.of(), Finishes.NONE);
     space = new Space(shell, List.of(), shapes);
     int most = Math.min(pieces, Edits.MOST);
     for (int from = 0; from < pieces; from += most) {
@@ -155,23 +155,23 @@ public final class CoreEditFigures {
     Space locked = make(new Lock(all, true, null)).space();
     tell("what follows a lock: schedule", times(10, i -> Schedule.of(locked, LengthUnit.M)));
     tell("schedule, all of it", times(5, i -> Schedule.of(anew(i), LengthUnit.M)));
-    tell("select all of a kind", times(20, i -> find(By.kind, null)));
+    tell("select all of a kind", times(20, i -> find(MeantBy.kind, null)));
     double half = EditFigures.side(pieces) * EditFigures.PITCH / 2 + 0.35;
     List<Spot> box = List.of(new Spot(0, 0), new Spot(half, half));
-    tell("a rectangle round a quarter", times(20, i -> find(By.figure, box)));
+    tell("a rectangle round a quarter", times(20, i -> find(MeantBy.figure, box)));
     List<Spot> round =
         IntStream.range(0, 120)
             .mapToObj(i -> 2 * Math.PI * i / 120)
             .map(a -> new Spot(half * (1 + Math.cos(a)), half * (1 + Math.sin(a))))
             .toList();
-    tell("a line drawn round most", times(20, i -> find(By.figure, round)));
+    tell("a line drawn round most", times(20, i -> find(MeantBy.figure, round)));
     Outcome moved = make(move(some, 0));
     tell("words of a move of " + some.size(), times(20, i -> words(moved)));
     tell("undo of that where others went on", times(20, i -> undone(moved)));
   }
 
   private static Edit hide(List<String> but) {
-    return new Hide(but, true, Which.others, null);
+    return new Hide(but, true, WhichPieces.others, null);
   }
 
   private static Edit layer(boolean hidden) {
@@ -180,10 +180,11 @@ public final class CoreEditFigures {
 
   /** The same pieces, of which nothing is known yet. */
   private Space anew(int i) {
-    return space.with(new Shell(space.shell().outline(), 3 + 0.001 * i, 0.2, List.of(), Map.of()));
+    return space.with(
+        new Shell(space.shell().outline(), 3 + 0.001 * i, 0.2, List.of(), Finishes.NONE));
   }
 
-  private List<String> find(By by, List<Spot> figure) {
+  private List<String> find(MeantBy by, List<Spot> figure) {
     return Selecting.of(space, new Meant(by, List.of("p0"), null, null, figure, null, false));
   }
 

@@ -1,7 +1,6 @@
 package pied.bench;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import java.util.function.IntFunction;
 import pied.core.catalog.Catalog;
@@ -10,6 +9,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
 import pied.core.edit.RepeatedArticle;
+import pied.core.material.Finishes;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.propose.Say;
@@ -50,7 +50,7 @@ public final class ManyFigures {
     this.n = n;
     side = Math.max(6, 2 + 1.1 * Math.sqrt(n));
     double wide = Math.max(side, 2 + 0.5 * Math.min(n, ROW));
-    Shell shell = new Shell(Outlines.rectangle(wide, side), 3, 0.2, List.of(), Map.of());
+    Shell shell = new Shell(Outlines.rectangle(wide, side), 3, 0.2, List.of(), Finishes.NONE);
     bare = new Space(shell, List.of(), shapes);
   }
 
@@ -86,7 +86,7 @@ public final class ManyFigures {
         new MakeTwins(
             ids,
             new TwinLine(
-                TwinLine.By.deep, null, new Edit.PlanPoint(null, Amount.of(side / 2)), null));
+                TwinLine.TwinBy.deep, null, new Edit.PlanPoint(null, Amount.of(side / 2)), null));
     tell(tell, "twins of all", times(i -> make(strewn, twins)));
     Space crowded = strewn;
     tell(tell, "a sentence understood", times(i -> understood(crowded, ids, i)));
@@ -103,19 +103,23 @@ public final class ManyFigures {
   }
 
   private static Edit lineUp(List<String> ids, int i) {
-    LineUp.Part part = i % 2 == 0 ? LineUp.Part.back : LineUp.Part.front;
-    return LineUpBuilder.builder().pieces(ids).deep(new LineUp.Meeting(part, null)).build();
+    LineUp.LineUpPart part = i % 2 == 0 ? LineUp.LineUpPart.back : LineUp.LineUpPart.front;
+    return LineUpBuilder.builder().pieces(ids).deep(new LineUp.LineUpMeeting(part, null)).build();
   }
 
   private static Edit level(List<String> ids) {
     return LineUpBuilder.builder()
         .pieces(ids)
-        .high(new LineUp.Meeting(LineUp.Part.top, null))
+        .high(new LineUp.LineUpMeeting(LineUp.LineUpPart.top, null))
         .build();
   }
 
   private static Edit spaceOut(List<String> ids, double gap) {
-    return SpaceOutBuilder.builder().pieces(ids).how(SpaceOut.How.gap).by(Amount.of(gap)).build();
+    return SpaceOutBuilder.builder()
+        .pieces(ids)
+        .how(SpaceOut.SpaceOutHow.gap)
+        .by(Amount.of(gap))
+        .build();
   }
 
   private static Edit row(int n, double gap) {

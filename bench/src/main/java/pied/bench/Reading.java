@@ -45,7 +45,7 @@ public final class Reading {
     Scene scene = new Scene(Path.of(args[0], "scene.bin"));
     Mesh heavy = scene.soup;
     long t = System.nanoTime();
-    Lighter.Result r = Lighter.of(heavy, 100_000);
+    Lighter.Lightened r = Lighter.of(heavy, 100_000);
     Figures.figure("lighter", "time", "s", (System.nanoTime() - t) / 1e9);
     Figures.figure("lighter", "triangles", "", r.mesh().triangles());
     Figures.figure("lighter", "error", "mm", r.error() * 1000);

@@ -52,8 +52,8 @@ public final class Rooms {
             2.8,
             0.2,
             List.of(
-                new Opening("d1", Opening.Kind.door, "C", 1.0, 0.9, 0, 2.05),
-                new Opening("w1", Opening.Kind.window, "B", 1.2, 1.4, 0.9, 1.3)),
+                new Opening("d1", Opening.OpeningKind.door, "C", 1.0, 0.9, 0, 2.05),
+                new Opening("w1", Opening.OpeningKind.window, "B", 1.2, 1.4, 0.9, 1.3)),
             Finishes.NONE);
     return new Space(shell, List.of(), SHAPES);
   }
@@ -114,9 +114,9 @@ public final class Rooms {
                 2.9,
                 0.24,
                 List.of(
-                    new Opening("window 1", Opening.Kind.window, "A", 3.2, 1.6, 0.85, 1.5),
-                    new Opening("window 2", Opening.Kind.window, "A", 6.3, 1.6, 0.85, 1.5),
-                    new Opening("door 1", Opening.Kind.door, "D", 4.6, 0.95, 0, 2.1)),
+                    new Opening("window 1", Opening.OpeningKind.window, "A", 3.2, 1.6, 0.85, 1.5),
+                    new Opening("window 2", Opening.OpeningKind.window, "A", 6.3, 1.6, 0.85, 1.5),
+                    new Opening("door 1", Opening.OpeningKind.door, "D", 4.6, 0.95, 0, 2.1)),
                 Finishes.NONE));
     try {
       String text = Files.readString(Path.of("..", "docs", "tea-room.txt"));

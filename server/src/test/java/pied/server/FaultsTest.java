@@ -239,7 +239,7 @@ class FaultsTest {
         api.at(
                 "/components/schemas/pied.server.space.SpaceWire.DraftRequest/properties/question/$ref")
             .asText();
-    assertThat(ref).endsWith("pied.core.edit.Drafting.Question");
+    assertThat(ref).endsWith("pied.core.tool.shell.Drafting.DraftQuestion");
   }
 
   // ---- large selections, and answers of a revision
@@ -297,7 +297,7 @@ class FaultsTest {
   @Test
   void finishesAreThoseOfTheSpaceHoweverManyArticlesThereAre() throws Exception {
     JsonNode all = json(get("/api/spaces/" + room + "/finishes")).get("finishes");
-    assertThat(all.at("/stool/seat/colour").asText()).startsWith("#");
+    assertThat(all.at("/stool/seat/finish/colour").asText()).startsWith("#");
     assertThat(json(get("/api/catalog/stool")).get("name").asText()).isEqualTo("Stool");
     assertThat(get("/api/catalog/throne").statusCode()).isEqualTo(422);
   }

@@ -137,7 +137,7 @@ public final class Caption {
   private void handled(List<Piece> pieces) {
     TurnCaption turns = new TurnCaption(writer, handling);
     boolean one = pieces.size() == 1;
-    if (handling.at() == Handling.At.size) {
+    if (handling.at() == Handling.HandlingAt.size) {
       Group group = keeping.whole(pieces);
       if (group != null) {
         sizes.sizing(group, pieces);
@@ -203,7 +203,7 @@ public final class Caption {
 
   private boolean hangs(Piece p) {
     boolean may = space.article(p).mounting() == Mounting.HANGS;
-    return may && !p.attached() && p.on().kind() != On.Kind.nothing;
+    return may && !p.attached() && p.on().kind() != On.OnKind.nothing;
   }
 
   private void underside(Piece p) {
@@ -345,7 +345,7 @@ public final class Caption {
     boolean slopes =
         space.shell().stage() != null && space.shell().stage().rake() > 0
             || space.shell().flights().stream().anyMatch(f -> f.id().equals(p.on().id()));
-    boolean stands = p.on().kind() == On.Kind.floor || p.on().kind() == On.Kind.platform;
+    boolean stands = p.on().kind() == On.OnKind.floor || p.on().kind() == On.OnKind.platform;
     boolean upright = p.lean().by() == 0;
     if (!stands || !slopes && upright) {
       return;
@@ -386,7 +386,7 @@ public final class Caption {
       return;
     }
     String words = space.nameOf(p.on());
-    out.add(Phrase.word(words, p.on().kind() == On.Kind.piece ? p.on().id() : null));
+    out.add(Phrase.word(words, p.on().kind() == On.OnKind.piece ? p.on().id() : null));
     if (p.attached()) {
       text(" ");
       writer.action("take it off", AttachBuilder.builder().pieces(List.of(p.id())).build());

@@ -29,7 +29,7 @@ final class Aiming {
 
   private final Space space;
   private final CarriedPieces load;
-  private final Question q;
+  private final CarryAsk q;
   private final LengthUnit unit;
   private final Resting resting;
   private final Surfaces surfaces;
@@ -43,7 +43,7 @@ final class Aiming {
    */
   record Aimed(Footing stance, @Nullable Body carrier, String place, int levels) {}
 
-  Aiming(Space space, CarriedPieces load, Question q, LengthUnit unit, Resting resting) {
+  Aiming(Space space, CarriedPieces load, CarryAsk q, LengthUnit unit, Resting resting) {
     this.space = space;
     this.load = load;
     this.q = q;
@@ -80,13 +80,13 @@ final class Aiming {
 
   // ---- standing
 
-  private record Found(Surfaces.Surface surface, int levels) {}
+  private record AimedAt(Surfaces.Surface surface, int levels) {}
 
   /**
    * What is held at a height stays so high, unless one puts it on something: a top that one points
    * at, a level that one chooses, or, in a level drawing, lower or higher than it is.
    */
-  private boolean staysHigh(Found found) {
+  private boolean staysHigh(AimedAt found) {
     if (!load.held() || q.tops() || q.down() > 0) {
       return false;
     }
@@ -96,11 +96,11 @@ final class Aiming {
     if (q.level()) {
       return Math.abs(planePoint().y() - load.lead().pose().apply(load.grip()).y()) < LIFTED;
     }
-    return PartName.is(found.surface().body(), PartName.Kind.floor);
+    return PartName.is(found.surface().body(), PartName.PartKind.floor);
   }
 
   private Aimed stand(Footing start) {
-    Found found = surface(start);
+    AimedAt found = surface(start);
     Surfaces.Surface s = found.surface();
     double y = s.point().y();
     if (staysHigh(found)) {
@@ -117,15 +117,15 @@ final class Aiming {
     return new Aimed(now, s.body(), "on " + space.nameOf(s.on()) + high, found.levels());
   }
 
-  private Found surface(Footing start) {
+  private AimedAt surface(Footing start) {
     if (q.at() != null) {
       return level(inRoom(q.at()), q.down());
     }
     if (q.level()) {
-      return new Found(inPlane(start), 1);
+      return new AimedAt(inPlane(start), 1);
     }
     try {
-      return new Found(surfaces.at(q.target(), load.lead().size().depth()), 1);
+      return new AimedAt(surfaces.at(q.target(), load.lead().size().depth()), 1);
     } catch (Refusal e) {
       // pointing past the room means the floor as far that way as there is
       Vec d = q.ray().along();
@@ -138,9 +138,9 @@ final class Aiming {
     }
   }
 
-  private Found level(Spot spot, int down) {
+  private AimedAt level(Spot spot, int down) {
     List<Surfaces.Surface> all = levels(spot);
-    return new Found(all.get(Math.min(down, all.size() - 1)), all.size());
+    return new AimedAt(all.get(Math.min(down, all.size() - 1)), all.size());
   }
 
   private List<Surfaces.Surface> levels(Spot spot) {

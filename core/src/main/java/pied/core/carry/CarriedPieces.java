@@ -49,7 +49,7 @@ record CarriedPieces(
   /** Ids of copies and of a new piece begin so. */
   static final String IN_HAND = "in hand";
 
-  static CarriedPieces of(Space space, Question q) {
+  static CarriedPieces of(Space space, CarryAsk q) {
     boolean fresh = q.article() != null;
     Set<String> own = new HashSet<>();
     List<Piece> members = fresh ? List.of(fresh(space, q)) : gathered(space, q, own);
@@ -59,7 +59,7 @@ record CarriedPieces(
     return new CarriedPieces(space, fresh, members, own, lead, space.article(lead), grip, mark);
   }
 
-  private static Piece fresh(Space space, Question q) {
+  private static Piece fresh(Space space, CarryAsk q) {
     Article a = space.shapes().catalog().article(q.article());
     Size size = q.size() == null ? usual(space, q, a) : q.size();
     a.check(a.name(), size);
@@ -69,7 +69,7 @@ record CarriedPieces(
   }
 
   /** What sits in an opening fills the one pointed at; all else has its natural size. */
-  private static Size usual(Space space, Question q, Article a) {
+  private static Size usual(Space space, CarryAsk q, Article a) {
     if (a.mounting() != Mounting.OPENING) {
       return a.size();
     }
@@ -80,7 +80,7 @@ record CarriedPieces(
     }
   }
 
-  private static List<Piece> gathered(Space space, Question q, Set<String> own) {
+  private static List<Piece> gathered(Space space, CarryAsk q, Set<String> own) {
     Set<String> chosen = new LinkedHashSet<>(q.pieces());
     chosen.forEach(space::piece);
     String first = q.pieces().get(q.pieces().size() - 1);
@@ -107,7 +107,7 @@ record CarriedPieces(
   static Piece original(Piece copy) {
     On on = copy.on();
     return copy.withId(original(copy.id()))
-        .withOn(on.kind() == On.Kind.piece ? On.piece(original(on.id())) : on);
+        .withOn(on.kind() == On.OnKind.piece ? On.piece(original(on.id())) : on);
   }
 
   private static String original(String id) {
@@ -116,7 +116,7 @@ record CarriedPieces(
 
   private static Piece copied(Piece p, Set<String> all) {
     On on = p.on();
-    boolean along = on.kind() == On.Kind.piece && all.contains(on.id());
+    boolean along = on.kind() == On.OnKind.piece && all.contains(on.id());
     return p.withId(IN_HAND + " " + p.id()).withOn(along ? On.piece(IN_HAND + " " + on.id()) : on);
   }
 
@@ -139,7 +139,7 @@ record CarriedPieces(
    * @param tops whether onto whatever carries
    */
   Resting resting(boolean tops) {
-    boolean onPiece = lead.on().kind() == On.Kind.piece;
+    boolean onPiece = lead.on().kind() == On.OnKind.piece;
     return new Resting(space, lead.form(), lead.lean(), own, tops || onPiece);
   }
 
@@ -166,12 +166,12 @@ record CarriedPieces(
   }
 
   /** Whether it may be turned: what sits on a wall or in an opening looks where that looks. */
-  boolean turns(Question q) {
+  boolean turns(CarryAsk q) {
     return q.against() != null || stands() || hangs();
   }
 
   /** The turn that was typed: how it faces, or how far it is turned in the face it is on. */
-  double turned(Question q) {
+  double turned(CarryAsk q) {
     Entry entry = Entry.angle(q.typed().text());
     double start = lead.turn();
     return q.against() != null ? entry.from(q.turn()) : entry.from(start + q.turn()) - start;
@@ -237,7 +237,7 @@ record CarriedPieces(
     while (more) {
       more = false;
       for (Piece p : all) {
-        if (p.on().kind() == On.Kind.piece && on.contains(p.on().id()) && on.add(p.id())) {
+        if (p.on().kind() == On.OnKind.piece && on.contains(p.on().id()) && on.add(p.id())) {
           more = own.add(p);
         }
       }
@@ -247,7 +247,7 @@ record CarriedPieces(
 
   /** Whether it stands on something that is carried too. */
   private boolean onAnother(Piece p) {
-    return p.on().kind() == On.Kind.piece
+    return p.on().kind() == On.OnKind.piece
         && members.stream().anyMatch(m -> m.id().equals(p.on().id()));
   }
 }

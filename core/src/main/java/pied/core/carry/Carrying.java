@@ -2,7 +2,7 @@ package pied.core.carry;
 
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.carry.Question.Keep;
+import pied.core.carry.CarryAsk.CarryKeep;
 import pied.core.catalog.Mounting;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -38,13 +38,13 @@ public final class Carrying {
   private static final double LOW = 0.05;
 
   private final Space space;
-  private final Question q;
+  private final CarryAsk q;
   private final LengthUnit unit;
   private final CarriedPieces load;
   private final Resting resting;
   private final Aiming aiming;
   private final Distances distances;
-  private final Ways ways;
+  private final CarryWays ways;
   private final Holding holding;
 
   /** How far it is turned, degrees; and whether a number says where it goes. */
@@ -63,7 +63,7 @@ public final class Carrying {
   private String exact = "";
   private String refused = "";
 
-  private Carrying(Space space, Question q, LengthUnit unit) {
+  private Carrying(Space space, CarryAsk q, LengthUnit unit) {
     this.space = space;
     this.q = q;
     this.unit = unit;
@@ -76,7 +76,7 @@ public final class Carrying {
     resting = load.resting(q.tops());
     aiming = new Aiming(space, load, q, unit, resting);
     distances = new Distances(space, load.own());
-    ways = new Ways(space, q, load);
+    ways = new CarryWays(space, q, load);
     holding = new Holding(space, q, load, unit, distances, ways, this::placed);
   }
 
@@ -86,7 +86,7 @@ public final class Carrying {
    * @param unit of what is typed and said
    * @throws Refusal if the question cannot be answered at all
    */
-  public static Answer answer(Space space, Question q, LengthUnit unit) {
+  public static CarryResult answer(Space space, CarryAsk q, LengthUnit unit) {
     try {
       return new Carrying(space, held(space, q, unit), unit).run();
     } catch (Refusal e) {
@@ -98,7 +98,7 @@ public final class Carrying {
    * Picked up by a key it is held where the pointer was then, be that on it or beside it, so that
    * it stays until the pointer moves.
    */
-  private static Question held(Space space, Question q, LengthUnit unit) {
+  private static CarryAsk held(Space space, CarryAsk q, LengthUnit unit) {
     if (q.since() == null || q.picked() != null || q.article() != null) {
       return q;
     }
@@ -117,10 +117,10 @@ public final class Carrying {
 
   // ---- the way to an answer
 
-  private Answer run() {
+  private CarryResult run() {
     try {
       if (q.against() != null) {
-        FaceDown.Result r = new FaceDown(space, load.lead(), q, by, load.own()).place();
+        FaceDown.FacedDown r = new FaceDown(space, load.lead(), q, by, load.own()).place();
         now = r.stance();
         place = r.words();
       } else {
@@ -155,8 +155,8 @@ public final class Carrying {
     Vec way = ways.way(now);
     LiveDistances told =
         LiveDistances.of(load, lead, distances, way, load.turns(q) ? turned : Double.NaN, unit);
-    Answer answer =
-        new Answer(
+    CarryResult answer =
+        new CarryResult(
             pieces,
             lead.id(),
             lead.size().text(unit),
@@ -172,13 +172,13 @@ public final class Carrying {
             stopped,
             refused,
             List.of());
-    return answer.withSaid(Sentence.of(answer, q, load));
+    return answer.withSaid(CarrySentence.of(answer, q, load));
   }
 
   /** All that is carried, when the lead stands at a place. */
   private List<Piece> placed(Vec where) {
     List<Piece> all = load.placed(now.at(where));
-    if (q.against() != null && now.on().kind() == On.Kind.piece) {
+    if (q.against() != null && now.on().kind() == On.OnKind.piece) {
       int last = all.size() - 1;
       all.set(last, all.get(last).withAttached(true));
     }
@@ -207,7 +207,7 @@ public final class Carrying {
       return false;
     }
     boolean level = load.stands() && (q.at() != null || load.mark().y() == 0 && !q.level());
-    MarkToMark.Meeting m = new MarkToMark(space, load, q).find(now, level, load.turns(q));
+    MarkToMark.MarkMeeting m = new MarkToMark(space, load, q).find(now, level, load.turns(q));
     if (m == null) {
       return false;
     }
@@ -230,7 +230,7 @@ public final class Carrying {
       return;
     }
     Vec start = load.lead().at();
-    if (q.keep() == Keep.height) {
+    if (q.keep() == CarryKeep.height) {
       double y = q.level() ? aiming.planePoint().y() - aiming.offset(now).y() : now.at().y();
       now = now.at(start.x(), Math.max(0, y), start.z());
       now = now.on(load.onWall() ? load.lead().on() : On.NOTHING);
@@ -328,7 +328,7 @@ public final class Carrying {
     if (load.article().mounting() == Mounting.OPENING) {
       return;
     }
-    boolean raises = load.stands() && (raised || q.keep() == Keep.height);
+    boolean raises = load.stands() && (raised || q.keep() == CarryKeep.height);
     boolean rests = load.stands() && !raises && !now.on().held();
     boolean stops = !q.free() && !exactly;
     Body under = load.stands() ? carrier : null;
@@ -419,7 +419,7 @@ public final class Carrying {
       return List.of(t, t.times(-1), Vec.UP, Vec.DOWN);
     }
     Vec kept = ways.kept();
-    return kept == null || q.keep() == Keep.height ? null : List.of(kept, kept.times(-1));
+    return kept == null || q.keep() == CarryKeep.height ? null : List.of(kept, kept.times(-1));
   }
 
   /** Comes to rest: up out of its carrier, and down onto what is beneath; whether it can. */

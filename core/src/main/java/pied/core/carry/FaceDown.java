@@ -16,7 +16,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 import pied.core.units.Refusal;
 
@@ -27,14 +27,14 @@ import pied.core.units.Refusal;
 final class FaceDown {
   private final Space space;
   private final Piece piece;
-  private final Question q;
+  private final CarryAsk q;
   private final double by;
   private final Set<String> own;
 
   /**
    * @param by how far it is turned in the face, degrees
    */
-  FaceDown(Space space, Piece piece, Question q, double by, Set<String> own) {
+  FaceDown(Space space, Piece piece, CarryAsk q, double by, Set<String> own) {
     this.space = space;
     this.piece = piece;
     this.q = q;
@@ -43,9 +43,9 @@ final class FaceDown {
   }
 
   /** How it stands then, and on what, in words. */
-  record Result(Footing stance, String words) {}
+  record FacedDown(Footing stance, String words) {}
 
-  Result place() {
+  FacedDown place() {
     Bodies.RayMet met = face();
     Vec n = met.normal().unit();
     Matrix3d r = facing(n);
@@ -79,7 +79,7 @@ final class FaceDown {
         space.bodies().near(Stance.pose(at, turn, lean).box(mesh.box())).contains(met.body());
     Body body = touches || !back.stop().meets() ? met.body() : back.body();
     String words = "its " + words(q.against()) + " flat on " + space.nameOf(met.body().id());
-    return new Result(new Footing(new Stance(at, turn, lean), on(body)), words);
+    return new FacedDown(new Footing(new Stance(at, turn, lean), on(body)), words);
   }
 
   private static String words(Side s) {
@@ -89,7 +89,7 @@ final class FaceDown {
   }
 
   private Bodies.RayMet face() {
-    Bodies.RayMet met = Pointed.at(space, q, own);
+    Bodies.RayMet met = CarryPointed.at(space, q, own);
     if (met == null) {
       throw new Refusal("Point at the face it is to go onto.");
     }
@@ -151,7 +151,7 @@ final class FaceDown {
     if (part == null) {
       return On.piece(body.id());
     }
-    return part.kind() == Kind.opening
+    return part.kind() == PartKind.opening
         ? On.wall(space.shell().opening(part.id()).wall())
         : part.carrier();
   }

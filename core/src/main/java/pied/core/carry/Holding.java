@@ -7,8 +7,8 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import pied.core.Nullable;
-import pied.core.carry.Answer.Snap;
-import pied.core.carry.Question.Keep;
+import pied.core.carry.CarryAsk.CarryKeep;
+import pied.core.carry.CarryResult.CarrySnap;
 import pied.core.catalog.Mounting;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
@@ -20,11 +20,11 @@ import pied.core.units.LengthUnit;
 /** What is carried is held, in each of its directions, by what is nearest there. */
 final class Holding {
   private final Space space;
-  private final Question q;
+  private final CarryAsk q;
   private final CarriedPieces load;
   private final LengthUnit unit;
   private final Distances distances;
-  private final Ways ways;
+  private final CarryWays ways;
   private final Function<Vec, List<Piece>> placed;
   private final List<Snaps.Held> found = new ArrayList<>();
   private Footing now;
@@ -34,11 +34,11 @@ final class Holding {
    */
   Holding(
       Space space,
-      Question q,
+      CarryAsk q,
       CarriedPieces load,
       LengthUnit unit,
       Distances distances,
-      Ways ways,
+      CarryWays ways,
       Function<Vec, List<Piece>> placed) {
     this.space = space;
     this.q = q;
@@ -64,7 +64,7 @@ final class Holding {
   Footing hold(Footing from, boolean exactly, Predicate<Footing> free) {
     now = from;
     boolean fits = load.article().mounting() != Mounting.OPENING;
-    boolean raising = q.keep() == Keep.height && !load.onWall();
+    boolean raising = q.keep() == CarryKeep.height && !load.onWall();
     if (q.near() == 0 || exactly || !fits || raising) {
       return now;
     }
@@ -89,7 +89,7 @@ final class Holding {
       }
     }
     Snaps.Held high = null;
-    if (load.onWall() && (kept == null || q.keep() == Keep.height)) {
+    if (load.onWall() && (kept == null || q.keep() == CarryKeep.height)) {
       double usual = load.article().usualHeight(load.lead().size().height());
       high = held(Vec.UP, snaps().upward(usual), free);
     }
@@ -123,26 +123,26 @@ final class Holding {
   /**
    * What held it and still is so: stopping may have come in between, or one hold undone another.
    */
-  List<Snap> said(Map<Side, Double> reaches, String exact) {
+  List<CarrySnap> said(Map<Side, Double> reaches, String exact) {
     List<Snaps.Held> all =
         found.stream().filter(h -> so(h, h.low(), reaches) && so(h, h.high(), reaches)).toList();
-    List<Snap> said = new ArrayList<>();
+    List<CarrySnap> said = new ArrayList<>();
     if (all.size() == 2 && all.stream().allMatch(h -> h.wall() != null)) {
       List<String> walls = all.stream().map(Snaps.Held::wall).distinct().sorted().toList();
       String words =
           walls.size() == 1
               ? "against " + space.wallName(walls.get(0))
               : "in the corner of walls " + walls.get(0) + " and " + walls.get(1);
-      said.add(new Snap(words, null, null));
+      said.add(new CarrySnap(words, null, null));
     } else {
       for (Snaps.Held h : all) {
         if (said.stream().noneMatch(other -> other.words().equals(h.words()))) {
-          said.add(new Snap(h.words(), h.from(), h.to()));
+          said.add(new CarrySnap(h.words(), h.from(), h.to()));
         }
       }
     }
     if (!exact.isEmpty()) {
-      said.add(new Snap(exact, null, null));
+      said.add(new CarrySnap(exact, null, null));
     }
     return said;
   }

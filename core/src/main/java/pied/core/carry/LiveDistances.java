@@ -5,7 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
-import pied.core.carry.Answer.Measure;
+import pied.core.carry.CarryResult.CarryMeasure;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
@@ -22,7 +22,7 @@ import pied.core.units.LengthUnit;
  * @param reaches the free distance on each of its sides, metres
  * @param over what it overlaps, in words; empty for nothing
  */
-record LiveDistances(List<Measure> measures, Map<Side, Double> reaches, String over) {
+record LiveDistances(List<CarryMeasure> measures, Map<Side, Double> reaches, String over) {
   private static final List<Side> ROUND = List.of(Side.left, Side.right, Side.front, Side.back);
 
   /**
@@ -38,13 +38,15 @@ record LiveDistances(List<Measure> measures, Map<Side, Double> reaches, String o
       @Nullable Vec way,
       double turn,
       LengthUnit unit) {
-    List<Measure> all = new ArrayList<>();
+    List<CarryMeasure> all = new ArrayList<>();
     Map<Side, Double> reaches = new EnumMap<>(Side.class);
     String over = "";
     if (way != null) {
       double moved = now.at().minus(load.lead().at()).dot(way);
       Vec from = load.lead().pose().apply(load.mark());
-      all.add(new Measure("moved", moved, unit.fine(moved), "moved", from, from.along(way, moved)));
+      all.add(
+          new CarryMeasure(
+              "moved", moved, unit.fine(moved), "moved", from, from.along(way, moved)));
     }
     for (Side side : ROUND) {
       Reach r = distances.of(side);
@@ -60,23 +62,25 @@ record LiveDistances(List<Measure> measures, Map<Side, Double> reaches, String o
       if (!far && (!load.onWall() || side != Side.back)) {
         String words = "to " + r.toName() + " " + side.words();
         String text = unit.fine(r.distance());
-        all.add(new Measure(side.name(), r.distance(), text, words, r.fromPoint(), r.toPoint()));
+        all.add(
+            new CarryMeasure(side.name(), r.distance(), text, words, r.fromPoint(), r.toPoint()));
       }
     }
     place(load, now, unit, all);
     double low = now.at().y();
     double top = low + now.size().height();
-    all.add(new Measure("underside", low, unit.fine(low), "underside", null, null));
-    all.add(new Measure("upperside", top, unit.fine(top), "top", null, null));
+    all.add(new CarryMeasure("underside", low, unit.fine(low), "underside", null, null));
+    all.add(new CarryMeasure("upperside", top, unit.fine(top), "top", null, null));
     if (!Double.isNaN(turn)) {
       double round = ((turn % 360) + 360) % 360;
-      all.add(new Measure(Carrying.TURN, round, Angle.text(round), "facing", null, null));
+      all.add(new CarryMeasure(Carrying.TURN, round, Angle.text(round), "facing", null, null));
     }
     return new LiveDistances(all, reaches, over);
   }
 
   /** Where its middle is, from the datum; on a stage in its words. */
-  private static void place(CarriedPieces load, Piece now, LengthUnit unit, List<Measure> all) {
+  private static void place(
+      CarriedPieces load, Piece now, LengthUnit unit, List<CarryMeasure> all) {
     Shell shell = load.space().shell();
     Vec p = now.at().minus(shell.datum());
     boolean stage = shell.stage() != null;
@@ -84,7 +88,7 @@ record LiveDistances(List<Measure> measures, Map<Side, Double> reaches, String o
     String deep = stage ? p.z() > 0 ? "downstage" : "upstage" : "deep";
     String x = unit.fine(stage ? Math.abs(p.x()) : p.x());
     String z = unit.fine(stage ? Math.abs(p.z()) : p.z());
-    all.add(new Measure(Carrying.ACROSS, p.x(), x, across, null, null));
-    all.add(new Measure(Carrying.DEEP, p.z(), z, deep, null, null));
+    all.add(new CarryMeasure(Carrying.ACROSS, p.x(), x, across, null, null));
+    all.add(new CarryMeasure(Carrying.DEEP, p.z(), z, deep, null, null));
   }
 }

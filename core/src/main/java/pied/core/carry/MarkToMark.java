@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import pied.core.Nullable;
-import pied.core.carry.Question.Meet;
+import pied.core.carry.CarryAsk.CarryMeet;
 import pied.core.measure.Marks;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
@@ -16,7 +16,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 
@@ -36,10 +36,10 @@ final class MarkToMark {
 
   private final Space space;
   private final CarriedPieces load;
-  private final Question q;
+  private final CarryAsk q;
   private final double within;
 
-  MarkToMark(Space space, CarriedPieces load, Question q) {
+  MarkToMark(Space space, CarriedPieces load, CarryAsk q) {
     this.space = space;
     this.load = load;
     this.q = q;
@@ -51,7 +51,7 @@ final class MarkToMark {
    *
    * @param words what is met there
    */
-  record Meeting(Footing stance, String words) {}
+  record MarkMeeting(Footing stance, String words) {}
 
   /**
    * Where it goes, or null if there is nothing to go to.
@@ -61,8 +61,8 @@ final class MarkToMark {
    * @param mayTurn whether it may be turned at all
    */
   @Nullable
-  Meeting find(Footing now, boolean level, boolean mayTurn) {
-    Marks.Mark there = there();
+  MarkMeeting find(Footing now, boolean level, boolean mayTurn) {
+    Marks.NamedMark there = there();
     if (there == null) {
       return null;
     }
@@ -74,7 +74,7 @@ final class MarkToMark {
     }
     ways.sort(Comparator.comparingDouble(w -> Math.abs(w.turn() - now.turn())));
     Footing best = ways.stream().filter(this::isFree).findFirst().orElse(ways.get(0));
-    return new Meeting(best, "on " + there.words());
+    return new MarkMeeting(best, "on " + there.words());
   }
 
   private boolean isFree(Footing s) {
@@ -85,60 +85,60 @@ final class MarkToMark {
         == null;
   }
 
-  private Marks.Mark there() {
+  private Marks.NamedMark there() {
     if (q.at() != null) {
-      Marks.Mark mark = Marks.nearest(space, q.at(), within, load.own());
+      Marks.NamedMark mark = Marks.nearest(space, q.at(), within, load.own());
       return mark != null ? mark : onPlan(q.at());
     }
     Vec from = q.ray().from();
     Vec along = q.ray().along().unit();
-    Marks.Mark mark = Marks.nearest(space, from, along, within, load.own());
+    Marks.NamedMark mark = Marks.nearest(space, from, along, within, load.own());
     return mark != null ? mark : inSight();
   }
 
   // ---- points on edges and faces
 
-  private Marks.Mark onPlan(Spot p) {
+  private Marks.NamedMark onPlan(Spot p) {
     Vec r = new Vec(within, 0, within);
     Box column = new Box(p.at(0).minus(r), p.at(space.shell().height()).plus(r));
     List<Body> around = new ArrayList<>(space.bodies().near(column));
-    around.removeIf(b -> load.own().contains(b.id()) || PartName.is(b, Kind.ceiling));
+    around.removeIf(b -> load.own().contains(b.id()) || PartName.is(b, PartKind.ceiling));
     return onEdge(around, p.at(0), true);
   }
 
-  private Marks.Mark inSight() {
-    Bodies.RayMet met = Pointed.at(space, q, load.own());
+  private Marks.NamedMark inSight() {
+    Bodies.RayMet met = CarryPointed.at(space, q, load.own());
     if (met == null) {
       return null;
     }
     Body b = met.body();
-    Marks.Mark edge = onEdge(List.of(b), met.point(), false);
+    Marks.NamedMark edge = onEdge(List.of(b), met.point(), false);
     if (edge != null) {
       return edge;
     }
     List<Vec> faces = new ArrayList<>();
     upright(faces, met.normal());
     List<Vec> edges = faces.stream().map(n -> new Vec(-n.z(), 0, n.x())).toList();
-    return new Marks.Mark(met.point(), "the face of " + space.nameOf(b.id()), faces, edges);
+    return new Marks.NamedMark(met.point(), "the face of " + space.nameOf(b.id()), faces, edges);
   }
 
   /**
    * The point of an edge that is nearest to a point, seen from above if wanted; null for none. Of
    * several over each other that is meant which has a face toward the point.
    */
-  private Marks.Mark onEdge(List<Body> bodies, Vec p, boolean flat) {
-    Marks.Mark best = null;
+  private Marks.NamedMark onEdge(List<Body> bodies, Vec p, boolean flat) {
+    Marks.NamedMark best = null;
     double least = within;
     boolean looks = false;
     for (Body b : bodies) {
-      for (Creases.Edge e : edges(b)) {
+      for (Creases.CreaseEdge e : edges(b)) {
         Vec at = nearest(b.pose(), e, p, flat);
         Vec to = at.minus(p);
         double off = flat ? Math.hypot(to.x(), to.z()) : to.length();
         if (off > least + SAME) {
           continue;
         }
-        Marks.Mark mark = mark(b, e, at);
+        Marks.NamedMark mark = mark(b, e, at);
         boolean toward = mark.faces().stream().anyMatch(n -> n.dot(to) < 0);
         if (off < least - SAME || toward && !looks) {
           least = off;
@@ -150,12 +150,12 @@ final class MarkToMark {
     return best;
   }
 
-  private List<Creases.Edge> edges(Body b) {
+  private List<Creases.CreaseEdge> edges(Body b) {
     return space.kept(List.of("creases", b.id()), () -> Creases.sharp(b.mesh()));
   }
 
   /** The point of an edge that is nearest to a point; on the plan if wanted. */
-  private static Vec nearest(Pose pose, Creases.Edge e, Vec p, boolean flat) {
+  private static Vec nearest(Pose pose, Creases.CreaseEdge e, Vec p, boolean flat) {
     Vec a = pose.apply(e.from());
     Vec d = pose.apply(e.to()).minus(a);
     Vec to = p.minus(a);
@@ -165,14 +165,14 @@ final class MarkToMark {
     return a.plus(d.times(t));
   }
 
-  private Marks.Mark mark(Body b, Creases.Edge e, Vec at) {
+  private Marks.NamedMark mark(Body b, Creases.CreaseEdge e, Vec at) {
     List<Vec> faces = new ArrayList<>();
     upright(faces, b.pose().direct(e.n()));
     upright(faces, b.pose().direct(e.m()));
     Vec way = b.pose().direct(e.to().minus(e.from()).unit());
     List<Vec> edges =
         Math.abs(way.y()) < UPRIGHT ? List.of(new Vec(way.x(), 0, way.z()).unit()) : List.of();
-    return new Marks.Mark(at, "an edge of " + space.nameOf(b.id()), faces, edges);
+    return new Marks.NamedMark(at, "an edge of " + space.nameOf(b.id()), faces, edges);
   }
 
   private static void upright(List<Vec> faces, Vec n) {
@@ -184,16 +184,16 @@ final class MarkToMark {
   // ---- turning
 
   /** The turns at which a side lies flat on a face there, or an edge runs along one, degrees. */
-  private List<Double> turns(Marks.Mark there, Footing now) {
+  private List<Double> turns(Marks.NamedMark there, Footing now) {
     Piece lead = load.lead(now);
     int x = (int) Math.signum(load.mark().x());
     int z = (int) Math.signum(load.mark().z());
     List<Double> turns = new ArrayList<>();
-    if (q.meet() == Meet.faces) {
+    if (q.meet() == CarryMeet.faces) {
       for (Vec own : Marks.faces(lead, x, z)) {
         there.faces().forEach(n -> turns.add(between(own, n.times(-1))));
       }
-    } else if (q.meet() == Meet.edges) {
+    } else if (q.meet() == CarryMeet.edges) {
       for (Vec own : Marks.edges(lead, x, z)) {
         for (Vec e : there.edges()) {
           turns.add(between(own, e));

@@ -16,7 +16,7 @@ import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -120,7 +120,7 @@ final class Snaps {
     double h = piece.size().height();
     add(all, usual - lo, 2, "at its usual height", null, null, null);
     for (Piece n : neighbours) {
-      if (n.on().kind() == On.Kind.wall) {
+      if (n.on().kind() == On.OnKind.wall) {
         double a = n.at().y();
         double b = a + n.size().height();
         add(all, a - lo, 3, "underside level with " + n.name(), piece.at(), n.at(), null);
@@ -183,7 +183,7 @@ final class Snaps {
 
   private static String wall(String body) {
     PartName part = PartName.read(body);
-    return part.kind() == Kind.wall || part.kind() == Kind.skirting ? part.id() : null;
+    return part.kind() == PartKind.wall || part.kind() == PartKind.skirting ? part.id() : null;
   }
 
   private void clearance(List<Held> all, Reach r, double sign) {
@@ -252,7 +252,7 @@ final class Snaps {
           null);
       add(all, c - centre, 3, "middle in line with " + name, piece.at(), n.at(), null);
     }
-    if (piece.on().kind() == On.Kind.piece && space.has(piece.on().id())) {
+    if (piece.on().kind() == On.OnKind.piece && space.has(piece.on().id())) {
       Piece under = space.piece(piece.on().id());
       add(
           all,

@@ -20,7 +20,7 @@ import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -301,9 +301,9 @@ final class Stops {
   private List<Vec> inward(Body body) {
     PartName part = PartName.of(body);
     String wall = null;
-    if (PartName.is(body, Kind.wall, Kind.skirting)) {
+    if (PartName.is(body, PartKind.wall, PartKind.skirting)) {
       wall = part.id();
-    } else if (PartName.is(body, Kind.opening)) {
+    } else if (PartName.is(body, PartKind.opening)) {
       Opening o = space.shell().opening(part.id());
       wall = o == null ? null : o.wall();
     }

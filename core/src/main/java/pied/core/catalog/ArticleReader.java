@@ -104,7 +104,7 @@ public final class ArticleReader {
   }
 
   /** A pair is free between limits; a number is fixed; a list under "of"; or "from", "to", "by". */
-  private static Sizing.Rule rule(JsonNode n, String name) {
+  private static Sizing.SizingRule rule(JsonNode n, String name) {
     JsonNode r = need(n, name);
     if (r.isNumber()) {
       return new Sizing.Listed(List.of(r.doubleValue()));
@@ -117,7 +117,7 @@ public final class ArticleReader {
       r.get("of").forEach(v -> values.add(v.doubleValue()));
       return new Sizing.Listed(values);
     }
-    return new Sizing.Steps(
+    return new Sizing.SizingSteps(
         need(r, "from").doubleValue(), need(r, "to").doubleValue(), need(r, "by").doubleValue());
   }
 

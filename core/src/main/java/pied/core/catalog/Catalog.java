@@ -79,12 +79,12 @@ public final class Catalog {
   }
 
   /** Articles that answer a wish, the best first. */
-  public List<Article> find(Finder.Wish wish) {
+  public List<Article> find(Finder.FinderWish wish) {
     return finder.find(wish);
   }
 
   /** Articles that answer a text, of a kind (null or empty for all), the best first. */
   public List<Article> search(String text, String kind) {
-    return find(Finder.Wish.of(text, kind));
+    return find(Finder.FinderWish.of(text, kind));
   }
 }

@@ -74,14 +74,14 @@ public final class Finder {
    * @param mounting null for any
    * @param fits no larger than this in any direction; NaN where there is no limit
    */
-  public record Wish(String text, String kind, Mounting mounting, double[] fits) {
-    public static Wish of(String text, String kind) {
-      return new Wish(text, kind, null, null);
+  public record FinderWish(String text, String kind, Mounting mounting, double[] fits) {
+    public static FinderWish of(String text, String kind) {
+      return new FinderWish(text, kind, null, null);
     }
   }
 
   /** Articles that answer a wish, the best first; without a text in the order of the catalog. */
-  public List<Article> find(Wish wish) {
+  public List<Article> find(FinderWish wish) {
     List<String> typed = words(wish.text() == null ? "" : wish.text());
     double[] scores = new double[articles.size()];
     if (!typed.isEmpty()) {
@@ -93,18 +93,18 @@ public final class Finder {
         }
       }
     }
-    record Found(Article article, double score) {}
-    List<Found> found = new ArrayList<>();
+    record FoundArticle(Article article, double score) {}
+    List<FoundArticle> found = new ArrayList<>();
     for (int i = 0; i < scores.length; i++) {
       if ((typed.isEmpty() || scores[i] > 0) && allowed(articles.get(i), wish)) {
-        found.add(new Found(articles.get(i), scores[i]));
+        found.add(new FoundArticle(articles.get(i), scores[i]));
       }
     }
     found.sort(Comparator.comparingDouble(f -> -f.score));
-    return found.stream().map(Found::article).toList();
+    return found.stream().map(FoundArticle::article).toList();
   }
 
-  private static boolean allowed(Article a, Wish wish) {
+  private static boolean allowed(Article a, FinderWish wish) {
     String kind = wish.kind();
     if (kind != null && !kind.isEmpty() && !(a.kind() + "/").startsWith(kind + "/")) {
       return false;
@@ -120,7 +120,7 @@ public final class Finder {
   }
 
   /** It fits as it is; what would fit only if it were made smaller is not offered. */
-  private static boolean smallEnough(double natural, Sizing.Rule rule, double most) {
+  private static boolean smallEnough(double natural, Sizing.SizingRule rule, double most) {
     return Double.isNaN(most) || Math.min(natural, rule.most()) <= most + 1e-9;
   }
 

@@ -21,10 +21,15 @@ import pied.core.units.Said;
  * @param length the direction in which it is built to length ("width"), or null: for words only
  */
 public record Sizing(
-    Rule width, Rule depth, Rule height, Set<String> tied, boolean proportional, String length) {
+    SizingRule width,
+    SizingRule depth,
+    SizingRule height,
+    Set<String> tied,
+    boolean proportional,
+    String length) {
 
   /** What a direction of an article can measure, metres. */
-  public sealed interface Rule permits Free, Listed, Steps {
+  public sealed interface SizingRule permits Free, Listed, SizingSteps {
     double least();
 
     double most();
@@ -39,7 +44,7 @@ public record Sizing(
   }
 
   /** Anything from least to most. */
-  public record Free(double least, double most) implements Rule {
+  public record Free(double least, double most) implements SizingRule {
     @Override
     public boolean holds(double v) {
       return v >= least - SLACK && v <= most + SLACK;
@@ -57,7 +62,7 @@ public record Sizing(
   }
 
   /** One of several measures; one alone is fixed. */
-  public record Listed(List<Double> values) implements Rule {
+  public record Listed(List<Double> values) implements SizingRule {
     public Listed {
       values = List.copyOf(new TreeSet<>(values));
     }
@@ -95,7 +100,7 @@ public record Sizing(
   }
 
   /** From least to most in steps. */
-  public record Steps(double least, double most, double by) implements Rule {
+  public record SizingSteps(double least, double most, double by) implements SizingRule {
     @Override
     public boolean holds(double v) {
       double n = (v - least) / by;
@@ -117,7 +122,7 @@ public record Sizing(
 
   private static final double SLACK = 1e-9;
 
-  public Sizing(Rule width, Rule depth, Rule height, Set<String> tied) {
+  public Sizing(SizingRule width, SizingRule depth, SizingRule height, Set<String> tied) {
     this(width, depth, height, tied, false, null);
   }
 
@@ -138,7 +143,7 @@ public record Sizing(
   }
 
   /** What it can measure in a direction. */
-  public Rule rule(Measure m) {
+  public SizingRule rule(Measure m) {
     return switch (m) {
       case width -> width;
       case depth -> depth;
@@ -153,7 +158,7 @@ public record Sizing(
   public Size stepped(Size wanted) {
     Size s = wanted;
     for (Measure m : Measure.values()) {
-      Rule rule = rule(m);
+      SizingRule rule = rule(m);
       double v = m.of(s);
       boolean within = v >= rule.least() - SLACK && v <= rule.most() + SLACK;
       if (within && rule.least() < rule.most()) {
@@ -274,7 +279,7 @@ public record Sizing(
     return width.holds(s.width()) && depth.holds(s.depth()) && height.holds(s.height());
   }
 
-  private static void check(List<String> wrong, String word, double v, Rule rule) {
+  private static void check(List<String> wrong, String word, double v, SizingRule rule) {
     if (!(v > 0)) {
       throw new Refusal(
           "A size must be more than zero; " + Said.length(v) + " " + word + " was asked for.");

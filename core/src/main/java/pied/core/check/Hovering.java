@@ -25,7 +25,7 @@ final class Hovering implements Snag.Check {
         p.on().held()
             ? new Remedy("It is meant to be so", List.of(new HoldThere(List.of(p.id()))))
             : null;
-    return List.of(new Snag(p.id(), Snag.Kind.hovers, words, null, remedy, silence));
+    return List.of(new Snag(p.id(), Snag.SnagKind.hovers, words, null, remedy, silence));
   }
 
   private static String words(Mounting mounting) {

@@ -12,7 +12,7 @@ import pied.core.tool.place.BringIn;
 final class Outside implements Snag.Check {
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
-    boolean inWall = on.kind() == On.Kind.opening || Inset.holding(space.shell(), p.at()) != null;
+    boolean inWall = on.kind() == On.OnKind.opening || Inset.holding(space.shell(), p.at()) != null;
     boolean beyond = !inWall && !space.shell().holds(new Spot(p.at().x(), p.at().z()));
     boolean under = p.at().y() + p.size().height() < 0;
     boolean over = p.at().y() > space.shell().height();
@@ -21,6 +21,6 @@ final class Outside implements Snag.Check {
     }
     Remedy remedy = new Remedy("Bring it in", List.of(new BringIn(List.of(p.id()))));
     String words = p.name() + " is outside the room.";
-    return List.of(new Snag(p.id(), Snag.Kind.outside, words, null, remedy));
+    return List.of(new Snag(p.id(), Snag.SnagKind.outside, words, null, remedy));
   }
 }

@@ -31,11 +31,11 @@ final class Overlapping implements Snag.Check {
                 NAMED + 1);
     for (Body other : met.subList(0, Math.min(NAMED, met.size()))) {
       String words = p.name() + " overlaps " + space.nameOf(other.id()) + ".";
-      snags.add(new Snag(p.id(), Snag.Kind.overlaps, words, null, null));
+      snags.add(new Snag(p.id(), Snag.SnagKind.overlaps, words, null, null));
     }
     if (met.size() > NAMED) {
       String words = p.name() + " overlaps more than these.";
-      snags.add(new Snag(p.id(), Snag.Kind.overlaps, words, null, null));
+      snags.add(new Snag(p.id(), Snag.SnagKind.overlaps, words, null, null));
     }
     return snags;
   }

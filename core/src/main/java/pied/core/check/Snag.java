@@ -19,17 +19,18 @@ import pied.core.units.Deadline;
  */
 public record Snag(
     String piece,
-    Kind kind,
+    SnagKind kind,
     String words,
     @Nullable Double amount,
     @Nullable Remedy remedy,
     @Nullable Remedy silence) {
-  Snag(String piece, Kind kind, String words, @Nullable Double amount, @Nullable Remedy remedy) {
+  Snag(
+      String piece, SnagKind kind, String words, @Nullable Double amount, @Nullable Remedy remedy) {
     this(piece, kind, words, amount, remedy, null);
   }
 
   /** Sorts of snags. */
-  public enum Kind {
+  public enum SnagKind {
     hovers,
     overlaps,
     outside,

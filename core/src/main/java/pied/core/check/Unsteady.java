@@ -14,13 +14,13 @@ final class Unsteady implements Snag.Check {
     if (space.article(p).mounting() != Mounting.STANDS || p.attached()) {
       return List.of();
     }
-    boolean flat = on.kind() == On.Kind.piece && space.article(space.piece(on.id())).liesFlat();
-    boolean raised = on.kind() == On.Kind.piece && !flat || on.kind() == On.Kind.platform;
+    boolean flat = on.kind() == On.OnKind.piece && space.article(space.piece(on.id())).liesFlat();
+    boolean raised = on.kind() == On.OnKind.piece && !flat || on.kind() == On.OnKind.platform;
     double off = raised ? Support.beside(space, p) : 0;
     if (off == 0) {
       return List.of();
     }
     String words = p.name() + " would tip off " + space.nameOf(on) + ": its middle is not over it.";
-    return List.of(new Snag(p.id(), Snag.Kind.unstable, words, off, null));
+    return List.of(new Snag(p.id(), Snag.SnagKind.unstable, words, off, null));
   }
 }

@@ -28,13 +28,13 @@ final class Chains {
   }
 
   /** One stretch of a chain. */
-  private record Stretch(double from, double to, String label, Blank blank) {}
+  private record ChainStretch(double from, double to, String label, Blank blank) {}
 
-  private static List<Stretch> stretches(Shell shell, Wall w) {
+  private static List<ChainStretch> stretches(Shell shell, Wall w) {
     List<Opening> own = new ArrayList<>(shell.openings());
     own.removeIf(o -> !o.wall().equals(w.name()));
     own.sort(Comparator.comparingDouble(Opening::from));
-    List<Stretch> all = new ArrayList<>();
+    List<ChainStretch> all = new ArrayList<>();
     double at = 0;
     Opening last = null;
     for (Opening o : own) {
@@ -44,20 +44,20 @@ final class Chains {
       Edit edit = SetOpeningBuilder.builder().part(o.id()).build();
       String words = "the " + o.words();
       all.add(
-          new Stretch(
+          new ChainStretch(
               at,
               o.from(),
               last == null
                   ? "From the start of wall " + w.name() + " to " + words
                   : "Between the " + last.words() + " and " + words,
               new Blank(edit, last == null ? "from" : "gap")));
-      all.add(new Stretch(o.from(), o.to(), "Width of " + words, new Blank(edit, "width")));
+      all.add(new ChainStretch(o.from(), o.to(), "Width of " + words, new Blank(edit, "width")));
       at = o.to();
       last = o;
     }
     if (last != null) {
       all.add(
-          new Stretch(
+          new ChainStretch(
               at,
               w.length(),
               "From the " + last.words() + " to the end of wall " + w.name(),
@@ -82,11 +82,11 @@ final class Chains {
     Spot out1 = w.spot(0, -1);
     double nx = out1.x() - w.from().x();
     double nz = out1.z() - w.from().z();
-    List<Stretch> all = stretches(shell, w);
-    for (Stretch s : all) {
+    List<ChainStretch> all = stretches(shell, w);
+    for (ChainStretch s : all) {
       add(w.spot(s.from, -w.thickness()), w.spot(s.to, -w.thickness()), nx, nz, 1, s);
     }
-    Stretch whole = new Stretch(0, w.length(), length(w), whole(w));
+    ChainStretch whole = new ChainStretch(0, w.length(), length(w), whole(w));
     add(
         w.spot(0, -w.thickness()),
         w.spot(w.length(), -w.thickness()),
@@ -96,7 +96,7 @@ final class Chains {
         whole);
   }
 
-  private void add(Spot a, Spot b, double nx, double nz, int level, Stretch s) {
+  private void add(Spot a, Spot b, double nx, double nz, int level, ChainStretch s) {
     out.add(
         new Dimension(
             a.x(),
@@ -113,13 +113,13 @@ final class Chains {
 
   /** On an elevation, below the wall. */
   void below(Wall w, double down) {
-    List<Stretch> all = stretches(shell, w);
-    for (Stretch s : all) {
+    List<ChainStretch> all = stretches(shell, w);
+    for (ChainStretch s : all) {
       add(new Spot(s.from, down), new Spot(s.to, down), 0, 1, 1, s);
     }
     boolean partition = shell.partitions().stream().anyMatch(p -> p.id().equals(w.name()));
-    Stretch whole =
-        new Stretch(
+    ChainStretch whole =
+        new ChainStretch(
             0,
             w.length(),
             partition ? "Length of the " + w.name() : length(w),

@@ -6,7 +6,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import pied.core.solid.Body;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 
 /**
  * Fills the corners of a cut, where floor or ceiling ends at the inner face of a wall that is cut
@@ -23,9 +23,9 @@ final class CutCorners {
   void add(Body body, Geometry figure) {
     for (int i = 0; i < figure.getNumGeometries(); i++) {
       Envelope box = figure.getGeometryN(i).getEnvelopeInternal();
-      if (PartName.is(body, Kind.floor, Kind.ceiling)) {
+      if (PartName.is(body, PartKind.floor, PartKind.ceiling)) {
         slabs.add(box);
-      } else if (PartName.is(body, Kind.wall)) {
+      } else if (PartName.is(body, PartKind.wall)) {
         walls.add(box);
       }
     }
@@ -45,7 +45,7 @@ final class CutCorners {
           double low = s.getMinY();
           double high = s.getMaxY();
           double[] ring = {a, low, b, low, b, high, a, high};
-          all.add(Ink.rings(Ink.Style.cut, null, List.of(ring)));
+          all.add(Ink.rings(Ink.InkStyle.cut, null, List.of(ring)));
         }
       }
     }

@@ -25,7 +25,7 @@ import pied.core.units.LengthUnit;
  */
 public record Elevation(
     String title,
-    Look look,
+    ElevationLook look,
     double[] extent,
     List<Ink> inks,
     List<Ink> figures,
@@ -35,7 +35,7 @@ public record Elevation(
     Vec right,
     Vec toEye,
     double from,
-    @Nullable Cut cut) {
+    @Nullable ElevationCut cut) {
 
   /**
    * Where a section cuts.
@@ -43,16 +43,16 @@ public record Elevation(
    * @param at in the chosen unit
    * @param direction along which that is read: "across" or "deep"
    */
-  public record Cut(String at, String direction, List<Facing> ways) {
-    static Cut of(Look look, Shell shell, LengthUnit unit) {
+  public record ElevationCut(String at, String direction, List<ElevationFacing> ways) {
+    static ElevationCut of(ElevationLook look, Shell shell, LengthUnit unit) {
       boolean along = look.way().along();
-      List<Facing> ways = new ArrayList<>();
-      for (Way w : Way.values()) {
-        if (w != Way.wall) {
-          ways.add(new Facing(w, w.words(shell.stage() != null), w.along() == along));
+      List<ElevationFacing> ways = new ArrayList<>();
+      for (LookWay w : LookWay.values()) {
+        if (w != LookWay.wall) {
+          ways.add(new ElevationFacing(w, w.words(shell.stage() != null), w.along() == along));
         }
       }
-      return new Cut(unit.fine(look.at()), along ? "across" : "deep", ways);
+      return new ElevationCut(unit.fine(look.at()), along ? "across" : "deep", ways);
     }
   }
 
@@ -61,10 +61,10 @@ public record Elevation(
    *
    * @param same whether the cut stays where it is
    */
-  public record Facing(Way way, String words, boolean same) {}
+  public record ElevationFacing(LookWay way, String words, boolean same) {}
 
   /** Ways to look. */
-  public enum Way {
+  public enum LookWay {
     /** At a wall or a face of a partition. */
     wall,
     /** Upstage or to the back, cut across the space. */
@@ -105,27 +105,29 @@ public record Elevation(
   /**
    * What to look at.
    *
-   * @param wall name of the wall, for {@link Way#wall}
+   * @param wall name of the wall, for {@link LookWay#wall}
    * @param at for a wall: how far before it one stands; else where the cut goes, across or deep in
    *     the space. Metres; null for the usual
    */
-  public record Look(Way way, String wall, Double at) {
+  public record ElevationLook(LookWay way, String wall, Double at) {
     /**
      * The looks that a space offers: at every wall, and on a stage into it from the front.
      *
      * @return at most so many as one can choose from
      */
-    public static List<Look> offered(Shell shell) {
-      List<Look> all = new ArrayList<>();
+    public static List<ElevationLook> offered(Shell shell) {
+      List<ElevationLook> all = new ArrayList<>();
       if (shell.stage() != null) {
-        all.add(new Look(Way.back, null, null));
+        all.add(new ElevationLook(LookWay.back, null, null));
       }
       for (Wall w : shell.walls()) {
         if (!w.open() && all.size() < 24) {
-          all.add(new Look(Way.wall, w.name(), null));
+          all.add(new ElevationLook(LookWay.wall, w.name(), null));
         }
       }
-      shell.partitions().stream().limit(8).forEach(p -> all.add(new Look(Way.wall, p.id(), null)));
+      shell.partitions().stream()
+          .limit(8)
+          .forEach(p -> all.add(new ElevationLook(LookWay.wall, p.id(), null)));
       return all;
     }
   }

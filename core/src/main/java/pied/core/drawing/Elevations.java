@@ -18,7 +18,7 @@ import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -39,9 +39,10 @@ public final class Elevations {
 
   private static final double HAIR = 1e-6;
 
-  private record Key(int mesh, Eye eye) {}
+  private record ElevationKey(int mesh, Eye eye) {}
 
-  private record Shape(Mesh mesh, List<SeenEdges.Edge> edges, List<double[]> outlines) {
+  private record ElevationShape(
+      Mesh mesh, List<SeenEdges.SeenEdge> edges, List<double[]> outlines) {
     /** Roughly: an edge is two points and what it belongs to. */
     long bytes() {
       return mesh.bytes()
@@ -50,15 +51,16 @@ public final class Elevations {
     }
   }
 
-  private final Map<Key, Shape> kept = BoundedCache.room(SHARE, Shape::bytes);
+  private final Map<ElevationKey, ElevationShape> kept =
+      BoundedCache.room(SHARE, ElevationShape::bytes);
 
   /**
    * Draws what is seen.
    *
    * @throws Refusal if there is no such wall, or the cut lies outside the space
    */
-  public Elevation draw(Space space, Elevation.Look look, LengthUnit unit) {
-    return new Draughtsman(space, look, unit).draw();
+  public Elevation draw(Space space, Elevation.ElevationLook look, LengthUnit unit) {
+    return new ElevationDraughtsman(space, look, unit).draw();
   }
 
   /**
@@ -67,25 +69,26 @@ public final class Elevations {
    * @param zero the point of the space at 0, 0
    * @param pieces ids of those that are seen
    */
-  public record Sheet(Eye eye, Vec zero, Set<String> pieces) {}
+  public record ElevationSheet(Eye eye, Vec zero, Set<String> pieces) {}
 
   /**
    * The same without drawing it.
    *
    * @throws Refusal if there is no such wall, or the cut lies outside the space
    */
-  public static Sheet sheet(Space space, Elevation.Look look) {
-    Draughtsman d = new Elevations().new Draughtsman(space, look, LengthUnit.M);
+  public static ElevationSheet sheet(Space space, Elevation.ElevationLook look) {
+    ElevationDraughtsman d = new Elevations().new ElevationDraughtsman(space, look, LengthUnit.M);
     Set<String> pieces = new HashSet<>();
     d.seen().forEach(s -> pieces.add(s.body.id()));
-    return new Sheet(d.eye, d.zero, pieces);
+    return new ElevationSheet(d.eye, d.zero, pieces);
   }
 
-  private Shape shape(Mesh mesh, Eye eye) {
-    Key key = new Key(System.identityHashCode(mesh), eye);
-    Shape shape = kept.get(key);
+  private ElevationShape shape(Mesh mesh, Eye eye) {
+    ElevationKey key = new ElevationKey(System.identityHashCode(mesh), eye);
+    ElevationShape shape = kept.get(key);
     if (shape == null || shape.mesh != mesh) {
-      shape = new Shape(mesh, SeenEdges.unhidden(mesh, eye), LineDrawing.outlines(mesh, eye));
+      shape =
+          new ElevationShape(mesh, SeenEdges.unhidden(mesh, eye), LineDrawing.outlines(mesh, eye));
       kept.put(key, shape);
     }
     return shape;
@@ -94,11 +97,11 @@ public final class Elevations {
   /** A body as it lies before the eye: its box in the drawing, and its depths toward the eye. */
   private record Seen(Body body, Envelope box, double far, double near) {}
 
-  private final class Draughtsman {
+  private final class ElevationDraughtsman {
     private final Space space;
     private final Shell shell;
     private final LengthUnit unit;
-    private final Elevation.Look look;
+    private final Elevation.ElevationLook look;
     private final Wall wall;
     private final String title;
     private final Eye eye;
@@ -116,11 +119,11 @@ public final class Elevations {
     private final CutCorners corners = new CutCorners();
     private final MeshTree.RayHit hit = new MeshTree.RayHit();
 
-    Draughtsman(Space space, Elevation.Look asked, LengthUnit unit) {
+    ElevationDraughtsman(Space space, Elevation.ElevationLook asked, LengthUnit unit) {
       this.space = space;
       this.shell = space.shell();
       this.unit = unit;
-      section = asked.way() != Elevation.Way.wall;
+      section = asked.way() != Elevation.LookWay.wall;
       Envelope floor = shell.floor().getEnvelopeInternal();
       double under = shell.stage() == null ? 0 : -shell.stage().level();
       double thick =
@@ -145,7 +148,7 @@ public final class Elevations {
                   + " before it.");
         }
         cut = ground + at;
-        look = new Elevation.Look(Elevation.Way.wall, wall.name(), at);
+        look = new Elevation.ElevationLook(Elevation.LookWay.wall, wall.name(), at);
         frame = new Envelope(-thick, wall.length() + thick, -shell.height() - 0.2, 0.2 - under);
         title = "Elevation of " + space.wallName(wall.name());
         return;
@@ -158,7 +161,9 @@ public final class Elevations {
       double most = along ? floor.getMaxX() : floor.getMaxY();
       // a stage is looked into from just behind its setting line
       double usual =
-          shell.stage() != null && asked.way() == Elevation.Way.back ? -0.05 : (least + most) / 2;
+          shell.stage() != null && asked.way() == Elevation.LookWay.back
+              ? -0.05
+              : (least + most) / 2;
       double at = asked.at() == null ? usual : asked.at();
       if (!(at > least && at < most)) {
         throw new Refusal(
@@ -171,7 +176,7 @@ public final class Elevations {
       eye = Eye.level(toEye);
       zero = Vec.ZERO;
       cut = (along ? toEye.x() : toEye.z()) * at;
-      look = new Elevation.Look(asked.way(), null, at);
+      look = new Elevation.ElevationLook(asked.way(), null, at);
       double a = along ? floor.getMinY() : floor.getMinX();
       double b = along ? floor.getMaxY() : floor.getMaxX();
       double side = along ? eye.right().z() : eye.right().x();
@@ -199,7 +204,7 @@ public final class Elevations {
                   from.at(Math.min(1.5, shell.height() / 2)),
                   w.inward(),
                   1e4,
-                  b -> PartName.is(b, Kind.wall));
+                  b -> PartName.is(b, PartKind.wall));
       return met == null ? STEP_BACK * 2 : met.distance();
     }
 
@@ -216,7 +221,7 @@ public final class Elevations {
       for (Seen s : seen) {
         edges(s, seen);
         if (space.has(s.body.id())) {
-          outlines.add(Ink.rings(Ink.Style.piece, s.body.id(), outline(s)));
+          outlines.add(Ink.rings(Ink.InkStyle.piece, s.body.id(), outline(s)));
         }
       }
       openings(outlines);
@@ -236,7 +241,7 @@ public final class Elevations {
           eye.right(),
           eye.toEye(),
           Math.toDegrees(Math.atan2(eye.toEye().x(), eye.toEye().z())),
-          section ? Elevation.Cut.of(look, shell, unit) : null);
+          section ? Elevation.ElevationCut.of(look, shell, unit) : null);
     }
 
     /** Openings of the wall looked at, behind all pieces. */
@@ -250,7 +255,7 @@ public final class Elevations {
           double[] ring = {
             o.from(), -o.sill(), o.to(), -o.sill(), o.to(), -o.head(), o.from(), -o.head()
           };
-          own.add(Ink.rings(Ink.Style.gap, o.name().text(), List.of(ring)));
+          own.add(Ink.rings(Ink.InkStyle.gap, o.name().text(), List.of(ring)));
         }
       }
       outlines.addAll(0, own);
@@ -266,7 +271,7 @@ public final class Elevations {
             piece && !section
                 ? (s.near + s.far) / 2 > cut || s.far < ground - 0.05
                 : s.far > cut - HAIR;
-        boolean framed = !PartName.is(b, Kind.auditorium) || section;
+        boolean framed = !PartName.is(b, PartKind.auditorium) || section;
         if (!gone && framed && space.seen(b) && s.box.intersects(frame)) {
           seen.add(s);
         }
@@ -319,10 +324,10 @@ public final class Elevations {
               r[i] -= eye.u(zero);
             }
           });
-      Ink.Style style =
-          space.has(s.body.id()) || PartName.is(s.body, Kind.opening)
-              ? Ink.Style.cutPiece
-              : Ink.Style.cut;
+      Ink.InkStyle style =
+          space.has(s.body.id()) || PartName.is(s.body, PartKind.opening)
+              ? Ink.InkStyle.cutPiece
+              : Ink.InkStyle.cut;
       if (!rings.isEmpty()) {
         inks.add(Ink.rings(style, s.body.id(), rings));
       }
@@ -332,7 +337,7 @@ public final class Elevations {
     private void edges(Seen s, List<Seen> all) {
       Pose pose = s.body.pose();
       boolean crossing = crosses(s);
-      List<SeenEdges.Edge> own =
+      List<SeenEdges.SeenEdge> own =
           crossing
               ? SeenEdges.facing(s.body.mesh(), eye.within(pose))
               : shape(s.body.mesh(), eye.within(pose)).edges();
@@ -343,9 +348,9 @@ public final class Elevations {
         }
       }
       List<double[]> lines = new ArrayList<>();
-      for (SeenEdges.Edge e : own) {
-        SeenEdges.Edge there =
-            new SeenEdges.Edge(pose.apply(e.from()), pose.apply(e.to()), pose.direct(e.lift()));
+      for (SeenEdges.SeenEdge e : own) {
+        SeenEdges.SeenEdge there =
+            new SeenEdges.SeenEdge(pose.apply(e.from()), pose.apply(e.to()), pose.direct(e.lift()));
         if (crossing) {
           there = behind(there);
           if (there == null) {
@@ -361,12 +366,12 @@ public final class Elevations {
       }
       if (!lines.isEmpty()) {
         boolean piece = space.has(s.body.id());
-        inks.add(Ink.lines(piece ? Ink.Style.piece : Ink.Style.edge, s.body.id(), lines));
+        inks.add(Ink.lines(piece ? Ink.InkStyle.piece : Ink.InkStyle.edge, s.body.id(), lines));
       }
     }
 
     /** Those before an edge: the others need not be asked at every point of it. */
-    private List<Seen> over(SeenEdges.Edge e, List<Seen> before) {
+    private List<Seen> over(SeenEdges.SeenEdge e, List<Seen> before) {
       double u = eye.u(zero);
       Envelope box =
           new Envelope(eye.u(e.from()) - u, eye.u(e.to()) - u, eye.v(e.from()), eye.v(e.to()));
@@ -381,7 +386,7 @@ public final class Elevations {
     }
 
     /** The part of an edge that lies behind the cut, or null. */
-    private SeenEdges.Edge behind(SeenEdges.Edge e) {
+    private SeenEdges.SeenEdge behind(SeenEdges.SeenEdge e) {
       double a = eye.toEye().dot(e.from()) - cut + HAIR;
       double b = eye.toEye().dot(e.to()) - cut + HAIR;
       if (a > 0 && b > 0) {
@@ -389,7 +394,7 @@ public final class Elevations {
       }
       Vec from = a > 0 ? e.at(a / (a - b)) : e.from();
       Vec to = b > 0 ? e.at(a / (a - b)) : e.to();
-      return new SeenEdges.Edge(from, to, e.lift());
+      return new SeenEdges.SeenEdge(from, to, e.lift());
     }
 
     private boolean open(Vec p, List<Seen> before) {

@@ -10,9 +10,10 @@ import pied.core.Nullable;
  * @param rings closed figures x, y, x, y…, metres; holes are rings of their own
  * @param lines segments x1, y1, x2, y2
  */
-public record Ink(Style style, @Nullable String part, List<double[]> rings, List<double[]> lines) {
+public record Ink(
+    InkStyle style, @Nullable String part, List<double[]> rings, List<double[]> lines) {
   /** What lines stand for; how heavy and in which colour is the drawing's own affair. */
-  public enum Style {
+  public enum InkStyle {
     /** The floor one stands on. */
     floor,
     /** A raised area of floor. */
@@ -47,11 +48,11 @@ public record Ink(Style style, @Nullable String part, List<double[]> rings, List
     piece
   }
 
-  static Ink rings(Style style, String part, List<double[]> rings) {
+  static Ink rings(InkStyle style, String part, List<double[]> rings) {
     return new Ink(style, part, rings, List.of());
   }
 
-  static Ink lines(Style style, String part, List<double[]> lines) {
+  static Ink lines(InkStyle style, String part, List<double[]> lines) {
     return new Ink(style, part, List.of(), lines);
   }
 }

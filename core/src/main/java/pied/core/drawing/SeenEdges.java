@@ -24,7 +24,7 @@ final class SeenEdges {
    *
    * @param lift from the surface toward where one sees it, of length 1
    */
-  record Edge(Vec from, Vec to, Vec lift) {
+  record SeenEdge(Vec from, Vec to, Vec lift) {
     /** The point a share of the way along. */
     Vec at(double t) {
       return from.plus(to.minus(from).times(t));
@@ -32,31 +32,31 @@ final class SeenEdges {
   }
 
   /** All edges that face the eye, be they hidden or not. */
-  static List<Edge> facing(Mesh mesh, Eye eye) {
-    List<Edge> edges = new ArrayList<>();
-    for (Creases.Edge e : Creases.all(mesh)) {
+  static List<SeenEdge> facing(Mesh mesh, Eye eye) {
+    List<SeenEdge> edges = new ArrayList<>();
+    for (Creases.CreaseEdge e : Creases.all(mesh)) {
       double a = e.n().dot(eye.toEye());
       double b = e.m().dot(eye.toEye());
       boolean toEye = a > 1e-6 || b > 1e-6;
       boolean turns = a * b < 0 && Math.min(a, b) < -1e-6;
       if (toEye && (e.sharp() || turns)) {
-        edges.add(new Edge(e.from(), e.to(), a >= b ? e.n() : e.m()));
+        edges.add(new SeenEdge(e.from(), e.to(), a >= b ? e.n() : e.m()));
       }
     }
     return edges;
   }
 
   /** The stretches of edges that the mesh itself does not hide. */
-  static List<Edge> unhidden(Mesh mesh, Eye eye) {
+  static List<SeenEdge> unhidden(Mesh mesh, Eye eye) {
     MeshTree.RayHit hit = new MeshTree.RayHit();
-    List<Edge> seen = new ArrayList<>();
+    List<SeenEdge> seen = new ArrayList<>();
     Vec d = eye.toEye();
-    for (Edge e : facing(mesh, eye)) {
+    for (SeenEdge e : facing(mesh, eye)) {
       trace(
           e,
           eye,
           p -> !mesh.tree().any(p.x(), p.y(), p.z(), d.x(), d.y(), d.z(), 1e4, hit),
-          (a, b) -> seen.add(new Edge(a, b, e.lift)));
+          (a, b) -> seen.add(new SeenEdge(a, b, e.lift)));
     }
     return seen;
   }
@@ -66,7 +66,7 @@ final class SeenEdges {
    *
    * @param open whether a point, a little off the surface, is seen
    */
-  static void trace(Edge e, Eye eye, Predicate<Vec> open, BiConsumer<Vec, Vec> stretch) {
+  static void trace(SeenEdge e, Eye eye, Predicate<Vec> open, BiConsumer<Vec, Vec> stretch) {
     double length = Math.hypot(eye.u(e.to) - eye.u(e.from), eye.v(e.to) - eye.v(e.from));
     if (length < SHORT) {
       return;
@@ -102,7 +102,7 @@ final class SeenEdges {
     return (a + b) / 2;
   }
 
-  private static Vec between(Edge e, double t) {
+  private static Vec between(SeenEdge e, double t) {
     return e.from.plus(e.to.minus(e.from).times(t));
   }
 }

@@ -38,10 +38,10 @@ public record ShellPlan(
 
   /** Draws the plan. */
   public static ShellPlan of(Space space, String title, LengthUnit unit) {
-    return new Draughtsman(space, title, unit).draw();
+    return new PlanDraughtsman(space, title, unit).draw();
   }
 
-  private static final class Draughtsman {
+  private static final class PlanDraughtsman {
     private static final GeometryFactory PLANE = new GeometryFactory();
 
     private final Space space;
@@ -52,7 +52,7 @@ public record ShellPlan(
     private final List<Label> labels = new ArrayList<>();
     private final List<Dimension> dimensions = new ArrayList<>();
 
-    Draughtsman(Space space, String title, LengthUnit unit) {
+    PlanDraughtsman(Space space, String title, LengthUnit unit) {
       this.space = space;
       this.shell = space.shell();
       this.title = title;
@@ -60,7 +60,7 @@ public record ShellPlan(
     }
 
     ShellPlan draw() {
-      inks.add(Ink.rings(Ink.Style.floor, PartName.FLOOR.text(), rings(shell.floor())));
+      inks.add(Ink.rings(Ink.InkStyle.floor, PartName.FLOOR.text(), rings(shell.floor())));
       seats();
       shell.platforms().stream()
           .sorted(Comparator.comparingDouble(Platform::height))
@@ -72,7 +72,7 @@ public record ShellPlan(
       shell
           .columns()
           .forEach(
-              c -> inks.add(Ink.rings(Ink.Style.cut, part(c), rings(ShellBodies.footprint(c)))));
+              c -> inks.add(Ink.rings(Ink.InkStyle.cut, part(c), rings(ShellBodies.footprint(c)))));
       shell.bars().forEach(this::bar);
       stageLines();
       if (walls.size() <= 40) {
@@ -85,7 +85,7 @@ public record ShellPlan(
         e.expandToInclude(w.outerTo().x(), w.outerTo().z());
       }
       for (Opening o : shell.openings()) {
-        if (o.opens() == Opening.Way.out) {
+        if (o.opens() == Opening.OpeningWay.out) {
           Wall w = shell.wall(o.wall());
           Spot tip = w.spot(o.from(), -w.thickness() - o.width());
           e.expandToInclude(tip.x(), tip.z());
@@ -105,7 +105,7 @@ public record ShellPlan(
     // ---- floors
 
     private void platform(Platform p) {
-      inks.add(Ink.rings(Ink.Style.raised, p.name().text(), List.of(ring(p.outline()))));
+      inks.add(Ink.rings(Ink.InkStyle.raised, p.name().text(), List.of(ring(p.outline()))));
       Spot at = labelSpot(p.outline());
       labels.add(new Label("height", "+" + unit.text(p.height()), at.x(), at.z()));
     }
@@ -130,7 +130,7 @@ public record ShellPlan(
       String part = f.name().text();
       double h = f.width() / 2;
       List<double[]> lines = new ArrayList<>();
-      if (f.kind() == Flight.Kind.steps) {
+      if (f.kind() == Flight.FlightKind.steps) {
         for (int i = 1; i < f.count(); i++) {
           lines.add(segment(f.spot(i * f.going(), -h), f.spot(i * f.going(), h)));
         }
@@ -141,7 +141,7 @@ public record ShellPlan(
       lines.add(segment(foot, head));
       lines.add(segment(head, f.spot(f.down(head) + arm, -arm * 0.6)));
       lines.add(segment(head, f.spot(f.down(head) + arm, arm * 0.6)));
-      inks.add(new Ink(Ink.Style.stair, part, List.of(ring(f.outline())), lines));
+      inks.add(new Ink(Ink.InkStyle.stair, part, List.of(ring(f.outline())), lines));
     }
 
     private void seats() {
@@ -161,7 +161,7 @@ public record ShellPlan(
                     new Spot(w, z + 0.24),
                     new Spot(-w, z + 0.24))));
       }
-      inks.add(Ink.rings(Ink.Style.seat, null, rows));
+      inks.add(Ink.rings(Ink.InkStyle.seat, null, rows));
       labels.add(new Label("note", "row 1", -w, Auditorium.row(stage, 0) - 0.24, "start"));
     }
 
@@ -172,12 +172,12 @@ public record ShellPlan(
       Envelope e = shell.floor().getEnvelopeInternal();
       inks.add(
           Ink.lines(
-              Ink.Style.centre,
+              Ink.InkStyle.centre,
               null,
               List.of(new double[] {0, e.getMinY(), 0, Math.max(0, e.getMaxY()) + 0.5})));
       inks.add(
           Ink.lines(
-              Ink.Style.setting, null, List.of(new double[] {e.getMinX(), 0, e.getMaxX(), 0})));
+              Ink.InkStyle.setting, null, List.of(new double[] {e.getMinX(), 0, e.getMaxX(), 0})));
       double rake = shell.stage().rake();
       String raked =
           rake > 0 ? ", raked 1 in " + Math.round(1 / rake * 10) / 10.0 + " from here" : "";
@@ -195,7 +195,7 @@ public record ShellPlan(
         labels.add(new Label("wall", w.name(), at.x(), at.z()));
         return;
       }
-      solid(w, polygon(List.of(w.from(), w.to(), w.outerTo(), w.outerFrom())), Ink.Style.cut);
+      solid(w, polygon(List.of(w.from(), w.to(), w.outerTo(), w.outerFrom())), Ink.InkStyle.cut);
       Spot at = w.spot(clear(w), -w.thickness() / 2);
       labels.add(new Label("wall", w.name(), at.x(), at.z()));
     }
@@ -222,14 +222,14 @@ public record ShellPlan(
     private void partition(Partition p) {
       Wall w = p.face();
       Polygon figure = polygon(List.of(w.from(), w.to(), w.outerTo(), w.outerFrom()));
-      solid(w, figure, p.height() < CUT ? Ink.Style.low : Ink.Style.cut);
+      solid(w, figure, p.height() < CUT ? Ink.InkStyle.low : Ink.InkStyle.cut);
     }
 
-    private void solid(Wall w, Geometry figure, Ink.Style style) {
+    private void solid(Wall w, Geometry figure, Ink.InkStyle style) {
       List<Opening> own = shell.openings().stream().filter(o -> o.wall().equals(w.name())).toList();
       for (Opening o : own) {
         if (isCut(o)) {
-          double deep = o.kind() == Opening.Kind.niche ? o.depth() : w.thickness() + 0.01;
+          double deep = o.kind() == Opening.OpeningKind.niche ? o.depth() : w.thickness() + 0.01;
           figure =
               figure.difference(
                   polygon(
@@ -250,10 +250,10 @@ public record ShellPlan(
 
     private void opening(Wall w, Opening o) {
       String part = o.name().text();
-      double t = o.kind() == Opening.Kind.niche ? o.depth() : w.thickness();
+      double t = o.kind() == Opening.OpeningKind.niche ? o.depth() : w.thickness();
       inks.add(
           Ink.rings(
-              isCut(o) ? Ink.Style.gap : Ink.Style.overhead,
+              isCut(o) ? Ink.InkStyle.gap : Ink.InkStyle.overhead,
               part,
               List.of(
                   ring(
@@ -271,7 +271,7 @@ public record ShellPlan(
           for (double off : new double[] {0, -t * 0.4, -t * 0.6, -t}) {
             lines.add(segment(w.spot(o.from(), off), w.spot(o.to(), off)));
           }
-          inks.add(Ink.lines(Ink.Style.glass, part, lines));
+          inks.add(Ink.lines(Ink.InkStyle.glass, part, lines));
         }
         case door -> leaf(w, o, part, o.hinge() == Opening.Hand.left, o.width());
         case doubleDoor -> {
@@ -285,7 +285,7 @@ public record ShellPlan(
           double m = (a + b) / 2;
           inks.add(
               Ink.lines(
-                  Ink.Style.leaf,
+                  Ink.InkStyle.leaf,
                   part,
                   List.of(
                       segment(w.spot(a, -t * 0.4), w.spot(m + lap, -t * 0.4)),
@@ -299,14 +299,14 @@ public record ShellPlan(
 
     /** A leaf standing open at a right angle, and the quarter of a circle on which it swings. */
     private void leaf(Wall w, Opening o, String part, boolean atFrom, double width) {
-      boolean in = o.opens() == Opening.Way.in;
+      boolean in = o.opens() == Opening.OpeningWay.in;
       double face = in ? 0 : -w.thickness();
       double hinge = atFrom ? o.from() : o.to();
       double way = atFrom ? 1 : -1;
       double side = in ? 1 : -1;
       inks.add(
           Ink.lines(
-              Ink.Style.leaf,
+              Ink.InkStyle.leaf,
               part,
               List.of(segment(w.spot(hinge, face), w.spot(hinge, face + side * width)))));
       List<double[]> arc = new ArrayList<>();
@@ -318,14 +318,14 @@ public record ShellPlan(
         arc.add(segment(before, next));
         before = next;
       }
-      inks.add(Ink.lines(Ink.Style.swing, part, arc));
+      inks.add(Ink.lines(Ink.InkStyle.swing, part, arc));
     }
 
     private void bar(Bar b) {
       double h = b.length() / 2;
       inks.add(
           Ink.rings(
-              Ink.Style.overhead,
+              Ink.InkStyle.overhead,
               b.name().text(),
               List.of(
                   ring(

@@ -104,7 +104,7 @@ public record Change(@JsonValue List<Difference> all) {
     return pieces()
         .filter(d -> d.before() == null)
         .map(OfPiece::piece)
-        .filter(p -> p.on().kind() != On.Kind.piece || !all.contains(p.on().id()))
+        .filter(p -> p.on().kind() != On.OnKind.piece || !all.contains(p.on().id()))
         .map(Piece::id)
         .toList();
   }

@@ -61,7 +61,7 @@ public final class Copies {
     List<Piece> made = new ArrayList<>();
     for (Piece p : placed) {
       boolean along =
-          p.on().kind() == On.Kind.piece
+          p.on().kind() == On.OnKind.piece
               && ids.containsKey(p.on().id())
               && !onFirst.contains(p.id());
       String group = p.keeping().group();

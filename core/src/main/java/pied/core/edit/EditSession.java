@@ -395,7 +395,7 @@ public final class EditSession {
     tops.removeIf(
         id -> {
           On on = space.piece(id).on();
-          return on.kind() == On.Kind.piece && all.contains(on.id());
+          return on.kind() == On.OnKind.piece && all.contains(on.id());
         });
     return tops;
   }
@@ -419,7 +419,7 @@ public final class EditSession {
 
   private int carriersOf(String id) {
     int n = 0;
-    for (On on = piece(id).on(); on.kind() == On.Kind.piece; on = piece(on.id()).on()) {
+    for (On on = piece(id).on(); on.kind() == On.OnKind.piece; on = piece(on.id()).on()) {
       n++;
     }
     return n;

@@ -199,7 +199,7 @@ final class Follow {
 
   /** What the carrier of a piece is a twin by. */
   private @Nullable Partner twin(On on) {
-    if (on.kind() != On.Kind.piece) {
+    if (on.kind() != On.OnKind.piece) {
       return null;
     }
     Partner p = session.piece(on.id()).keeping().twin();

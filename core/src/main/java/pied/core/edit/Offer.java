@@ -11,9 +11,9 @@ import pied.core.Nullable;
  *     taken as it was asked for
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Offer(String words, List<Edit> edits, @Nullable Step step) {
+public record Offer(String words, List<Edit> edits, @Nullable OfferStep step) {
   /** How a step through the history is taken where others changed the same since. */
-  public enum Step {
+  public enum OfferStep {
     /** What is still possible of an undo. */
     undoPossible,
     /** All that came since is undone too. */
@@ -26,7 +26,7 @@ public record Offer(String words, List<Edit> edits, @Nullable Step step) {
     this(words, edits, null);
   }
 
-  public Offer(String words, Step step) {
+  public Offer(String words, OfferStep step) {
     this(words, List.of(), step);
   }
 }

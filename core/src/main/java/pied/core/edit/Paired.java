@@ -31,7 +31,7 @@ public final class Paired {
             .map(
                 p -> {
                   On on = p.on();
-                  boolean along = on.kind() == On.Kind.piece && others.containsKey(on.id());
+                  boolean along = on.kind() == On.OnKind.piece && others.containsKey(on.id());
                   return image(session, line, p, along ? On.piece(others.get(on.id())) : on);
                 })
             .toList());

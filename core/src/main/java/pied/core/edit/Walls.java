@@ -23,7 +23,7 @@ public final class Walls {
    */
   public static Wall named(Shell shell, @Nullable String name) {
     PartName part = PartName.read(EditSession.need(name, "wall"));
-    Wall w = shell.wall(part.kind() == PartName.Kind.wall ? part.id() : name);
+    Wall w = shell.wall(part.kind() == PartName.PartKind.wall ? part.id() : name);
     if (w == null) {
       throw new Refusal("There is no wall “" + part.id() + "” here.");
     }

@@ -50,9 +50,10 @@ public final class GltfScene {
   /**
    * What of a mesh is written: for every part the attributes, and the corners if they are shared.
    */
-  private record Geometry(int number, Mesh mesh, Map<Integer, Part> plain, Map<Integer, Part> on) {}
+  private record Geometry(
+      int number, Mesh mesh, Map<Integer, ScenePart> plain, Map<Integer, ScenePart> on) {}
 
-  private record Part(ObjectNode attributes, @Nullable Integer indices) {}
+  private record ScenePart(ObjectNode attributes, @Nullable Integer indices) {}
 
   private static final class Bytes extends ByteArrayOutputStream {
     /** Where the next ones begin, at a whole number of four. */
@@ -157,7 +158,7 @@ public final class GltfScene {
       Look look = looks.get(part);
       boolean pictured = look.picture() != null && g.mesh.uv() != null;
       int own = part;
-      Part written =
+      ScenePart written =
           (pictured ? g.on : g.plain)
               .computeIfAbsent(part, k -> pictured ? pictured(g.mesh, own) : plain(g, own));
       if (written.attributes == null) {
@@ -184,11 +185,11 @@ public final class GltfScene {
   }
 
   /** A part whose corners share the vertices that are of it. */
-  private Part plain(Geometry g, int part) {
+  private ScenePart plain(Geometry g, int part) {
     Mesh mesh = g.mesh;
     int[] at = corners(mesh, part);
     if (at.length == 0) {
-      return new Part(null, null);
+      return new ScenePart(null, null);
     }
     int[] used = Arrays.stream(at).map(i -> mesh.corners()[i]).sorted().distinct().toArray();
     ByteBuffer corners = bytes(4 * at.length);
@@ -196,14 +197,14 @@ public final class GltfScene {
       corners.putInt(Arrays.binarySearch(used, mesh.corners()[i]));
     }
     ObjectNode attributes = attributes(mesh, used);
-    return new Part(attributes, accessor(corners, ELEMENTS, INT, at.length, "SCALAR"));
+    return new ScenePart(attributes, accessor(corners, ELEMENTS, INT, at.length, "SCALAR"));
   }
 
   /** A part with a picture: a corner may be at another place of it in every triangle. */
-  private Part pictured(Mesh mesh, int part) {
+  private ScenePart pictured(Mesh mesh, int part) {
     int[] at = corners(mesh, part);
     if (at.length == 0) {
-      return new Part(null, null);
+      return new ScenePart(null, null);
     }
     int[] vertices = Arrays.stream(at).map(i -> mesh.corners()[i]).toArray();
     ObjectNode attributes = attributes(mesh, vertices);
@@ -212,7 +213,7 @@ public final class GltfScene {
       places.putFloat(mesh.uv()[2 * i]).putFloat(mesh.uv()[2 * i + 1]);
     }
     attributes.put("TEXCOORD_0", accessor(places, ARRAY, FLOAT, at.length, "VEC2"));
-    return new Part(attributes, null);
+    return new ScenePart(attributes, null);
   }
 
   private ObjectNode attributes(Mesh mesh, int[] vertices) {

@@ -21,13 +21,14 @@ import pied.core.units.LengthUnit;
  */
 public final class ScheduleCsv {
   /** What a line is about. */
-  public enum By {
+  public enum CsvBy {
     piece,
     article
   }
 
-  private static final Comparator<Schedule.Row> BY_ARTICLE =
-      Comparator.comparing(Schedule.Row::articleName).thenComparing(Schedule.Row::alike);
+  private static final Comparator<Schedule.ScheduleRow> BY_ARTICLE =
+      Comparator.comparing(Schedule.ScheduleRow::articleName)
+          .thenComparing(Schedule.ScheduleRow::alike);
 
   private final List<List<String>> rows = new ArrayList<>();
   private final LengthUnit unit;
@@ -43,9 +44,9 @@ public final class ScheduleCsv {
    *
    * @param comma whether the decimal sign is a comma
    */
-  public static List<List<String>> rows(Space space, By by, LengthUnit unit, boolean comma) {
+  public static List<List<String>> rows(Space space, CsvBy by, LengthUnit unit, boolean comma) {
     ScheduleCsv csv = new ScheduleCsv(unit, comma);
-    if (by == By.piece) {
+    if (by == CsvBy.piece) {
       csv.pieces(space);
     } else {
       csv.articles(space);
@@ -90,7 +91,7 @@ public final class ScheduleCsv {
             "Supplier",
             "Remark",
             "Note"));
-    for (Schedule.Row r : Schedule.of(space, unit)) {
+    for (Schedule.ScheduleRow r : Schedule.of(space, unit)) {
       Piece p = space.piece(r.id());
       Layer layer = space.filing().layer(r.layer());
       Group group = space.filing().group(r.group());
@@ -137,15 +138,15 @@ public final class ScheduleCsv {
             "Cost, all",
             "Supplier",
             "Note"));
-    Map<String, List<Schedule.Row>> alike = new LinkedHashMap<>();
-    for (Schedule.Row r : Schedule.of(space, unit)) {
+    Map<String, List<Schedule.ScheduleRow>> alike = new LinkedHashMap<>();
+    for (Schedule.ScheduleRow r : Schedule.of(space, unit)) {
       alike.computeIfAbsent(r.alike(), k -> new ArrayList<>()).add(r);
     }
     alike.values().stream()
         .sorted(Comparator.comparing(rows -> rows.get(0), BY_ARTICLE))
         .forEach(
             rows -> {
-              Schedule.Row r = rows.get(0);
+              Schedule.ScheduleRow r = rows.get(0);
               line(
                   List.of(
                       String.valueOf(rows.size()),
@@ -155,7 +156,7 @@ public final class ScheduleCsv {
                       length(r.measures().depth()),
                       length(r.measures().height()),
                       text(r.finish()),
-                      known(rows.stream().mapToDouble(Schedule.Row::weight).sum(), 1),
+                      known(rows.stream().mapToDouble(Schedule.ScheduleRow::weight).sum(), 1),
                       known(r.cost(), 2),
                       known(r.cost() * rows.size(), 2),
                       text(r.supplier()),

@@ -166,7 +166,7 @@ public final class InWords {
     Set<String> ids = new HashSet<>();
     all.forEach(p -> ids.add(p.id()));
     return all.stream()
-        .filter(p -> p.on().kind() != On.Kind.piece || !ids.contains(p.on().id()))
+        .filter(p -> p.on().kind() != On.OnKind.piece || !ids.contains(p.on().id()))
         .toList();
   }
 
@@ -181,7 +181,7 @@ public final class InWords {
   }
 
   private String altered() {
-    for (Kind kind : KINDS) {
+    for (WordedKind kind : KINDS) {
       List<OfPiece> so = pieces.stream().filter(d -> kind.is.test(was(d), is(d))).toList();
       if (!so.isEmpty()) {
         return kind.says.apply(this, kind.carries ? withoutCarried(so) : so);
@@ -220,51 +220,51 @@ public final class InWords {
    * @param carries whether what stands on it went along with that
    * @param is whether it has, between a piece as it was and as it is
    */
-  private record Kind(
+  private record WordedKind(
       boolean carries,
       BiPredicate<Piece, Piece> is,
       BiFunction<InWords, List<OfPiece>, String> says) {}
 
   /** What says most first. */
-  private static final List<Kind> KINDS =
+  private static final List<WordedKind> KINDS =
       List.of(
-          new Kind(true, (a, b) -> !a.size().sameAs(b.size()), InWords::sized),
-          new Kind(
+          new WordedKind(true, (a, b) -> !a.size().sameAs(b.size()), InWords::sized),
+          new WordedKind(
               true,
               (a, b) -> a.form().mirrored() != b.form().mirrored(),
               (w, all) -> "Mirrored " + w.whatOf(all)),
-          new Kind(true, (a, b) -> !a.lean().equals(b.lean()), InWords::leaned),
-          new Kind(true, (a, b) -> Math.abs(a.turn() - b.turn()) > SAME, InWords::turned),
-          new Kind(true, (a, b) -> a.at().minus(b.at()).length() > SAME, InWords::moved),
-          new Kind(
+          new WordedKind(true, (a, b) -> !a.lean().equals(b.lean()), InWords::leaned),
+          new WordedKind(true, (a, b) -> Math.abs(a.turn() - b.turn()) > SAME, InWords::turned),
+          new WordedKind(true, (a, b) -> a.at().minus(b.at()).length() > SAME, InWords::moved),
+          new WordedKind(
               false,
               (a, b) -> !a.name().equals(b.name()),
               (w, all) -> "Named " + w.was(all.get(0)).name() + " " + w.is(all.get(0)).name()),
-          new Kind(
+          new WordedKind(
               false,
               (a, b) -> !a.finishes().equals(b.finishes()),
               (w, all) -> "Coloured " + w.whatOf(all)),
-          new Kind(
+          new WordedKind(
               false, (a, b) -> !a.keeping().layer().equals(b.keeping().layer()), InWords::layered),
-          new Kind(
+          new WordedKind(
               false,
               (a, b) -> !Objects.equals(a.keeping().group(), b.keeping().group()),
               InWords::grouped),
-          new Kind(
+          new WordedKind(
               false,
               (a, b) -> a.keeping().locked() != b.keeping().locked(),
               (w, all) ->
                   (w.is(all.get(0)).keeping().locked() ? "Locked " : "Unlocked ") + w.whatOf(all)),
-          new Kind(
+          new WordedKind(
               false,
               (a, b) -> a.keeping().hidden() != b.keeping().hidden(),
               (w, all) ->
                   (w.is(all.get(0)).keeping().hidden() ? "Hid " : "Showed ") + w.whatOf(all)),
-          new Kind(
+          new WordedKind(
               false,
               (a, b) -> !a.keeping().remark().equals(b.keeping().remark()),
               InWords::remarked),
-          new Kind(
+          new WordedKind(
               false,
               (a, b) -> a.attached() != b.attached() || !a.on().equals(b.on()),
               InWords::attached));

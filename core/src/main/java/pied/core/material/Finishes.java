@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
 import pied.core.Nullable;
+import pied.core.units.Refusal;
 
 /**
  * The finishes of something by its parts, as far as they differ from what is usual; in the order of
@@ -21,14 +22,21 @@ public final class Finishes {
     this.parts = parts;
   }
 
-  /** Those by part; one that says nothing is left out. */
+  /**
+   * Those by part; one that says nothing is left out.
+   *
+   * @throws Refusal if one is null
+   */
   @JsonCreator
   public static Finishes of(@Nullable Map<String, Finish> parts) {
     if (parts == null || parts.isEmpty()) {
       return NONE;
     }
     Map<String, Finish> all = new TreeMap<>(parts);
-    all.values().removeIf(f -> f == null || f.none());
+    if (all.containsValue(null)) {
+      throw new Refusal("A part has no finish; a colour is written as #RRGGBB, such as #B4674B.");
+    }
+    all.values().removeIf(Finish::none);
     return new Finishes(Collections.unmodifiableMap(all));
   }
 

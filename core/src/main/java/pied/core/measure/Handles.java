@@ -16,14 +16,14 @@ import pied.core.units.LengthUnit;
  * @param tabs one on each side
  * @param dial on which it is turned
  */
-public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
+public record Handles(List<HandlesMarkAt> marks, List<HandlesTab> tabs, HandlesDial dial) {
   /**
    * A mark.
    *
    * @param hold as it is named in an edit
    * @param words what it is
    */
-  public record MarkAt(String hold, Vec at, String words) {}
+  public record HandlesMarkAt(String hold, Vec at, String words) {}
 
   /**
    * The middle of a side.
@@ -35,7 +35,7 @@ public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
    * @param called what the side is called
    * @param hold what stays when it is pulled
    */
-  public record Tab(
+  public record HandlesTab(
       Side side,
       Vec at,
       Vec out,
@@ -51,7 +51,7 @@ public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
    * @param front direction its front looks in, level, of length 1
    * @param radius metres
    */
-  public record Dial(Vec centre, Vec front, double radius, double turn) {}
+  public record HandlesDial(Vec centre, Vec front, double radius, double turn) {}
 
   /** Beyond the corners of its foot, metres. */
   private static final double CLEAR = 0.12;
@@ -60,17 +60,17 @@ public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
    * @param about the mark it is turned about; null for the middle of its foot
    */
   public static Handles of(Piece p, @Nullable String about, LengthUnit unit) {
-    List<MarkAt> marks = new ArrayList<>();
+    List<HandlesMarkAt> marks = new ArrayList<>();
     for (int i = 0; i < 27; i++) {
       Hold mark = new Hold(i % 3 - 1, i / 9 - 1, i / 3 % 3 - 1);
-      marks.add(new MarkAt(mark.text(), at(p, mark), mark.words()));
+      marks.add(new HandlesMarkAt(mark.text(), at(p, mark), mark.words()));
     }
     Size s = p.size();
-    List<Tab> tabs =
+    List<HandlesTab> tabs =
         Arrays.stream(Side.values())
             .map(
                 side ->
-                    new Tab(
+                    new HandlesTab(
                         side,
                         p.pose().apply(side.middle(s)),
                         p.pose().direct(side.outward()),
@@ -92,7 +92,7 @@ public record Handles(List<MarkAt> marks, List<Tab> tabs, Dial dial) {
     return new Handles(
         marks,
         tabs,
-        new Dial(
+        new HandlesDial(
             centre,
             level && p.lean().by() == 0 ? front : new Vec(Math.sin(turn), 0, Math.cos(turn)),
             far + CLEAR,

@@ -26,26 +26,27 @@ public final class Marks {
    * @param faces outward directions of the upright faces that meet there, level, of length 1
    * @param edges directions of the level edges that meet there, of length 1
    */
-  public record Mark(Vec at, String words, List<Vec> faces, List<Vec> edges) {}
+  public record NamedMark(Vec at, String words, List<Vec> faces, List<Vec> edges) {}
 
   private Marks() {}
 
   /** The mark nearest to a point of the plan, or null if none is within so many metres. */
   @Nullable
-  public static Mark nearest(Space space, Spot p, double within) {
+  public static NamedMark nearest(Space space, Spot p, double within) {
     return nearest(space, p, within, Set.of());
   }
 
   /** As {@link #nearest(Space, Spot, double)}, without some pieces. */
   @Nullable
-  public static Mark nearest(Space space, Spot p, double within, Set<String> without) {
+  public static NamedMark nearest(Space space, Spot p, double within, Set<String> without) {
     return nearest(
         space, within, without, v -> Math.hypot(v.x() - p.x(), v.z() - p.z()), v -> true);
   }
 
   /** The mark nearest to a line of sight, or null if none is within so many metres of it. */
   @Nullable
-  public static Mark nearest(Space space, Vec from, Vec along, double within, Set<String> without) {
+  public static NamedMark nearest(
+      Space space, Vec from, Vec along, double within, Set<String> without) {
     return nearest(
         space, within, without, v -> off(v, from, along), v -> v.minus(from).dot(along) > 0);
   }
@@ -55,13 +56,13 @@ public final class Marks {
     return d.minus(along.times(d.dot(along))).length();
   }
 
-  private static Mark nearest(
+  private static NamedMark nearest(
       Space space,
       double within,
       Set<String> without,
       ToDoubleFunction<Vec> off,
       Predicate<Vec> counts) {
-    List<Mark> marks = new ArrayList<>(ofShell(space.shell()));
+    List<NamedMark> marks = new ArrayList<>(ofShell(space.shell()));
     for (Piece p : space.pieces()) {
       double half = new Vec(p.size().width(), p.size().height(), p.size().depth()).length() / 2;
       Vec middle = p.pose().apply(new Vec(0, p.size().height() / 2, 0));
@@ -77,11 +78,11 @@ public final class Marks {
 
   // ---- of the shell
 
-  private static List<Mark> ofShell(Shell shell) {
-    List<Mark> marks = new ArrayList<>();
+  private static List<NamedMark> ofShell(Shell shell) {
+    List<NamedMark> marks = new ArrayList<>();
     if (shell.stage() != null) {
       List<Vec> lines = List.of(new Vec(1, 0, 0), new Vec(0, 0, 1));
-      marks.add(new Mark(Vec.ZERO, "the centre line and the setting line", List.of(), lines));
+      marks.add(new NamedMark(Vec.ZERO, "the centre line and the setting line", List.of(), lines));
     }
     List<Wall> walls = shell.walls();
     for (int i = 0; i < walls.size(); i++) {
@@ -89,7 +90,7 @@ public final class Marks {
       Wall before = walls.get((i + walls.size() - 1) % walls.size());
       String corner = "the corner of walls " + before.name() + " and " + w.name();
       List<Vec> faces = List.of(before.inward(), w.inward());
-      marks.add(new Mark(w.from().at(0), corner, faces, List.of(before.along(), w.along())));
+      marks.add(new NamedMark(w.from().at(0), corner, faces, List.of(before.along(), w.along())));
       marks.add(of(w, w.length() / 2, "the middle of wall " + w.name()));
     }
     for (Opening o : shell.openings()) {
@@ -107,20 +108,20 @@ public final class Marks {
         List<Vec> edges = List.of(before.unit(), after.unit());
         // outward is to the left of the way
         List<Vec> faces = edges.stream().map(e -> new Vec(e.z(), 0, -e.x())).toList();
-        marks.add(new Mark(c, "a corner of the " + f.id(), faces, edges));
+        marks.add(new NamedMark(c, "a corner of the " + f.id(), faces, edges));
       }
     }
     return marks;
   }
 
-  private static Mark of(Wall w, double station, String words) {
-    return new Mark(w.spot(station, 0).at(0), words, List.of(w.inward()), List.of(w.along()));
+  private static NamedMark of(Wall w, double station, String words) {
+    return new NamedMark(w.spot(station, 0).at(0), words, List.of(w.inward()), List.of(w.along()));
   }
 
   // ---- of pieces
 
-  private static List<Mark> ofPiece(Piece p) {
-    List<Mark> marks = new ArrayList<>();
+  private static List<NamedMark> ofPiece(Piece p) {
+    List<NamedMark> marks = new ArrayList<>();
     for (int x = -1; x <= 1; x++) {
       for (int z = -1; z <= 1; z++) {
         for (int y = 0; y <= 2; y++) {
@@ -128,7 +129,7 @@ public final class Marks {
               new Vec(
                   x * p.size().width() / 2, y * p.size().height() / 2, z * p.size().depth() / 2);
           marks.add(
-              new Mark(
+              new NamedMark(
                   p.pose().apply(own), words(x, z) + p.name(), faces(p, x, z), edges(p, x, z)));
         }
       }

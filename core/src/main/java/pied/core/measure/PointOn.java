@@ -35,7 +35,7 @@ public record PointOn(Vec at, String words) {
    *
    * @param less so much farther off it counts, metres
    */
-  private record Meant(PointOn point, double less) {}
+  private record MeantPoint(PointOn point, double less) {}
 
   /**
    * The point of one of some pieces; of no piece in particular, of anything there is.
@@ -54,7 +54,7 @@ public record PointOn(Vec at, String words) {
     PointOn best = null;
     double least = Double.POSITIVE_INFINITY;
     double depth = Double.POSITIVE_INFINITY;
-    for (Meant m : any ? marks(space, from, d, near) : corners(space, pieces)) {
+    for (MeantPoint m : any ? marks(space, from, d, near) : corners(space, pieces)) {
       PointOn p = m.point;
       double t = p.at.minus(from).dot(d);
       double away = p.at.minus(from.along(d, t)).length();
@@ -78,24 +78,26 @@ public record PointOn(Vec at, String words) {
     return new PointOn(met.point(), "a point of " + space.nameOf(met.body().id()));
   }
 
-  private static List<Meant> marks(Space space, Vec from, Vec d, double near) {
-    Marks.Mark mark = Marks.nearest(space, from, d, near, Set.of());
-    return mark == null ? List.of() : List.of(new Meant(new PointOn(mark.at(), mark.words()), 0));
+  private static List<MeantPoint> marks(Space space, Vec from, Vec d, double near) {
+    Marks.NamedMark mark = Marks.nearest(space, from, d, near, Set.of());
+    return mark == null
+        ? List.of()
+        : List.of(new MeantPoint(new PointOn(mark.at(), mark.words()), 0));
   }
 
   /** The corners of their meshes and the marks of their boxes. */
-  private static List<Meant> corners(Space space, List<String> pieces) {
-    List<Meant> all = new ArrayList<>();
+  private static List<MeantPoint> corners(Space space, List<String> pieces) {
+    List<MeantPoint> all = new ArrayList<>();
     for (String id : pieces) {
       Piece p = space.piece(id);
       for (int i = 0; i < 27; i++) {
         Hold mark = new Hold(i % 3 - 1, i / 3 % 3 - 1, i / 9 - 1);
-        all.add(new Meant(new PointOn(p.pose().apply(mark.on(p.size())), mark.words()), 0));
+        all.add(new MeantPoint(new PointOn(p.pose().apply(mark.on(p.size())), mark.words()), 0));
       }
       Mesh mesh = space.shapes().mesh(p);
       for (Vec corner : space.kept(List.of("corners", p.form()), () -> sharp(mesh))) {
         PointOn there = new PointOn(p.pose().apply(corner), "a corner of " + p.name());
-        all.add(new Meant(there, EASED));
+        all.add(new MeantPoint(there, EASED));
       }
     }
     return all;

@@ -31,14 +31,14 @@ public final class Yardstick {
   private static final double BESIDE = 0.15;
 
   /** Sorts of yardsticks. */
-  public enum What {
+  public enum YardstickWhat {
     person("standing-figure", "A person, "),
     block("block", "A block, ");
 
     private final String article;
     private final String words;
 
-    What(String article, String words) {
+    YardstickWhat(String article, String words) {
       this.article = article;
       this.words = words;
     }
@@ -53,7 +53,7 @@ public final class Yardstick {
    * @throws Refusal if it is none
    */
   public static Piece beside(
-      Space space, String piece, What what, @Nullable String size, LengthUnit unit) {
+      Space space, String piece, YardstickWhat what, @Nullable String size, LengthUnit unit) {
     Piece p = space.piece(piece);
     Article article = space.shapes().catalog().article(what.article);
     double high =

@@ -57,7 +57,7 @@ public final class Arrival {
   private Arrival(ModelReader.Read read, Catalog catalog) {
     this.read = read;
     if (read.model().triangles() > HEAVY) {
-      Lighter.Result lighter = Lighter.of(read.model().mesh(), LIGHT);
+      Lighter.Lightened lighter = Lighter.of(read.model().mesh(), LIGHT);
       drawn = read.model().with(lighter.mesh());
       error = lighter.error();
     } else {
@@ -163,7 +163,7 @@ public final class Arrival {
 
   private double[] extent() {
     double[] e = {1e300, 1e300, 1e300, -1e300, -1e300, -1e300};
-    for (Model.Part p : read.model().parts()) {
+    for (Model.ModelPart p : read.model().parts()) {
       double[] xyz = p.xyz();
       for (int i = 0; i < xyz.length; i++) {
         e[i % 3] = Math.min(e[i % 3], xyz[i]);
@@ -227,7 +227,7 @@ public final class Arrival {
   private double footing(int up) {
     double[] raw = extent();
     double low = 1e300;
-    for (Model.Part p : read.model().parts()) {
+    for (Model.ModelPart p : read.model().parts()) {
       for (int i = up; i < p.xyz().length; i += 3) {
         low = Math.min(low, p.xyz()[i]);
       }
@@ -235,7 +235,7 @@ public final class Arrival {
     double[] e = {1e300, 1e300, -1e300, -1e300};
     int a = (up + 1) % 3;
     int b = (up + 2) % 3;
-    for (Model.Part p : read.model().parts()) {
+    for (Model.ModelPart p : read.model().parts()) {
       double[] q = p.xyz();
       for (int i = 0; i + 2 < q.length; i += 3) {
         if (q[i + up] - low < 0.01 * raw[up]) {
@@ -261,7 +261,7 @@ public final class Arrival {
     double low = 1e300;
     double area = 0;
     double moment = 0;
-    for (Model.Part p : read.model().parts()) {
+    for (Model.ModelPart p : read.model().parts()) {
       double[] q = p.xyz();
       for (int i = axis; i < q.length; i += 3) {
         low = Math.min(low, q[i]);
@@ -323,7 +323,7 @@ public final class Arrival {
     List<Mesh> meshes = new ArrayList<>();
     List<double[]> placed = Upright.placed(drawn, t);
     for (int i = 0; i < placed.size(); i++) {
-      Model.Part p = drawn.parts().get(i);
+      Model.ModelPart p = drawn.parts().get(i);
       double[] q = placed.get(i);
       MeshMaker maker = new MeshMaker();
       for (int k = 0; k + 2 < q.length; k += 3) {
@@ -344,12 +344,13 @@ public final class Arrival {
 
   /** The full form of a heavy model, as it is taken; without normals. */
   public Mesh full(Taken t) {
-    List<Model.Part> parts = new ArrayList<>();
+    List<Model.ModelPart> parts = new ArrayList<>();
     List<double[]> placed = Upright.placed(read.model(), t);
     for (int i = 0; i < placed.size(); i++) {
-      Model.Part p = read.model().parts().get(i);
+      Model.ModelPart p = read.model().parts().get(i);
       parts.add(
-          new Model.Part(p.name(), p.colour(), placed.get(i), p.corners(), p.uv(), p.picture()));
+          new Model.ModelPart(
+              p.name(), p.colour(), placed.get(i), p.corners(), p.uv(), p.picture()));
     }
     return new Model(parts, null, null, 0).mesh();
   }
@@ -387,7 +388,7 @@ public final class Arrival {
 
   private static Map<String, byte[]> pictures(Model model) {
     Map<String, byte[]> all = new LinkedHashMap<>();
-    for (Model.Part p : model.parts()) {
+    for (Model.ModelPart p : model.parts()) {
       if (p.picture() != null) {
         all.put(p.name(), p.picture());
       }

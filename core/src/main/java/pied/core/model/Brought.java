@@ -38,7 +38,7 @@ public record Brought(
 
   /** The article, sized by stretching. */
   public Article article(Buildable shape) {
-    Sizing.Rule free = new Sizing.Free(1e-4, Size.MOST);
+    Sizing.SizingRule free = new Sizing.Free(1e-4, Size.MOST);
     return new Article(
         id,
         name,

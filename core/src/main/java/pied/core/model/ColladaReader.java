@@ -250,7 +250,7 @@ final class ColladaReader {
       return null;
     }
     double[] v = numbers(floats.getTextContent());
-    Numbers.move(v, at);
+    ModelNumbers.move(v, at);
     return v;
   }
 

@@ -291,7 +291,7 @@ final class Collector {
    * @throws Refusal if there is no triangle
    */
   Model model(Double unit, Character up) {
-    List<Model.Part> all = new ArrayList<>();
+    List<Model.ModelPart> all = new ArrayList<>();
     parts.forEach(
         (name, g) -> {
           if (g.n > 0) {
@@ -299,7 +299,7 @@ final class Collector {
               g.tidy();
             }
             all.add(
-                new Model.Part(
+                new Model.ModelPart(
                     name,
                     g.colour,
                     Arrays.copyOf(g.xyz, 3 * g.points),

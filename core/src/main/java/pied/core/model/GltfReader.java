@@ -154,7 +154,7 @@ final class GltfReader {
           "The glTF file is packed in a way that Pied does not unpack; save it plain.");
     }
     double[] xyz = accessor(position.asInt(), 3);
-    Numbers.move(xyz, at);
+    ModelNumbers.move(xyz, at);
     int n = xyz.length / 3;
     int[] indices = p.has("indices") ? indices(p.get("indices").asInt()) : null;
     int count = indices == null ? n : indices.length;

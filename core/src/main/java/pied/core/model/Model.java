@@ -14,7 +14,8 @@ import pied.core.solid.Mesh;
  * @param up the direction that is up: 'x', 'y' or 'z', or null if the file does not say
  * @param skipped triangles that were left out since they had no area or a corner nowhere
  */
-public record Model(List<Part> parts, @Nullable Double unit, @Nullable Character up, int skipped) {
+public record Model(
+    List<ModelPart> parts, @Nullable Double unit, @Nullable Character up, int skipped) {
   /**
    * Triangles of one material.
    *
@@ -25,7 +26,7 @@ public record Model(List<Part> parts, @Nullable Double unit, @Nullable Character
    * @param uv where the corners are on the picture, two numbers each; null without a picture
    * @param picture a PNG or JPEG file, or null
    */
-  public record Part(
+  public record ModelPart(
       String name,
       String colour,
       double[] xyz,
@@ -47,8 +48,8 @@ public record Model(List<Part> parts, @Nullable Double unit, @Nullable Character
 
   /** The same model in another form, a mesh of the same parts, without pictures. */
   Model with(Mesh mesh) {
-    List<Part> own = new ArrayList<>();
-    for (Part p : parts) {
+    List<ModelPart> own = new ArrayList<>();
+    for (ModelPart p : parts) {
       int part = mesh.parts().indexOf(p.name);
       int[] corners =
           IntStream.range(0, mesh.corners().length)
@@ -62,7 +63,7 @@ public record Model(List<Part> parts, @Nullable Double unit, @Nullable Character
           System.arraycopy(mesh.xyz(), 3 * used[i], xyz, 3 * i, 3);
         }
         int[] renumbered = Arrays.stream(corners).map(c -> Arrays.binarySearch(used, c)).toArray();
-        own.add(new Part(p.name, p.colour, xyz, renumbered, null, null));
+        own.add(new ModelPart(p.name, p.colour, xyz, renumbered, null, null));
       }
     }
     return new Model(own, unit, up, skipped);

@@ -110,9 +110,9 @@ final class ObjReader {
 
   private void vertex(int from, int to, int line) {
     int[] at = {from};
-    double x = Numbers.read(b, at, to);
-    double y = Numbers.read(b, at, to);
-    double z = Numbers.read(b, at, to);
+    double x = ModelNumbers.read(b, at, to);
+    double y = ModelNumbers.read(b, at, to);
+    double z = ModelNumbers.read(b, at, to);
     if (at[0] < 0) {
       throw new Refusal(
           "The OBJ file has a corner that is no three numbers, in line " + line + ".");

@@ -11,7 +11,7 @@ import pied.core.units.Refusal;
 /** Reads PLY, the text form and both binary ones. It says neither unit nor what is up. */
 final class PlyReader {
   /** Sorts of numbers. */
-  private enum Sort {
+  private enum PlySort {
     INT8,
     UINT8,
     INT16,
@@ -21,7 +21,7 @@ final class PlyReader {
     FLOAT32,
     FLOAT64;
 
-    static Sort of(String name) {
+    static PlySort of(String name) {
       return switch (name) {
         case "char", "int8" -> INT8;
         case "uchar", "uint8" -> UINT8;
@@ -38,7 +38,7 @@ final class PlyReader {
     }
   }
 
-  private record Property(String name, Sort type, Sort countType) {
+  private record Property(String name, PlySort type, PlySort countType) {
     boolean corners() {
       return name.equals("vertex_index") || name.equals("vertex_indices");
     }
@@ -103,8 +103,8 @@ final class PlyReader {
           List<Property> to = elements.get(elements.size() - 1).properties;
           to.add(
               w[1].equals("list")
-                  ? new Property(w[4], Sort.of(w[3]), Sort.of(w[2]))
-                  : new Property(w[2], Sort.of(w[1]), null));
+                  ? new Property(w[4], PlySort.of(w[3]), PlySort.of(w[2]))
+                  : new Property(w[2], PlySort.of(w[1]), null));
         }
         case "end_header" -> {
           if (in == null) {
@@ -194,7 +194,7 @@ final class PlyReader {
     }
   }
 
-  private void face(int n, Sort type, double[] xyz, Collector out) {
+  private void face(int n, PlySort type, double[] xyz, Collector out) {
     List<Vec> face = new ArrayList<>(n);
     for (int i = 0; i < n; i++) {
       int v = corner(number(type), xyz);
@@ -210,9 +210,9 @@ final class PlyReader {
     return (int) v;
   }
 
-  private double number(Sort type) {
+  private double number(PlySort type) {
     if (text) {
-      double v = Numbers.read(b, at, b.length);
+      double v = ModelNumbers.read(b, at, b.length);
       if (at[0] < 0) {
         throw new java.nio.BufferUnderflowException();
       }

@@ -39,7 +39,7 @@ final class StlReader {
       }
       return out.model(null, null);
     }
-    Words words = new Words(b);
+    StlWords words = new StlWords(b);
     double[] p = new double[9];
     int k = 0;
     boolean ended = false;
@@ -68,11 +68,11 @@ final class StlReader {
   }
 
   /** Words of a text between blanks. */
-  static final class Words {
+  static final class StlWords {
     private final byte[] b;
     private int at;
 
-    Words(byte[] b) {
+    StlWords(byte[] b) {
       this.b = b;
     }
 

@@ -23,7 +23,7 @@ final class Upright {
     double[] lo = {1e300, 1e300, 1e300};
     double[] hi = {-1e300, -1e300, -1e300};
     List<double[]> placed = new ArrayList<>();
-    for (Model.Part p : model.parts()) {
+    for (Model.ModelPart p : model.parts()) {
       double[] q = new double[p.xyz().length];
       for (int i = 0; i + 2 < q.length; i += 3) {
         Vec v = upright(p.xyz()[i], p.xyz()[i + 1], p.xyz()[i + 2], up);

@@ -70,11 +70,11 @@ final class Board {
   // ---- in metres of the model
 
   void line(double[] xy, Pen pen) {
-    add(new Mark.Line(scaled(xy), pen));
+    add(new Mark.MarkLine(scaled(xy), pen));
   }
 
   void area(List<double[]> rings, String fill, Pen pen) {
-    add(new Mark.Area(rings.stream().map(this::scaled).toList(), fill, pen));
+    add(new Mark.MarkArea(rings.stream().map(this::scaled).toList(), fill, pen));
   }
 
   double[] scaled(double[] xy) {
@@ -89,11 +89,11 @@ final class Board {
 
   void add(Mark m) {
     marks.add(m);
-    if (m instanceof Mark.Line l) {
+    if (m instanceof Mark.MarkLine l) {
       extend(l.xy());
-    } else if (m instanceof Mark.Area a) {
+    } else if (m instanceof Mark.MarkArea a) {
       a.rings().forEach(this::extend);
-    } else if (m instanceof Mark.Text t) {
+    } else if (m instanceof Mark.MarkText t) {
       extent.expandToInclude(TakenRoom.box(t).getEnvelopeInternal());
     }
   }
@@ -106,7 +106,7 @@ final class Board {
 
   /** Writes a text where it is, whatever is there. */
   void text(String text, double x, double y, double size, Anchor anchor, boolean bold) {
-    Mark.Text t = new Mark.Text(text, x, y, size, anchor, 0, bold);
+    Mark.MarkText t = new Mark.MarkText(text, x, y, size, anchor, 0, bold);
     texts.add(TakenRoom.box(t));
     add(t);
   }
@@ -120,7 +120,7 @@ final class Board {
    */
   boolean about(String text, double x, double y, double size, double room) {
     double down = size * 0.36;
-    Mark.Text in = new Mark.Text(text, x, y + down, size, Anchor.middle, 0, false);
+    Mark.MarkText in = new Mark.MarkText(text, x, y + down, size, Anchor.middle, 0, false);
     boolean fits = Type.width(text, size) + 1.2 <= room;
     if (fits && texts.free(TakenRoom.box(in))) {
       put(in);
@@ -136,11 +136,11 @@ final class Board {
         double a = Math.PI * (2 * i + 1) / 12;
         double tx = x + far * Math.cos(a);
         double ty = y + far * Math.sin(a);
-        Mark.Text t = new Mark.Text(text, tx, ty + down, size, Anchor.middle, 0, false);
+        Mark.MarkText t = new Mark.MarkText(text, tx, ty + down, size, Anchor.middle, 0, false);
         Geometry box = TakenRoom.box(t);
         if (texts.free(box)) {
           Coordinate end = nearest(box, x, y);
-          add(new Mark.Line(new double[] {x, y, end.x, end.y}, Pen.DIMENSION));
+          add(new Mark.MarkLine(new double[] {x, y, end.x, end.y}, Pen.DIMENSION));
           put(t);
           return true;
         }
@@ -156,10 +156,10 @@ final class Board {
   }
 
   /** Writes a text on a patch of paper, so that it is read over lines. */
-  void put(Mark.Text t) {
+  void put(Mark.MarkText t) {
     Geometry box = TakenRoom.box(t);
     texts.add(box);
-    add(new Mark.Area(List.of(ring(box.getCoordinates())), "#FFFFFF", null));
+    add(new Mark.MarkArea(List.of(ring(box.getCoordinates())), "#FFFFFF", null));
     add(t);
   }
 
@@ -190,7 +190,7 @@ final class Board {
         for (int k = 0; k < p.getNumInteriorRing(); k++) {
           rings.add(ring(p.getInteriorRingN(k).getCoordinates()));
         }
-        add(new Mark.Area(rings, solid, Pen.CUT));
+        add(new Mark.MarkArea(rings, solid, Pen.CUT));
       }
     }
     return one;

@@ -28,37 +28,37 @@ final class Cut {
   }
 
   void add(Mark m, List<Mark> out) {
-    if (m instanceof Mark.Line l) {
+    if (m instanceof Mark.MarkLine l) {
       line(l, out);
-    } else if (m instanceof Mark.Area a) {
+    } else if (m instanceof Mark.MarkArea a) {
       area(a, out);
-    } else if (m instanceof Mark.Text t && window.contains(t.x(), t.y())) {
+    } else if (m instanceof Mark.MarkText t && window.contains(t.x(), t.y())) {
       out.add(
-          new Mark.Text(
+          new Mark.MarkText(
               t.text(), t.x() + dx, t.y() + dy, t.size(), t.anchor(), t.turn(), t.bold()));
     }
   }
 
-  private void line(Mark.Line l, List<Mark> out) {
+  private void line(Mark.MarkLine l, List<Mark> out) {
     Envelope box = box(l.xy());
     if (window.contains(box)) {
-      out.add(new Mark.Line(moved(l.xy()), l.pen()));
+      out.add(new Mark.MarkLine(moved(l.xy()), l.pen()));
     } else if (window.intersects(box)) {
       LineString whole = TakenRoom.PLANE.createLineString(coordinates(l.xy(), false));
       Geometry in = OverlayNGRobust.overlay(whole, pane, OverlayNG.INTERSECTION);
       for (int i = 0; i < in.getNumGeometries(); i++) {
         if (in.getGeometryN(i) instanceof LineString part && !part.isEmpty()) {
-          out.add(new Mark.Line(moved(numbers(part, 0)), l.pen()));
+          out.add(new Mark.MarkLine(moved(numbers(part, 0)), l.pen()));
         }
       }
     }
   }
 
-  private void area(Mark.Area a, List<Mark> out) {
+  private void area(Mark.MarkArea a, List<Mark> out) {
     Envelope box = new Envelope();
     a.rings().forEach(r -> box.expandToInclude(box(r)));
     if (window.contains(box)) {
-      out.add(new Mark.Area(a.rings().stream().map(this::moved).toList(), a.fill(), a.pen()));
+      out.add(new Mark.MarkArea(a.rings().stream().map(this::moved).toList(), a.fill(), a.pen()));
       return;
     }
     if (!window.intersects(box)) {
@@ -80,7 +80,7 @@ final class Cut {
       }
     }
     if (!rings.isEmpty()) {
-      out.add(new Mark.Area(rings, a.fill(), a.pen()));
+      out.add(new Mark.MarkArea(rings, a.fill(), a.pen()));
     }
   }
 

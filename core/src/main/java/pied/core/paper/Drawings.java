@@ -13,7 +13,7 @@ import pied.core.units.Refusal;
 /** Draws a space on sheets of paper. */
 public final class Drawings {
   /** What is drawn. */
-  public enum Kind {
+  public enum SheetKind {
     plan,
     /** The ceiling as in a mirror on the floor. */
     ceiling,
@@ -28,14 +28,14 @@ public final class Drawings {
    * @param scale 50 for 1:50; null for the largest at which it is on one sheet
    * @param numbers whether pieces are numbered, with a legend
    */
-  public record Wish(
-      Kind kind,
-      @Nullable Elevation.Look look,
+  public record SheetWish(
+      SheetKind kind,
+      @Nullable Elevation.ElevationLook look,
       @Nullable Integer scale,
       Paper paper,
       LengthUnit unit,
       boolean numbers) {
-    public Wish {
+    public SheetWish {
       if (scale != null && !Paper.SCALES.contains(scale)) {
         throw new Refusal(
             "Drawings are made at 1:10, 1:20, 1:25, 1:50, 1:100 or 1:200, not at 1:" + scale + ".");
@@ -44,7 +44,7 @@ public final class Drawings {
   }
 
   /** A drawing before it is on sheets. */
-  record Drawn(String title, Board board, Legend legend) {}
+  record DrawnSheet(String title, Board board, Legend legend) {}
 
   private final Lines lines;
   private final Elevations elevations;
@@ -62,10 +62,10 @@ public final class Drawings {
    * @return as many sheets as it takes
    * @throws Refusal if there is no such wall or cut, or the drawing would take too many sheets
    */
-  public List<Sheet> draw(Space all, Space space, Wish wish, Plate plate, Deadline deadline) {
-    Numbers numbers = new Numbers(all, wish.unit());
+  public List<Sheet> draw(Space all, Space space, SheetWish wish, Plate plate, Deadline deadline) {
+    SheetNumbers numbers = new SheetNumbers(all, wish.unit());
     if (wish.scale() != null) {
-      Drawn drawn = drawn(space, wish, wish.scale(), numbers, plate, deadline);
+      DrawnSheet drawn = drawn(space, wish, wish.scale(), numbers, plate, deadline);
       return new Layout(space, wish, wish.scale(), plate, drawn).sheets();
     }
     int smallest = Paper.SCALES.get(Paper.SCALES.size() - 1);
@@ -74,7 +74,7 @@ public final class Drawings {
       if (scale != smallest && !Layout.mayFit(space, wish, scale)) {
         continue;
       }
-      Drawn drawn = drawn(space, wish, scale, numbers, plate, deadline);
+      DrawnSheet drawn = drawn(space, wish, scale, numbers, plate, deadline);
       Layout layout = new Layout(space, wish, scale, plate, drawn);
       if (layout.onOne() || scale == smallest) {
         return layout.sheets();
@@ -83,20 +83,25 @@ public final class Drawings {
     throw new IllegalStateException();
   }
 
-  private Drawn drawn(
-      Space space, Wish wish, int scale, Numbers numbers, Plate plate, Deadline deadline) {
+  private DrawnSheet drawn(
+      Space space,
+      SheetWish wish,
+      int scale,
+      SheetNumbers numbers,
+      Plate plate,
+      Deadline deadline) {
     deadline.check();
-    if (wish.kind() != Kind.elevation) {
-      boolean ceiling = wish.kind() == Kind.ceiling;
+    if (wish.kind() != SheetKind.elevation) {
+      boolean ceiling = wish.kind() == SheetKind.ceiling;
       PlanBoard plan =
           new PlanBoard(
               space, wish.unit(), ceiling, scale, lines, numbers, wish.numbers(), deadline);
       Board board = plan.draw(plate.space());
-      return new Drawn(ceiling ? "Ceiling plan" : "Plan", board, plan.legend());
+      return new DrawnSheet(ceiling ? "Ceiling plan" : "Plan", board, plan.legend());
     }
     Elevation e = elevations.draw(space, wish.look(), wish.unit());
     ElevationBoard drawing = new ElevationBoard(space, e, scale, numbers, wish.numbers());
     Board board = drawing.draw();
-    return new Drawn(e.title(), board, drawing.legend());
+    return new DrawnSheet(e.title(), board, drawing.legend());
   }
 }

@@ -15,12 +15,13 @@ final class ElevationBoard {
 
   private final Space space;
   private final Elevation drawing;
-  private final Numbers numbers;
+  private final SheetNumbers numbers;
   private final boolean numbered;
   private final Board board;
   private final Legend legend = new Legend();
 
-  ElevationBoard(Space space, Elevation drawing, int scale, Numbers numbers, boolean numbered) {
+  ElevationBoard(
+      Space space, Elevation drawing, int scale, SheetNumbers numbers, boolean numbered) {
     this.space = space;
     this.drawing = drawing;
     this.numbers = numbers;
@@ -30,20 +31,20 @@ final class ElevationBoard {
 
   Board draw() {
     for (Ink i : drawing.inks()) {
-      if (i.style() == Ink.Style.cut) {
+      if (i.style() == Ink.InkStyle.cut) {
         board.cut(i.rings(), SOLID);
       }
     }
     board.drawCut();
     for (Ink i : drawing.inks()) {
-      if (i.style() == Ink.Style.cutPiece) {
+      if (i.style() == Ink.InkStyle.cutPiece) {
         board.area(i.rings(), PALE, Pen.OUTLINE);
       }
-      Pen pen = i.style() == Ink.Style.piece ? Pen.PIECE : Pen.EDGE;
+      Pen pen = i.style() == Ink.InkStyle.piece ? Pen.PIECE : Pen.EDGE;
       i.lines().forEach(l -> board.line(l, pen));
     }
     drawing.labels().forEach(this::label);
-    new Measures(board).add(drawing.dimensions());
+    new SheetMeasures(board).add(drawing.dimensions());
     for (int n = drawing.figures().size() - 1; numbered && n >= 0; n--) {
       number(drawing.figures().get(n));
     }
@@ -69,7 +70,7 @@ final class ElevationBoard {
     if (figure.part() == null || !space.has(figure.part()) || figure.rings().isEmpty()) {
       return;
     }
-    Numbers.Entry e = numbers.of(space.piece(figure.part()));
+    SheetNumbers.LegendEntry e = numbers.of(space.piece(figure.part()));
     legend.add(e);
     Envelope box = new Envelope();
     for (double[] ring : figure.rings()) {

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.locationtech.jts.geom.Envelope;
-import pied.core.paper.Drawings.Drawn;
-import pied.core.paper.Drawings.Wish;
+import pied.core.paper.Drawings.DrawnSheet;
+import pied.core.paper.Drawings.SheetWish;
 import pied.core.paper.Mark.Anchor;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -29,22 +29,22 @@ final class Layout {
   private static final int MOST = 60;
 
   private final Space space;
-  private final Wish wish;
+  private final SheetWish wish;
   private final int scale;
   private final Plate plate;
-  private final Drawn drawn;
+  private final DrawnSheet drawn;
   private final Envelope extent;
   private final List<String[]> legend = new ArrayList<>();
 
-  Layout(Space space, Wish wish, int scale, Plate plate, Drawn drawn) {
+  Layout(Space space, SheetWish wish, int scale, Plate plate, DrawnSheet drawn) {
     this.space = space;
     this.wish = wish;
     this.scale = scale;
     this.plate = plate;
     this.drawn = drawn;
     this.extent = new Envelope(drawn.board().extent());
-    for (Map.Entry<Numbers.Entry, Integer> e : drawn.legend().all().entrySet()) {
-      Numbers.Entry n = e.getKey();
+    for (Map.Entry<SheetNumbers.LegendEntry, Integer> e : drawn.legend().all().entrySet()) {
+      SheetNumbers.LegendEntry n = e.getKey();
       legend.add(
           new String[] {String.valueOf(n.number()), e.getValue() + " ×", n.name(), n.size()});
     }
@@ -56,14 +56,15 @@ final class Layout {
   }
 
   /** Whether the bare floor alone has room at a scale: if not, all of it has none either. */
-  static boolean mayFit(Space space, Wish wish, int scale) {
+  static boolean mayFit(Space space, SheetWish wish, int scale) {
     Envelope e = Shell.envelope(space.shell().outline());
     double k = 1000.0 / scale;
     double w = wish.paper().width() - 2 * MARGIN;
     double h = wish.paper().height() - 2 * MARGIN - STRIP;
-    double high = wish.kind() == Drawings.Kind.elevation ? space.shell().height() : e.getHeight();
+    double high =
+        wish.kind() == Drawings.SheetKind.elevation ? space.shell().height() : e.getHeight();
     double wide =
-        wish.kind() == Drawings.Kind.elevation
+        wish.kind() == Drawings.SheetKind.elevation
             ? Math.min(e.getWidth(), e.getHeight())
             : e.getWidth();
     return wide * k <= w && high * k <= h;
@@ -204,10 +205,12 @@ final class Layout {
   private static void cell(List<Mark> marks, double x, double y, double w, String head, String t) {
     marks.add(line(x, y, x, y + STRIP, Pen.EDGE));
     marks.add(
-        new Mark.Text(Type.fitting(head, 2.2, w - 4), x + 2, y + 6, 2.2, Anchor.start, 0, false));
+        new Mark.MarkText(
+            Type.fitting(head, 2.2, w - 4), x + 2, y + 6, 2.2, Anchor.start, 0, false));
     double size = Type.width(t, 3.5) <= w - 4 ? 3.5 : 2.5;
     marks.add(
-        new Mark.Text(Type.fitting(t, size, w - 4), x + 2, y + 13.5, size, Anchor.start, 0, true));
+        new Mark.MarkText(
+            Type.fitting(t, size, w - 4), x + 2, y + 13.5, size, Anchor.start, 0, true));
   }
 
   /** Five parts of a length that is read easily, as long as there is room for. */
@@ -225,11 +228,11 @@ final class Layout {
       double[] ring = {
         x + i * w, y, x + (i + 1) * w, y, x + (i + 1) * w, y - 1.6, x + i * w, y - 1.6
       };
-      marks.add(new Mark.Area(List.of(ring), i % 2 == 0 ? "#000000" : "#FFFFFF", Pen.EDGE));
+      marks.add(new Mark.MarkArea(List.of(ring), i % 2 == 0 ? "#000000" : "#FFFFFF", Pen.EDGE));
     }
     for (int i = 0; i <= 5; i += 5) {
       String text = plain(i * each / unit) + (i == 5 ? name : "");
-      marks.add(new Mark.Text(text, x + i * w, y + 3.4, 2.2, Anchor.middle, 0, false));
+      marks.add(new Mark.MarkText(text, x + i * w, y + 3.4, 2.2, Anchor.middle, 0, false));
     }
   }
 
@@ -240,7 +243,7 @@ final class Layout {
 
   /** Where north is, or the audience. */
   private void direction(List<Mark> marks, double x, double y) {
-    if (wish.kind() == Drawings.Kind.elevation) {
+    if (wish.kind() == Drawings.SheetKind.elevation) {
       return;
     }
     boolean stage = space.shell().stage() != null;
@@ -258,11 +261,11 @@ final class Layout {
       x + 2.5 * ux + 1.6 * uy,
       y + 2.5 * uy - 1.6 * ux
     };
-    marks.add(new Mark.Area(List.of(head), "#000000", null));
+    marks.add(new Mark.MarkArea(List.of(head), "#000000", null));
     marks.add(
         stage
-            ? new Mark.Text("audience", x - 3, y + 0.8, 2.2, Anchor.end, 0, false)
-            : new Mark.Text("N", x - 4, y + 1, 2.8, Anchor.end, 0, true));
+            ? new Mark.MarkText("audience", x - 3, y + 0.8, 2.2, Anchor.end, 0, false)
+            : new Mark.MarkText("N", x - 4, y + 1, 2.8, Anchor.end, 0, true));
   }
 
   private void legend(List<Mark> marks, boolean beside, int sheets) {
@@ -272,7 +275,7 @@ final class Layout {
       rows(marks, legend, x + 2, LEGEND - 4);
     } else {
       String text = "The legend is on sheet " + sheets + ".";
-      marks.add(new Mark.Text(text, x + 3, MARGIN + 6, 2.5, Anchor.start, 0, false));
+      marks.add(new Mark.MarkText(text, x + 3, MARGIN + 6, 2.5, Anchor.start, 0, false));
     }
   }
 
@@ -280,20 +283,20 @@ final class Layout {
     double y = MARGIN + 6;
     for (String[] r : rows) {
       double size = Type.width(r[3], 2.2);
-      marks.add(new Mark.Text(r[0], x + 5, y, 2.2, Anchor.end, 0, true));
-      marks.add(new Mark.Text(r[1], x + 12, y, 2.2, Anchor.end, 0, false));
+      marks.add(new Mark.MarkText(r[0], x + 5, y, 2.2, Anchor.end, 0, true));
+      marks.add(new Mark.MarkText(r[1], x + 12, y, 2.2, Anchor.end, 0, false));
       String name = Type.fitting(r[2], 2.2, w - 14 - size - 1);
-      marks.add(new Mark.Text(name, x + 13.5, y, 2.2, Anchor.start, 0, false));
-      marks.add(new Mark.Text(r[3], x + w, y, 2.2, Anchor.end, 0, false));
+      marks.add(new Mark.MarkText(name, x + 13.5, y, 2.2, Anchor.start, 0, false));
+      marks.add(new Mark.MarkText(r[3], x + w, y, 2.2, Anchor.end, 0, false));
       y += ROW;
     }
   }
 
   private static Mark line(double x1, double y1, double x2, double y2, Pen pen) {
-    return new Mark.Line(new double[] {x1, y1, x2, y2}, pen);
+    return new Mark.MarkLine(new double[] {x1, y1, x2, y2}, pen);
   }
 
   private static Mark box(double x1, double y1, double x2, double y2, Pen pen) {
-    return new Mark.Line(new double[] {x1, y1, x2, y1, x2, y2, x1, y2, x1, y1}, pen);
+    return new Mark.MarkLine(new double[] {x1, y1, x2, y1, x2, y2, x1, y2, x1, y1}, pen);
   }
 }

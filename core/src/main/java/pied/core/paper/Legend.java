@@ -6,12 +6,12 @@ import java.util.TreeMap;
 
 /** What is numbered on a drawing, and how many there are of each. */
 final class Legend {
-  private final Map<Integer, Numbers.Entry> entries = new TreeMap<>();
+  private final Map<Integer, SheetNumbers.LegendEntry> entries = new TreeMap<>();
   private final Map<Integer, Integer> counts = new TreeMap<>();
   private int leftOut;
 
   /** One more of it. */
-  void add(Numbers.Entry e) {
+  void add(SheetNumbers.LegendEntry e) {
     entries.put(e.number(), e);
     counts.merge(e.number(), 1, Integer::sum);
   }
@@ -27,8 +27,8 @@ final class Legend {
   }
 
   /** By their numbers. */
-  Map<Numbers.Entry, Integer> all() {
-    Map<Numbers.Entry, Integer> all = new LinkedHashMap<>();
+  Map<SheetNumbers.LegendEntry, Integer> all() {
+    Map<SheetNumbers.LegendEntry, Integer> all = new LinkedHashMap<>();
     entries.forEach((n, e) -> all.put(e, counts.get(n)));
     return all;
   }

@@ -6,7 +6,7 @@ import pied.core.Nullable;
 /** Something on a sheet; millimetres from its upper left corner, to the right and down. */
 public sealed interface Mark {
   /** A line from point to point: x, y, x, y… */
-  record Line(double[] xy, Pen pen) implements Mark {}
+  record MarkLine(double[] xy, Pen pen) implements Mark {}
 
   /**
    * A figure: closed rings, those within others are holes.
@@ -14,7 +14,7 @@ public sealed interface Mark {
    * @param fill #RRGGBB; null for none
    * @param pen of its outline; null for none
    */
-  record Area(List<double[]> rings, @Nullable String fill, @Nullable Pen pen) implements Mark {}
+  record MarkArea(List<double[]> rings, @Nullable String fill, @Nullable Pen pen) implements Mark {}
 
   /**
    * A line of text.
@@ -24,7 +24,7 @@ public sealed interface Mark {
    * @param turn degrees counter-clockwise
    * @param bold whether it is the heavy face
    */
-  record Text(
+  record MarkText(
       String text, double x, double y, double size, Anchor anchor, double turn, boolean bold)
       implements Mark {}
 

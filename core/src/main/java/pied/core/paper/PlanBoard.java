@@ -48,11 +48,11 @@ final class PlanBoard {
   private final LengthUnit unit;
   private final boolean ceiling;
   private final Lines lines;
-  private final Numbers numbers;
+  private final SheetNumbers numbers;
   private final boolean numbered;
   private final Deadline deadline;
   private final Board board;
-  private final Measures measures;
+  private final SheetMeasures measures;
   private final Legend legend = new Legend();
 
   PlanBoard(
@@ -61,7 +61,7 @@ final class PlanBoard {
       boolean ceiling,
       int scale,
       Lines lines,
-      Numbers numbers,
+      SheetNumbers numbers,
       boolean numbered,
       Deadline deadline) {
     this.space = space;
@@ -72,7 +72,7 @@ final class PlanBoard {
     this.numbered = numbered;
     this.deadline = deadline;
     this.board = new Board(scale);
-    this.measures = new Measures(board);
+    this.measures = new SheetMeasures(board);
   }
 
   Board draw(String name) {
@@ -81,15 +81,15 @@ final class PlanBoard {
     double[] e = whole.extent();
     ShellPlan plan =
         new ShellPlan(
-            whole.inks().stream().filter(i -> i.style() != Ink.Style.seat).toList(),
+            whole.inks().stream().filter(i -> i.style() != Ink.InkStyle.seat).toList(),
             whole.labels().stream().filter(l -> l.y() < e[3] + 0.01).toList(),
             whole.dimensions(),
             e);
     List<Ink> below = plan.inks().stream().filter(this::below).toList();
     // solid first, then what is in it
-    below.stream().filter(i -> i.style() == Ink.Style.cut).forEach(this::ink);
+    below.stream().filter(i -> i.style() == Ink.InkStyle.cut).forEach(this::ink);
     measures.avoid(board.drawCut());
-    below.stream().filter(i -> i.style() != Ink.Style.cut).forEach(this::ink);
+    below.stream().filter(i -> i.style() != Ink.InkStyle.cut).forEach(this::ink);
     pieces();
     plan.inks().stream().filter(i -> !below(i)).forEach(this::ink);
     plan.labels().stream().filter(l -> !l.kind().equals("space")).forEach(this::label);
@@ -117,10 +117,10 @@ final class PlanBoard {
 
   private void ink(Ink i) {
     boolean floor =
-        i.style() == Ink.Style.raised
-            || i.style() == Ink.Style.stair
-            || i.style() == Ink.Style.seat
-            || i.style() == Ink.Style.floor;
+        i.style() == Ink.InkStyle.raised
+            || i.style() == Ink.InkStyle.stair
+            || i.style() == Ink.InkStyle.seat
+            || i.style() == Ink.InkStyle.floor;
     if (ceiling && floor) {
       return;
     }
@@ -143,7 +143,7 @@ final class PlanBoard {
     }
   }
 
-  private static Pen pen(Ink.Style style) {
+  private static Pen pen(Ink.InkStyle style) {
     return switch (style) {
       case overhead -> Pen.OVERHEAD;
       case centre, setting -> Pen.CENTRE;
@@ -165,7 +165,7 @@ final class PlanBoard {
     double y = l.y() * board.k();
     switch (l.kind()) {
       case "wall" -> {
-        board.add(new Mark.Area(List.of(circle(x, y, 2.4)), WHITE, Pen.EDGE));
+        board.add(new Mark.MarkArea(List.of(circle(x, y, 2.4)), WHITE, Pen.EDGE));
         board.text(l.text(), x, y + 1, Board.TEXT, Anchor.middle, true);
       }
       case "space" -> {
@@ -186,8 +186,9 @@ final class PlanBoard {
     for (double s = size; s >= Board.SMALL; s *= 0.8) {
       for (double down = 0; down < 60; down += 3) {
         for (double way : new double[] {down, -down}) {
-          Mark.Text one = new Mark.Text(name, x, y + way, s, Anchor.middle, 0, true);
-          Mark.Text two = new Mark.Text(area, x, y + way + s, s * 0.6, Anchor.middle, 0, false);
+          Mark.MarkText one = new Mark.MarkText(name, x, y + way, s, Anchor.middle, 0, true);
+          Mark.MarkText two =
+              new Mark.MarkText(area, x, y + way + s, s * 0.6, Anchor.middle, 0, false);
           if (board.texts().free(TakenRoom.box(one)) && board.texts().free(TakenRoom.box(two))) {
             board.put(one);
             board.put(two);
@@ -330,7 +331,7 @@ final class PlanBoard {
   private void number() {
     for (Piece p : order()) {
       deadline.check();
-      Numbers.Entry e = numbers.of(p);
+      SheetNumbers.LegendEntry e = numbers.of(p);
       legend.add(e);
       Geometry foot = figure(drawn(p).outlines());
       Point in = foot.getInteriorPoint();

@@ -31,13 +31,13 @@ public final class SvgSheet {
   }
 
   private void mark(Mark m) {
-    if (m instanceof Mark.Line l) {
+    if (m instanceof Mark.MarkLine l) {
       out.append("<path d=\"");
       path(l.xy(), false);
       out.append("\" fill=\"none\"");
       pen(l.pen());
       out.append("/>\n");
-    } else if (m instanceof Mark.Area a) {
+    } else if (m instanceof Mark.MarkArea a) {
       out.append("<path d=\"");
       a.rings().forEach(r -> path(r, true));
       out.append("\" fill-rule=\"evenodd\" fill=\"").append(a.fill() == null ? "none" : a.fill());
@@ -46,12 +46,12 @@ public final class SvgSheet {
         pen(a.pen());
       }
       out.append("/>\n");
-    } else if (m instanceof Mark.Text t) {
+    } else if (m instanceof Mark.MarkText t) {
       text(t);
     }
   }
 
-  private void text(Mark.Text t) {
+  private void text(Mark.MarkText t) {
     String x = number(t.x());
     String y = number(t.y());
     out.append("<text x=\"").append(x).append("\" y=\"").append(y).append("\" font-size=\"");

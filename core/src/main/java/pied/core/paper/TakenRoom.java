@@ -27,7 +27,7 @@ final class TakenRoom {
   }
 
   /** The box of a text, with a little room around it. */
-  static Geometry box(Mark.Text t) {
+  static Geometry box(Mark.MarkText t) {
     double w = Type.width(t.text(), t.size());
     double from =
         switch (t.anchor()) {

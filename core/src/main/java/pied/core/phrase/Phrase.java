@@ -11,14 +11,14 @@ import pied.core.edit.Edit;
 /** A part of a caption: what is read there, and what one can do with it. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
 @JsonSubTypes({
-  @JsonSubTypes.Type(value = Phrase.Text.class, name = "text"),
-  @JsonSubTypes.Type(value = Phrase.Field.class, name = "field"),
-  @JsonSubTypes.Type(value = Phrase.Word.class, name = "word"),
-  @JsonSubTypes.Type(value = Phrase.Choice.class, name = "choice"),
-  @JsonSubTypes.Type(value = Phrase.More.class, name = "more"),
-  @JsonSubTypes.Type(value = Phrase.Setting.class, name = "setting"),
-  @JsonSubTypes.Type(value = Phrase.Action.class, name = "action"),
-  @JsonSubTypes.Type(value = Phrase.Swatch.class, name = "swatch"),
+  @JsonSubTypes.Type(value = Phrase.PhraseText.class, name = "text"),
+  @JsonSubTypes.Type(value = Phrase.PhraseField.class, name = "field"),
+  @JsonSubTypes.Type(value = Phrase.PhraseWord.class, name = "word"),
+  @JsonSubTypes.Type(value = Phrase.PhraseChoice.class, name = "choice"),
+  @JsonSubTypes.Type(value = Phrase.PhraseMore.class, name = "more"),
+  @JsonSubTypes.Type(value = Phrase.PhraseSetting.class, name = "setting"),
+  @JsonSubTypes.Type(value = Phrase.PhraseAction.class, name = "action"),
+  @JsonSubTypes.Type(value = Phrase.PhraseSwatch.class, name = "swatch"),
 })
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public sealed interface Phrase {
@@ -26,7 +26,7 @@ public sealed interface Phrase {
   String text();
 
   /** Words to be read only. */
-  record Text(String text) implements Phrase {}
+  record PhraseText(String text) implements Phrase {}
 
   /**
    * A value that can be typed anew.
@@ -35,7 +35,7 @@ public sealed interface Phrase {
    * @param hint what may be typed, to be read as one begins to type; null where any number may
    * @param fixed whether it is as it is, and the hint says why
    */
-  record Field(String text, String label, Blank blank, @Nullable String hint, boolean fixed)
+  record PhraseField(String text, String label, Blank blank, @Nullable String hint, boolean fixed)
       implements Phrase {}
 
   /**
@@ -44,27 +44,27 @@ public sealed interface Phrase {
    * @param piece that it names, so that a click can select it; or null
    * @param part of the shell that it names, likewise
    */
-  record Word(String text, @Nullable String piece, @Nullable String part) implements Phrase {}
+  record PhraseWord(String text, @Nullable String piece, @Nullable String part) implements Phrase {}
 
   /**
    * What it is of several things.
    *
    * @param options all that it can be
    */
-  record Choice(String text, String label, List<Option> options) implements Phrase {}
+  record PhraseChoice(String text, String label, List<Option> options) implements Phrase {}
 
   /**
    * What else can be said of it; it is no part of the sentence.
    *
    * @param options all that can be
    */
-  record More(String text, String label, List<Option> options) implements Phrase {}
+  record PhraseMore(String text, String label, List<Option> options) implements Phrase {}
 
   /** The sentence that is read, without what can only be pressed. */
   static String said(List<Phrase> phrases) {
     StringBuilder all = new StringBuilder();
     for (Phrase p : phrases) {
-      if (!(p instanceof More) && !(p instanceof Action)) {
+      if (!(p instanceof PhraseMore) && !(p instanceof PhraseAction)) {
         all.append(p.text());
       }
     }
@@ -80,21 +80,22 @@ public sealed interface Phrase {
    * @param name of what is set, as a handling has it
    * @param values what it can be set to; none: a mark of the box
    */
-  record Setting(String text, String label, String name, List<Value> values) implements Phrase {}
+  record PhraseSetting(String text, String label, String name, List<PhraseValue> values)
+      implements Phrase {}
 
   /** One of several things it can be set to. */
-  record Value(String text, String value) {}
+  record PhraseValue(String text, String value) {}
 
   /** Something to do. */
-  record Action(String text, Edit edit) implements Phrase {}
+  record PhraseAction(String text, Edit edit) implements Phrase {}
 
   /** A colour, #RRGGBB, that can be chosen anew. */
-  record Swatch(String text, String colour, Blank blank) implements Phrase {}
+  record PhraseSwatch(String text, String colour, Blank blank) implements Phrase {}
 
   // ---- made in fewer words
 
   static Phrase text(String text) {
-    return new Text(text);
+    return new PhraseText(text);
   }
 
   static Phrase field(String text, String label, String slot, Edit edit) {
@@ -102,22 +103,22 @@ public sealed interface Phrase {
   }
 
   static Phrase field(String text, String label, String slot, Edit edit, @Nullable String hint) {
-    return new Field(text, label, new Blank(edit, slot), hint, false);
+    return new PhraseField(text, label, new Blank(edit, slot), hint, false);
   }
 
   static Phrase fixed(String text, String label, String slot, Edit edit, String why) {
-    return new Field(text, label, new Blank(edit, slot), why, true);
+    return new PhraseField(text, label, new Blank(edit, slot), why, true);
   }
 
   static Phrase word(String text, String piece) {
-    return new Word(text, piece, null);
+    return new PhraseWord(text, piece, null);
   }
 
   static Phrase part(String text, String part) {
-    return new Word(text, null, part);
+    return new PhraseWord(text, null, part);
   }
 
   static Phrase swatch(String part, String colour, Edit edit) {
-    return new Swatch(part, colour, new Blank(edit, "colour"));
+    return new PhraseSwatch(part, colour, new Blank(edit, "colour"));
   }
 }

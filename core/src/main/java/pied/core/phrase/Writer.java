@@ -64,19 +64,19 @@ public final class Writer {
 
   /** What it is now, and what else it can be. */
   public Writer choice(String now, String label, Phrase.Option... options) {
-    out.add(new Phrase.Choice(now, label, List.of(options)));
+    out.add(new Phrase.PhraseChoice(now, label, List.of(options)));
     return this;
   }
 
   /** What else can be said. */
   public Writer more(String text, String label, List<Phrase.Option> options) {
-    out.add(new Phrase.More(text, label, options));
+    out.add(new Phrase.PhraseMore(text, label, options));
     return this;
   }
 
   /** Something to do. */
   public Writer action(String text, Edit edit) {
-    out.add(new Phrase.Action(text, edit));
+    out.add(new Phrase.PhraseAction(text, edit));
     return this;
   }
 

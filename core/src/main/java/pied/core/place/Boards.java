@@ -26,11 +26,11 @@ public final class Boards {
    * @param high its height, metres
    * @param figure of the plan
    */
-  public record Board(double high, Geometry figure, On on) {}
+  public record CarryingBoard(double high, Geometry figure, On on) {}
 
   /** Those of an upright piece, from below; none if it carries nothing or leans. */
-  public static List<Board> of(Space space, Piece p) {
-    List<Board> all = new ArrayList<>();
+  public static List<CarryingBoard> of(Space space, Piece p) {
+    List<CarryingBoard> all = new ArrayList<>();
     if (!space.article(p).carries() || !Flats.upright(p.pose())) {
       return all;
     }
@@ -38,7 +38,7 @@ public final class Boards {
     for (Flats.Flat flat : Flats.of(mesh).up()) {
       if (flat.area().getArea() > LEAST) {
         all.add(
-            new Board(
+            new CarryingBoard(
                 flat.y() + p.at().y(),
                 Footprint.moved(flat.area().buffer(JOINT).buffer(-JOINT), p.pose()),
                 On.piece(p.id())));

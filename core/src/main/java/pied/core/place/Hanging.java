@@ -17,7 +17,7 @@ import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.Refusal;
@@ -52,7 +52,7 @@ final class Hanging {
    * @throws Refusal if there is nothing
    */
   Spot over(Target target) {
-    if (!(target instanceof Target.Sight sight)) {
+    if (!(target instanceof Target.TargetSight sight)) {
       return ((Target.OnPlan) target).spot();
     }
     Bodies.RayMet met =
@@ -62,7 +62,7 @@ final class Hanging {
             1e4,
             b ->
                 Surfaces.isFloor(b)
-                    || PartName.is(b, Kind.bar)
+                    || PartName.is(b, PartKind.bar)
                     || space.has(b.id()) && !ignored.contains(b.id()));
     if (met == null) {
       throw new Refusal("Point at a place in the room; it goes up to the ceiling above that.");
@@ -106,7 +106,11 @@ final class Hanging {
   Hung under(Pose pose) {
     Bodies.Met met =
         bodies.travel(
-            mesh, pose, Vec.UP, 1e4, b -> PartName.is(b, Kind.ceiling, Kind.bar) || mayHold(b));
+            mesh,
+            pose,
+            Vec.UP,
+            1e4,
+            b -> PartName.is(b, PartKind.ceiling, PartKind.bar) || mayHold(b));
     if (!met.stop().meets()) {
       return Hung.NOWHERE;
     }

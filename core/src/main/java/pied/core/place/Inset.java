@@ -29,7 +29,7 @@ public final class Inset {
 
   private static List<Opening> plain(Shell shell) {
     return shell.openings().stream()
-        .filter(o -> o.kind() == Opening.Kind.opening && !o.id().equals(Opening.PROSCENIUM))
+        .filter(o -> o.kind() == Opening.OpeningKind.opening && !o.id().equals(Opening.PROSCENIUM))
         .toList();
   }
 
@@ -40,7 +40,7 @@ public final class Inset {
    */
   public static Opening at(Shell shell, Target target) {
     Opening found = null;
-    if (target instanceof Target.Sight sight) {
+    if (target instanceof Target.TargetSight sight) {
       double best = Double.POSITIVE_INFINITY;
       for (Opening o : plain(shell)) {
         double d = distance(shell.wall(o.wall()), o, sight);
@@ -84,7 +84,7 @@ public final class Inset {
   }
 
   /** How far along a sight an opening is crossed; infinite if it is not. */
-  private static double distance(Wall wall, Opening o, Target.Sight sight) {
+  private static double distance(Wall wall, Opening o, Target.TargetSight sight) {
     Vec n = wall.inward();
     double rate = n.dot(sight.along());
     if (Math.abs(rate) < 1e-9) {

@@ -25,7 +25,7 @@ import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Validity;
@@ -86,7 +86,7 @@ public final class Resting {
 
   /** For a piece that is in the space already; what stands on something may go on doing so. */
   public static Resting of(Space space, Piece piece) {
-    return of(space, piece, piece.on().kind() == On.Kind.piece);
+    return of(space, piece, piece.on().kind() == On.OnKind.piece);
   }
 
   /**
@@ -162,7 +162,7 @@ public final class Resting {
           : new Rest(new Vec(at.x(), o.sill(), at.z()), turn, On.opening(o.id()), 0);
     }
     Vec at = pose.at().along(Vec.DOWN, met.stop().distance());
-    if (PartName.is(met.body(), Kind.floor)) {
+    if (PartName.is(met.body(), PartKind.floor)) {
       at = new Vec(at.x(), Math.abs(at.y()) < 1e-9 ? 0 : at.y(), at.z());
     }
     return new Rest(at, turn, Surfaces.on(met.body()), 0);
@@ -243,7 +243,7 @@ public final class Resting {
 
   /** The wall that is pointed at, or else the nearest. */
   public Wall wall(Target target) {
-    if (target instanceof Target.Sight sight) {
+    if (target instanceof Target.TargetSight sight) {
       Bodies.RayMet met = surfaces.wall(sight);
       if (met != null) {
         return surfaces.faceOf(met.body(), sight.along());
@@ -258,7 +258,7 @@ public final class Resting {
     if (target instanceof Target.OnPlan plan) {
       return plan.spot();
     }
-    Target.Sight sight = (Target.Sight) target;
+    Target.TargetSight sight = (Target.TargetSight) target;
     Vec d = sight.along();
     double distance;
     if (wall != null) {
@@ -319,7 +319,7 @@ public final class Resting {
       return hung(pose).from();
     }
     Vec back = pose.direct(new Vec(0, 0, -1));
-    Bodies.Met met = bodies.travel(mesh, pose, back, CONTACT, b -> PartName.is(b, Kind.wall));
+    Bodies.Met met = bodies.travel(mesh, pose, back, CONTACT, b -> PartName.is(b, PartKind.wall));
     return met.stop().meets() ? PartName.of(met.body()).carrier() : On.NOTHING;
   }
 

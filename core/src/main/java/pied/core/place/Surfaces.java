@@ -11,7 +11,7 @@ import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -76,7 +76,7 @@ public final class Surfaces {
 
   /** The floor itself, or what is raised above it. */
   static boolean isFloor(Body body) {
-    return PartName.is(body, Kind.floor, Kind.platform, Kind.flight);
+    return PartName.is(body, PartKind.floor, PartKind.platform, PartKind.flight);
   }
 
   static On on(Body body) {
@@ -115,7 +115,7 @@ public final class Surfaces {
           .orElseThrow(
               () -> new Refusal("There is no floor under that point; choose one inside the room."));
     }
-    Target.Sight sight = (Target.Sight) target;
+    Target.TargetSight sight = (Target.TargetSight) target;
     Bodies.RayMet seen =
         bodies.ray(sight.from(), sight.along(), 1e4, b -> mayCarry(b) && space.seen(b));
     Bodies.RayMet met = seen != null ? seen : foot(sight, depth);
@@ -141,13 +141,13 @@ public final class Surfaces {
   }
 
   /** Pointing at the side of a carrier means its top, a little way in. */
-  private Optional<Surface> top(Bodies.RayMet met, Target.Sight sight) {
+  private Optional<Surface> top(Bodies.RayMet met, Target.TargetSight sight) {
     Vec in = met.point().along(sight.along(), IN);
     return below(new Vec(in.x(), met.body().box().max().y() + 1e-3, in.z()));
   }
 
   /** Pointing at a wall from inside means the floor before it. */
-  private Bodies.RayMet foot(Target.Sight sight, double depth) {
+  private Bodies.RayMet foot(Target.TargetSight sight, double depth) {
     Bodies.RayMet wall = wall(sight);
     if (wall == null) {
       return null;
@@ -163,12 +163,12 @@ public final class Surfaces {
   }
 
   /** The wall that is seen, only such as one looks at from inside; or null. */
-  Bodies.RayMet wall(Target.Sight sight) {
+  Bodies.RayMet wall(Target.TargetSight sight) {
     return bodies.ray(
         sight.from(),
         sight.along(),
         1e4,
-        b -> PartName.is(b, Kind.wall) && faceOf(b, sight.along()) != null);
+        b -> PartName.is(b, PartKind.wall) && faceOf(b, sight.along()) != null);
   }
 
   /** The face of a wall or a partition that one looks at, or null. */

@@ -9,5 +9,5 @@ public sealed interface Target {
   record OnPlan(Spot spot) implements Target {}
 
   /** A line of sight in the set view: the surface it meets. */
-  record Sight(Vec from, Vec along) implements Target {}
+  record TargetSight(Vec from, Vec along) implements Target {}
 }

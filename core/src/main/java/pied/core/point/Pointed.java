@@ -9,7 +9,7 @@ import pied.core.edit.Walls;
 import pied.core.solid.Bodies;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -68,7 +68,9 @@ public record Pointed(
                 ray.from(),
                 along,
                 FAR,
-                b -> PartName.is(b, Kind.floor, Kind.platform, Kind.flight) && !space.has(b.id()));
+                b ->
+                    PartName.is(b, PartKind.floor, PartKind.platform, PartKind.flight)
+                        && !space.has(b.id()));
     if (met != null) {
       return at(new Spot(met.point().x(), met.point().z()), piece, part, near);
     }
@@ -90,13 +92,13 @@ public record Pointed(
   /** The platform that was clicked, as "platform:…"; null for none. */
   @Nullable
   public String platform() {
-    return part != null && PartName.read(part).kind() == Kind.platform ? part : null;
+    return part != null && PartName.read(part).kind() == PartKind.platform ? part : null;
   }
 
   /** The wall that was clicked, or is near enough; null for none. */
   @Nullable
   public Wall wall(Shell shell) {
-    if (part != null && PartName.read(part).kind() == Kind.wall) {
+    if (part != null && PartName.read(part).kind() == PartKind.wall) {
       return Walls.named(shell, part);
     }
     Wall next = Wall.nearest(shell.walls(), at, "to click");

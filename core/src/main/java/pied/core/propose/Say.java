@@ -16,7 +16,7 @@ import pied.core.edit.Offer;
 import pied.core.edit.Outcome;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
-import pied.core.propose.Understood.Next;
+import pied.core.propose.Understood.SayNext;
 import pied.core.register.Sentences;
 import pied.core.say.Ask;
 import pied.core.say.Nouns;
@@ -96,7 +96,7 @@ public final class Say {
     if (!r.done()) {
       throw r.unread();
     }
-    List<Next> next = next(ask, r);
+    List<SayNext> next = next(ask, r);
     return new Understood(
         chain.edits(),
         words(chain.space(), ask.unit(), chain.edits()),
@@ -154,13 +154,14 @@ public final class Say {
 
   // ---- how it could go on
 
-  private static List<Next> next(Ask ask, Reading r) {
-    Set<Next> all = new LinkedHashSet<>();
+  private static List<SayNext> next(Ask ask, Reading r) {
+    Set<SayNext> all = new LinkedHashSet<>();
     if (r.begun() >= 0) { // the name may go on
       r.back(r.begun());
       String begun = r.rest().toLowerCase(Locale.ROOT);
-      boolean piece = r.begunSort() == Reading.Sort.piece;
-      (piece ? pieces(ask, begun) : articles(ask, begun)).forEach(t -> all.add(new Next(t, true)));
+      boolean piece = r.begunSort() == Reading.ReadingSort.piece;
+      (piece ? pieces(ask, begun) : articles(ask, begun))
+          .forEach(t -> all.add(new SayNext(t, true)));
       all.removeIf(t -> t.text().equalsIgnoreCase(begun));
       if (!all.isEmpty()) {
         return List.copyOf(all);
@@ -169,23 +170,24 @@ public final class Say {
     r.back(r.furthest());
     String typed = r.rest().toLowerCase(Locale.ROOT);
     List<Reading.Expected> expected = new ArrayList<>(r.expected());
-    expected.sort(Comparator.comparing(e -> e.sort() != Reading.Sort.words)); // words come first
+    expected.sort(
+        Comparator.comparing(e -> e.sort() != Reading.ReadingSort.words)); // words come first
     for (Reading.Expected e : expected) {
       switch (e.sort()) {
         case words -> {
           if (e.text().startsWith(typed)) {
-            all.add(new Next(e.text(), true));
+            all.add(new SayNext(e.text(), true));
           }
         }
-        case piece -> pieces(ask, typed).forEach(t -> all.add(new Next(t, true)));
-        case article -> articles(ask, typed).forEach(t -> all.add(new Next(t, true)));
+        case piece -> pieces(ask, typed).forEach(t -> all.add(new SayNext(t, true)));
+        case article -> articles(ask, typed).forEach(t -> all.add(new SayNext(t, true)));
         case wall ->
             Nouns.walls(ask.space().shell()).stream()
                 .filter(w -> w.toLowerCase(Locale.ROOT).startsWith(typed))
-                .forEach(w -> all.add(new Next(w, true)));
+                .forEach(w -> all.add(new SayNext(w, true)));
         default -> {
           if (typed.isEmpty()) {
-            all.add(new Next(e.text(), false));
+            all.add(new SayNext(e.text(), false));
           }
         }
       }

@@ -23,7 +23,7 @@ public record Understood(
     List<Edit> edits,
     List<Phrase> words,
     List<String> selected,
-    List<Next> next,
+    List<SayNext> next,
     int at,
     @Nullable String wrong,
     List<String> ids,
@@ -33,7 +33,7 @@ public record Understood(
       List<Edit> edits,
       List<Phrase> words,
       List<String> selected,
-      List<Next> next,
+      List<SayNext> next,
       int at,
       @Nullable String wrong) {
     this(edits, words, selected, next, at, wrong, List.of(), List.of());
@@ -56,5 +56,5 @@ public record Understood(
    *
    * @param literal whether it is to be put in as it is; else it says what is to be typed there
    */
-  public record Next(String text, boolean literal) {}
+  public record SayNext(String text, boolean literal) {}
 }

@@ -91,8 +91,8 @@ final class Forms {
     double body = half.y() - crown / 2;
     double r = Math.min(corner, 0.999 * Math.min(half.x(), Math.min(body, half.z())));
     MeshMaker s = new MeshMaker();
-    record Place(long x, long y, long z) {}
-    Map<Place, Integer> at = new HashMap<>();
+    record FormPlace(long x, long y, long z) {}
+    Map<FormPlace, Integer> at = new HashMap<>();
     for (int side = 0; side < 6; side++) {
       int[][] grid = new int[n + 1][n + 1];
       for (int i = 0; i <= n; i++) {
@@ -102,8 +102,8 @@ final class Forms {
           p[k] = side % 2 == 0 ? -1 : 1;
           p[(k + 1) % 3] = spread(i, n);
           p[(k + 2) % 3] = spread(j, n);
-          Place key =
-              new Place(Math.round(p[0] * 1e6), Math.round(p[1] * 1e6), Math.round(p[2] * 1e6));
+          FormPlace key =
+              new FormPlace(Math.round(p[0] * 1e6), Math.round(p[1] * 1e6), Math.round(p[2] * 1e6));
           Integer v = at.get(key);
           if (v == null) {
             v = s.point(rounded(p, half, body, r, crown).plus(mid));

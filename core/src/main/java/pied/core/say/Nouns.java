@@ -70,7 +70,7 @@ public final class Nouns {
     }
     List<String> found = named(true);
     if (found == null) {
-      r.expect(Reading.Sort.piece, "the name of a piece");
+      r.expect(Reading.ReadingSort.piece, "the name of a piece");
       return null;
     }
     return found.get(0);
@@ -95,7 +95,7 @@ public final class Nouns {
     do {
       List<String> found = named(false);
       if (found == null) {
-        r.expect(Reading.Sort.piece, "the name of a piece");
+        r.expect(Reading.ReadingSort.piece, "the name of a piece");
         return null;
       }
       all.addAll(found);
@@ -145,7 +145,7 @@ public final class Nouns {
       }
       List<String> ids = ofArticle(s.text());
       if (!ids.isEmpty()) {
-        r.takePart(s, Reading.Sort.piece);
+        r.takePart(s, Reading.ReadingSort.piece);
         return one && ids.size() > 1 ? List.of(which(ids, s.text())) : ids;
       }
     }
@@ -238,11 +238,11 @@ public final class Nouns {
         exact = exact == null && same ? a : exact;
       }
       if (!found.isEmpty() && enough(s.text())) {
-        r.takePart(s, Reading.Sort.article);
+        r.takePart(s, Reading.ReadingSort.article);
         return exact == null ? found.get(0) : exact;
       }
     }
-    r.expect(Reading.Sort.article, "an article of the catalog");
+    r.expect(Reading.ReadingSort.article, "an article of the catalog");
     return null;
   }
 
@@ -292,7 +292,7 @@ public final class Nouns {
         }
       }
     }
-    r.expect(Reading.Sort.wall, "the letter of a wall");
+    r.expect(Reading.ReadingSort.wall, "the letter of a wall");
     return null;
   }
 
@@ -312,7 +312,7 @@ public final class Nouns {
       }
     }
     if (!space.shell().platforms().isEmpty()) {
-      r.expect(Reading.Sort.words, space.shell().platforms().get(0).id());
+      r.expect(Reading.ReadingSort.words, space.shell().platforms().get(0).id());
     }
     return null;
   }

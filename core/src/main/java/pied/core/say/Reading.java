@@ -36,11 +36,11 @@ public final class Reading {
   private int at;
   private int furthest;
   private int begun = -1;
-  private Sort begunSort = Sort.words;
+  private ReadingSort begunSort = ReadingSort.words;
   private final Set<Expected> expected = new LinkedHashSet<>();
 
   /** Sorts of what could stand somewhere. */
-  public enum Sort {
+  public enum ReadingSort {
     words,
     piece,
     article,
@@ -49,7 +49,7 @@ public final class Reading {
   }
 
   /** What could stand somewhere: words as they are, or what is to be named. */
-  public record Expected(Sort sort, String text) {}
+  public record Expected(ReadingSort sort, String text) {}
 
   public Reading(String text, LengthUnit unit) {
     this.text = text.replace('\u2212', '-').replace('\u00d7', 'x').replace('\u00a0', ' ');
@@ -92,7 +92,7 @@ public final class Reading {
     }
   }
 
-  public void expect(Sort sort, String what) {
+  public void expect(ReadingSort sort, String what) {
     space();
     if (at > furthest) {
       furthest = at;
@@ -125,7 +125,7 @@ public final class Reading {
         return true;
       }
     }
-    expect(Sort.words, all[0]);
+    expect(ReadingSort.words, all[0]);
     return false;
   }
 
@@ -210,7 +210,7 @@ public final class Reading {
   public Amount length(String what) {
     String typed = typed(LENGTH);
     if (typed == null) {
-      expect(Sort.value, what);
+      expect(ReadingSort.value, what);
       return null;
     }
     String plain = typed.startsWith("-") ? "=" + typed : typed;
@@ -222,7 +222,7 @@ public final class Reading {
   public Amount whole(String what) {
     String typed = typed(WHOLE);
     if (typed == null || typed.length() > 9) {
-      expect(Sort.value, what);
+      expect(ReadingSort.value, what);
       return null;
     }
     return Amount.of(Integer.parseInt(typed));
@@ -233,7 +233,7 @@ public final class Reading {
   public Amount angle(String what) {
     String typed = typed(ANGLE);
     if (typed == null) {
-      expect(Sort.value, what);
+      expect(ReadingSort.value, what);
       return null;
     }
     return Amount.of(Entry.angle(typed.startsWith("+") ? typed.substring(1) : typed).from(0));
@@ -319,7 +319,7 @@ public final class Reading {
   }
 
   /** The same of a name that may not be typed to its end yet. */
-  public void takePart(Span span, Sort sort) {
+  public void takePart(Span span, ReadingSort sort) {
     begun = span.end() == text.length() ? at : -1;
     begunSort = sort;
     take(span);
@@ -330,7 +330,7 @@ public final class Reading {
     return begun;
   }
 
-  public Sort begunSort() {
+  public ReadingSort begunSort() {
     return begunSort;
   }
 

@@ -49,7 +49,7 @@ public final class Schedule {
    * @param layer id
    * @param group id of the innermost; null for none
    */
-  public record Row(
+  public record ScheduleRow(
       String id,
       String name,
       String what,
@@ -75,28 +75,28 @@ public final class Schedule {
       String layer,
       @Nullable String group) {}
 
-  private record Sorted(String key, Row row) {}
+  private record SortedBy(String key, ScheduleRow row) {}
 
-  private record Key(LengthUnit unit) {}
+  private record ScheduleKey(LengthUnit unit) {}
 
   /** All pieces by their names, in which numbers count as such: "Stool 2" before "Stool 10". */
-  public static List<Row> of(Space space, LengthUnit unit) {
+  public static List<ScheduleRow> of(Space space, LengthUnit unit) {
     return space
-        .renewed(new Key(unit), (s, p) -> new Sorted(inOrder(p.name()), row(s, p, unit)))
+        .renewed(new ScheduleKey(unit), (s, p) -> new SortedBy(inOrder(p.name()), row(s, p, unit)))
         .values()
         .stream()
-        .sorted(Comparator.comparing(Sorted::key))
-        .map(Sorted::row)
+        .sorted(Comparator.comparing(SortedBy::key))
+        .map(SortedBy::row)
         .toList();
   }
 
-  private static Row row(Space space, Piece p, LengthUnit unit) {
+  private static ScheduleRow row(Space space, Piece p, LengthUnit unit) {
     Article article = space.article(p);
     Keeping k = p.keeping();
     Vec from = p.at().minus(space.shell().datum());
     String size = p.size().text(unit);
     String finish = finish(p, article);
-    return new Row(
+    return new ScheduleRow(
         p.id(),
         p.name(),
         Names.bare(p.name()),
@@ -118,7 +118,7 @@ public final class Schedule {
         k.remark(),
         k.locked(),
         k.hidden(),
-        p.on().kind() == On.Kind.piece ? p.on().id() : "",
+        p.on().kind() == On.OnKind.piece ? p.on().id() : "",
         space.layer(p).id(),
         k.group());
   }

@@ -73,7 +73,7 @@ final class Figure {
   }
 
   /** How something lies to the figure. */
-  private enum Lies {
+  private enum FigureLies {
     inside,
     across,
     outside
@@ -85,19 +85,19 @@ final class Figure {
    * @param touched whether it is enough that the figure touches it
    */
   boolean takes(Mesh mesh, Pose pose, boolean touched) {
-    Lies box = lies(points(corners(mesh.box(), pose)), true);
-    if (box != Lies.across) {
-      return box == Lies.inside;
+    FigureLies box = lies(points(corners(mesh.box(), pose)), true);
+    if (box != FigureLies.across) {
+      return box == FigureLies.inside;
     }
     Coordinate[] at = points(vertices(mesh, pose));
     int[] corners = mesh.corners();
     for (int t = 0; t < corners.length; t += 3) {
       Coordinate[] triangle = {at[corners[t]], at[corners[t + 1]], at[corners[t + 2]]};
-      Lies lies = lies(triangle, false);
-      if (touched && lies != Lies.outside) {
+      FigureLies lies = lies(triangle, false);
+      if (touched && lies != FigureLies.outside) {
         return true;
       }
-      if (!touched && lies != Lies.inside) {
+      if (!touched && lies != FigureLies.inside) {
         return false;
       }
     }
@@ -107,17 +107,19 @@ final class Figure {
   /**
    * @param loose whether "across" may also be said of what is outside or inside
    */
-  private Lies lies(Coordinate[] points, boolean loose) {
+  private FigureLies lies(Coordinate[] points, boolean loose) {
     for (Coordinate c : points) {
       if (c == null) {
-        return loose ? Lies.across : Lies.outside; // it lies behind the eye, at least in part
+        return loose
+            ? FigureLies.across
+            : FigureLies.outside; // it lies behind the eye, at least in part
       }
     }
     Geometry hull = FACTORY.createMultiPointFromCoords(points).convexHull();
     if (area.covers(hull)) {
-      return Lies.inside;
+      return FigureLies.inside;
     }
-    return area.intersects(hull) ? Lies.across : Lies.outside;
+    return area.intersects(hull) ? FigureLies.across : FigureLies.outside;
   }
 
   private Coordinate[] points(Vec[] all) {

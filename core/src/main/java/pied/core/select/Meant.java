@@ -18,16 +18,16 @@ import pied.core.space.Spot;
  * @param touched whether what it touches is meant too, and not only what lies in it wholly
  */
 public record Meant(
-    By by,
+    MeantBy by,
     @Nullable List<String> pieces,
     @Nullable String open,
     @Nullable String value,
     @Nullable List<Spot> figure,
-    @Nullable Drawing drawing,
+    @Nullable MeantIn drawing,
     @Nullable Boolean touched) {
 
   /** How pieces are meant. */
-  public enum By {
+  public enum MeantBy {
     /** Those that are named, each with the rest of its group. */
     piece,
     /** What lies in a figure. */
@@ -61,7 +61,7 @@ public record Meant(
    * @param view or a picture in perspective: the columns of the matrix that leads from metres to
    *     it, 16 numbers; its coordinates go from -1 to 1
    */
-  public record Drawing(@Nullable Elevation.Look look, @Nullable List<Double> view) {}
+  public record MeantIn(@Nullable Elevation.ElevationLook look, @Nullable List<Double> view) {}
 
   boolean takesTouched() {
     return Boolean.TRUE.equals(touched);

@@ -193,7 +193,7 @@ public final class Selecting {
   // ---- figures
 
   private Predicate<Piece> figure() {
-    Meant.Drawing d = q.drawing();
+    Meant.MeantIn d = q.drawing();
     Set<String> shown = null;
     Lens lens;
     if (d != null && d.view() != null) {
@@ -202,7 +202,7 @@ public final class Selecting {
       if (d.look().way() == null) {
         throw new Refusal("Say which way the drawing looks.");
       }
-      Elevations.Sheet sheet = Elevations.sheet(space, d.look());
+      Elevations.ElevationSheet sheet = Elevations.sheet(space, d.look());
       shown = sheet.pieces();
       lens = Lens.level(sheet.eye(), sheet.zero());
     } else {

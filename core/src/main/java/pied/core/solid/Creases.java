@@ -12,10 +12,10 @@ public final class Creases {
   private static final double CREASE = Math.cos(Math.toRadians(32));
 
   /** An edge with the normals of all faces at it. */
-  private record Met(Vec from, Vec to, List<Vec> normals) {}
+  private record CreaseMet(Vec from, Vec to, List<Vec> normals) {}
 
-  private static final Map<Mesh, List<Met>> MET = BoundedCache.weakly();
-  private static final Map<Mesh, List<Edge>> ALL = BoundedCache.weakly();
+  private static final Map<Mesh, List<CreaseMet>> MET = BoundedCache.weakly();
+  private static final Map<Mesh, List<CreaseEdge>> ALL = BoundedCache.weakly();
 
   private Creases() {}
 
@@ -25,7 +25,7 @@ public final class Creases {
    * @param n outward normal of one of them, of length 1
    * @param m that of the other
    */
-  public record Edge(Vec from, Vec to, Vec n, Vec m) {
+  public record CreaseEdge(Vec from, Vec to, Vec n, Vec m) {
     /** Whether it is an edge one sees wherever one stands. */
     public boolean sharp() {
       return n.dot(m) < CREASE;
@@ -33,15 +33,15 @@ public final class Creases {
   }
 
   /** All edges that two triangles share. */
-  public static List<Edge> all(Mesh mesh) {
+  public static List<CreaseEdge> all(Mesh mesh) {
     return ALL.computeIfAbsent(mesh, Creases::found);
   }
 
-  private static List<Edge> found(Mesh mesh) {
-    List<Edge> edges = new ArrayList<>();
-    for (Met m : MET.computeIfAbsent(mesh, Creases::met)) {
+  private static List<CreaseEdge> found(Mesh mesh) {
+    List<CreaseEdge> edges = new ArrayList<>();
+    for (CreaseMet m : MET.computeIfAbsent(mesh, Creases::met)) {
       for (int i = 1; i < m.normals.size(); i += 2) {
-        edges.add(new Edge(m.from, m.to, m.normals.get(i), m.normals.get(i - 1)));
+        edges.add(new CreaseEdge(m.from, m.to, m.normals.get(i), m.normals.get(i - 1)));
       }
     }
     return edges;
@@ -56,7 +56,7 @@ public final class Creases {
    */
   public static List<Vec[]> turning(Mesh mesh, Vec toEye, double facing) {
     List<Vec[]> edges = new ArrayList<>();
-    for (Met m : MET.computeIfAbsent(mesh, Creases::met)) {
+    for (CreaseMet m : MET.computeIfAbsent(mesh, Creases::met)) {
       boolean toward = false;
       boolean away = false;
       for (Vec n : m.normals) {
@@ -71,10 +71,10 @@ public final class Creases {
     return edges;
   }
 
-  private static List<Met> met(Mesh mesh) {
+  private static List<CreaseMet> met(Mesh mesh) {
     int[] weld = mesh.welded();
     int[] c = mesh.corners();
-    Map<Long, Met> met = new LinkedHashMap<>();
+    Map<Long, CreaseMet> met = new LinkedHashMap<>();
     for (int t = 0; t < c.length; t += 3) {
       Vec a = mesh.vertex(c[t]);
       Vec n = mesh.vertex(c[t + 1]).minus(a).cross(mesh.vertex(c[t + 2]).minus(a));
@@ -86,7 +86,8 @@ public final class Creases {
         int p = weld[c[t + k]];
         int q = weld[c[t + (k + 1) % 3]];
         long key = ((long) Math.min(p, q) << 32) | Math.max(p, q);
-        met.computeIfAbsent(key, x -> new Met(mesh.vertex(p), mesh.vertex(q), new ArrayList<>(2)))
+        met.computeIfAbsent(
+                key, x -> new CreaseMet(mesh.vertex(p), mesh.vertex(q), new ArrayList<>(2)))
             .normals
             .add(unit);
       }
@@ -95,7 +96,7 @@ public final class Creases {
   }
 
   /** Those one sees wherever one stands. */
-  public static List<Edge> sharp(Mesh mesh) {
-    return all(mesh).stream().filter(Edge::sharp).toList();
+  public static List<CreaseEdge> sharp(Mesh mesh) {
+    return all(mesh).stream().filter(CreaseEdge::sharp).toList();
   }
 }

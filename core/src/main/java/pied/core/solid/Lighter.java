@@ -37,7 +37,7 @@ public final class Lighter {
    * @param error how far the original's corners are from it at most, metres (or whatever the mesh
    *     is in): from all of them, or from 20,000 spread evenly over it
    */
-  public record Result(Mesh mesh, double error) {}
+  public record Lightened(Mesh mesh, double error) {}
 
   private Lighter(Mesh mesh) {
     xyz = mesh.xyz();
@@ -69,7 +69,7 @@ public final class Lighter {
   /**
    * Collapses edges until there are no more than so many triangles, or no edge is left that may go.
    */
-  public static Result of(Mesh mesh, int most) {
+  public static Lightened of(Mesh mesh, int most) {
     Lighter l = new Lighter(mesh);
     l.index();
     l.planes();
@@ -80,7 +80,7 @@ public final class Lighter {
       l.index();
     }
     Mesh lighter = l.mesh(mesh.parts());
-    return new Result(lighter, error(mesh, lighter));
+    return new Lightened(lighter, error(mesh, lighter));
   }
 
   private Mesh mesh(List<String> parts) {

@@ -167,13 +167,13 @@ public final class MeshMaker {
   }
 
   private int[] weld() {
-    record Place(long x, long y, long z) {}
-    Map<Place, Integer> seen = new HashMap<>(2 * points.size());
+    record MeshPlace(long x, long y, long z) {}
+    Map<MeshPlace, Integer> seen = new HashMap<>(2 * points.size());
     int[] same = new int[points.size()];
     for (int i = 0; i < same.length; i++) {
       Vec p = points.get(i);
-      Place key =
-          new Place(Math.round(p.x() * 1e7), Math.round(p.y() * 1e7), Math.round(p.z() * 1e7));
+      MeshPlace key =
+          new MeshPlace(Math.round(p.x() * 1e7), Math.round(p.y() * 1e7), Math.round(p.z() * 1e7));
       Integer before = seen.putIfAbsent(key, i);
       same[i] = before == null ? i : before;
     }

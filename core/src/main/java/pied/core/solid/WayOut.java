@@ -15,7 +15,7 @@ final class WayOut {
   private WayOut() {}
 
   /** A stretch of the way on which two meshes overlap, metres along the direction. */
-  record Stretch(double from, double to) {}
+  record WayStretch(double from, double to) {}
 
   /**
    * How far a must move along the direction to be free of all of several bodies at once, metres.
@@ -56,22 +56,26 @@ final class WayOut {
 
   /** The nearest way out of what a lies inside of at a place where it crosses nothing. */
   private static double outOf(Mesh a, Pose pa, List<Body> bodies, Vec direction, double start) {
-    List<Stretch> blocked = new ArrayList<>();
+    List<WayStretch> blocked = new ArrayList<>();
     for (Body body : bodies) {
       new Stretches(a, pa, body.mesh(), body.pose(), direction, blocked).run();
     }
-    blocked.sort(Comparator.comparingDouble(Stretch::from));
+    blocked.sort(Comparator.comparingDouble(WayStretch::from));
     double at = start;
     while (true) {
       double from = at;
       double next =
-          blocked.stream().mapToDouble(Stretch::to).filter(t -> t > from + TOUCH).min().orElse(at);
+          blocked.stream()
+              .mapToDouble(WayStretch::to)
+              .filter(t -> t > from + TOUCH)
+              .min()
+              .orElse(at);
       if (next == at) {
         return at; // not closed after all: there is no way out to be found
       }
       for (double before = at; before != next; ) {
         before = next;
-        for (Stretch s : blocked) {
+        for (WayStretch s : blocked) {
           if (s.from < next + TOUCH && s.to > next + TOUCH) {
             next = s.to;
           }
@@ -159,9 +163,9 @@ final class WayOut {
     final double dy;
     final double dz;
     final double[] leave = new double[1];
-    final List<Stretch> found;
+    final List<WayStretch> found;
 
-    Stretches(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, List<Stretch> found) {
+    Stretches(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, List<WayStretch> found) {
       super(a, pa, b, pb);
       Vec d = pb.undirect(direction);
       dx = d.x();
@@ -185,7 +189,7 @@ final class WayOut {
     @Override
     boolean triangles(int a, int b) {
       if (pair.sweep(dx, dy, dz, GRAZE) && pair.out > TOUCH && pair.out - pair.in > TOUCH) {
-        found.add(new Stretch(pair.in, pair.out));
+        found.add(new WayStretch(pair.in, pair.out));
       }
       return true;
     }

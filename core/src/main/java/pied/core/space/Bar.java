@@ -17,7 +17,7 @@ public record Bar(String id, double x, double z, double trim, double length) imp
 
   @Override
   public PartName name() {
-    return new PartName(PartName.Kind.bar, id);
+    return new PartName(PartName.PartKind.bar, id);
   }
 
   @Override

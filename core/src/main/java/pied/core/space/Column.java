@@ -13,7 +13,7 @@ public record Column(String id, Spot at, double width, double depth, boolean rou
     implements Part {
   @Override
   public PartName name() {
-    return new PartName(PartName.Kind.column, id);
+    return new PartName(PartName.PartKind.column, id);
   }
 
   @Override

@@ -17,7 +17,7 @@ import pied.core.units.Refusal;
  */
 public record Flight(
     String id,
-    Kind kind,
+    FlightKind kind,
     Spot at,
     double turn,
     double width,
@@ -27,7 +27,7 @@ public record Flight(
     double base)
     implements Part {
   /** Sorts of flights. */
-  public enum Kind {
+  public enum FlightKind {
     steps,
     ramp
   }
@@ -77,7 +77,7 @@ public record Flight(
 
   /** Height of its surface so far down from the upper edge, metres. */
   public double heightAt(double down) {
-    if (kind == Kind.ramp) {
+    if (kind == FlightKind.ramp) {
       return base + riser * (1 - Math.max(0, Math.min(1, down / going)));
     }
     int tread = (int) Math.max(0, Math.min(count - 1, Math.floor(down / going + 1e-9)));
@@ -86,7 +86,7 @@ public record Flight(
 
   @Override
   public PartName name() {
-    return new PartName(PartName.Kind.flight, id);
+    return new PartName(PartName.PartKind.flight, id);
   }
 
   @Override

@@ -15,12 +15,12 @@ import pied.core.solid.Vec;
 
 /** What sits in openings: doors and windows, built to the size of the opening. */
 final class Joinery {
-  private static final Map<Opening.Kind, Article> ARTICLES =
+  private static final Map<Opening.OpeningKind, Article> ARTICLES =
       Map.of(
-          Opening.Kind.door, read("door"),
-          Opening.Kind.doubleDoor, read("double-door"),
-          Opening.Kind.slidingDoor, read("sliding-door"),
-          Opening.Kind.window, read("window"));
+          Opening.OpeningKind.door, read("door"),
+          Opening.OpeningKind.doubleDoor, read("double-door"),
+          Opening.OpeningKind.slidingDoor, read("sliding-door"),
+          Opening.OpeningKind.window, read("window"));
 
   private Joinery() {}
 
@@ -43,12 +43,12 @@ final class Joinery {
     Mesh mesh = ARTICLES.get(o.kind()).recipe().build(size);
     // turned about to open outward, its sides change places
     boolean mirrored =
-        o.kind() == Opening.Kind.door && (o.hinge() == Opening.Hand.right) == inward(o);
+        o.kind() == Opening.OpeningKind.door && (o.hinge() == Opening.Hand.right) == inward(o);
     return mirrored ? mesh.mirrored() : mesh;
   }
 
   private static boolean inward(Opening o) {
-    return o.opens() == Opening.Way.in;
+    return o.opens() == Opening.OpeningWay.in;
   }
 
   static Pose place(Wall wall, Opening o) {

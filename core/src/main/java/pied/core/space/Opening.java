@@ -14,18 +14,18 @@ import pied.core.units.Refusal;
  */
 public record Opening(
     String id,
-    Kind kind,
+    OpeningKind kind,
     String wall,
     double from,
     double width,
     double sill,
     double height,
     Hand hinge,
-    Way opens,
+    OpeningWay opens,
     double depth)
     implements Part {
   /** Sorts of openings. */
-  public enum Kind {
+  public enum OpeningKind {
     door("door", 0.9, 0, 2.05),
     doubleDoor("double door", 1.5, 0, 2.05),
     slidingDoor("sliding door", 1.2, 0, 2.05),
@@ -38,7 +38,7 @@ public record Opening(
     private final double sill;
     private final double height;
 
-    Kind(String words, double width, double sill, double height) {
+    OpeningKind(String words, double width, double sill, double height) {
       this.words = words;
       this.width = width;
       this.sill = sill;
@@ -72,7 +72,7 @@ public record Opening(
   }
 
   /** Where a leaf opens to. */
-  public enum Way {
+  public enum OpeningWay {
     in,
     out
   }
@@ -85,12 +85,18 @@ public record Opening(
 
   public Opening {
     hinge = hinge == null ? Hand.left : hinge;
-    opens = opens == null ? Way.in : opens;
-    depth = kind == Kind.niche && depth == 0 ? NICHE : kind == Kind.niche ? depth : 0;
+    opens = opens == null ? OpeningWay.in : opens;
+    depth = kind == OpeningKind.niche && depth == 0 ? NICHE : kind == OpeningKind.niche ? depth : 0;
   }
 
   public Opening(
-      String id, Kind kind, String wall, double from, double width, double sill, double height) {
+      String id,
+      OpeningKind kind,
+      String wall,
+      double from,
+      double width,
+      double sill,
+      double height) {
     this(id, kind, wall, from, width, sill, height, null, null, 0);
   }
 
@@ -115,7 +121,7 @@ public record Opening(
 
   @Override
   public PartName name() {
-    return new PartName(PartName.Kind.opening, id);
+    return new PartName(PartName.PartKind.opening, id);
   }
 
   @Override
@@ -165,7 +171,7 @@ public record Opening(
       throw new Refusal(
           "The " + words() + " would be " + ShellCheck.m(depth) + " deep; say 0 or more.");
     }
-    if (kind == Opening.Kind.niche && depth > w.thickness() - 0.01) {
+    if (kind == Opening.OpeningKind.niche && depth > w.thickness() - 0.01) {
       throw new Refusal(
           "The niche is "
               + ShellCheck.m(depth)

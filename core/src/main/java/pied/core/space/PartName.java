@@ -12,9 +12,9 @@ import pied.core.solid.Named;
  *
  * @param id of the part among those of its kind; empty for what there is one of
  */
-public record PartName(Kind kind, String id) implements Named {
+public record PartName(PartKind kind, String id) implements Named {
   /** Sorts of parts. */
-  public enum Kind {
+  public enum PartKind {
     floor,
     ceiling,
     auditorium,
@@ -32,23 +32,24 @@ public record PartName(Kind kind, String id) implements Named {
     other
   }
 
-  public static final PartName FLOOR = new PartName(Kind.floor, "");
-  public static final PartName CEILING = new PartName(Kind.ceiling, "");
-  public static final PartName AUDITORIUM = new PartName(Kind.auditorium, "");
+  public static final PartName FLOOR = new PartName(PartKind.floor, "");
+  public static final PartName CEILING = new PartName(PartKind.ceiling, "");
+  public static final PartName AUDITORIUM = new PartName(PartKind.auditorium, "");
 
-  private static final Set<Kind> SINGLE = Set.of(Kind.floor, Kind.ceiling, Kind.auditorium);
+  private static final Set<PartKind> SINGLE =
+      Set.of(PartKind.floor, PartKind.ceiling, PartKind.auditorium);
 
-  /** The name that this is the text of; of the kind {@link Kind#other} if it is none. */
+  /** The name that this is the text of; of the kind {@link PartKind#other} if it is none. */
   @JsonCreator
   public static PartName read(String text) {
     int colon = text.indexOf(':');
     String kind = colon < 0 ? text : text.substring(0, colon);
-    for (Kind k : Kind.values()) {
-      if (k != Kind.other && k.name().equals(kind) && SINGLE.contains(k) == colon < 0) {
+    for (PartKind k : PartKind.values()) {
+      if (k != PartKind.other && k.name().equals(kind) && SINGLE.contains(k) == colon < 0) {
         return new PartName(k, text.substring(colon < 0 ? text.length() : colon + 1));
       }
     }
-    return new PartName(Kind.other, text);
+    return new PartName(PartKind.other, text);
   }
 
   /** The part that a body is; null if it is a piece. */
@@ -57,9 +58,9 @@ public record PartName(Kind kind, String id) implements Named {
   }
 
   /** Whether a body is a part of one of these kinds. */
-  public static boolean is(Body body, Kind... kinds) {
+  public static boolean is(Body body, PartKind... kinds) {
     if (body.name() instanceof PartName p) {
-      for (Kind k : kinds) {
+      for (PartKind k : kinds) {
         if (p.kind == k) {
           return true;
         }
@@ -69,19 +70,19 @@ public record PartName(Kind kind, String id) implements Named {
   }
 
   public static PartName wall(String name) {
-    return new PartName(Kind.wall, name);
+    return new PartName(PartKind.wall, name);
   }
 
   public static PartName skirting(String wall) {
-    return new PartName(Kind.skirting, wall);
+    return new PartName(PartKind.skirting, wall);
   }
 
   public static PartName opening(String id) {
-    return new PartName(Kind.opening, id);
+    return new PartName(PartKind.opening, id);
   }
 
   public static PartName corner(int number) {
-    return new PartName(Kind.corner, String.valueOf(number));
+    return new PartName(PartKind.corner, String.valueOf(number));
   }
 
   /** What it is as a carrier; of an opening or a column the floor. */
@@ -98,7 +99,9 @@ public record PartName(Kind kind, String id) implements Named {
   @Override
   @JsonValue
   public String text() {
-    return kind == Kind.other ? id : SINGLE.contains(kind) ? kind.name() : kind.name() + ":" + id;
+    return kind == PartKind.other
+        ? id
+        : SINGLE.contains(kind) ? kind.name() : kind.name() + ":" + id;
   }
 
   @Override

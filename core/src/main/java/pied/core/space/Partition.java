@@ -44,7 +44,7 @@ public record Partition(String id, Spot from, Spot to, double thickness, double 
 
   @Override
   public PartName name() {
-    return new PartName(PartName.Kind.wall, id);
+    return new PartName(PartName.PartKind.wall, id);
   }
 
   @Override

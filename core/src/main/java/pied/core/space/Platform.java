@@ -21,7 +21,7 @@ public record Platform(String id, List<Spot> outline, double height) implements 
 
   @Override
   public PartName name() {
-    return new PartName(PartName.Kind.platform, id);
+    return new PartName(PartName.PartKind.platform, id);
   }
 
   @Override

@@ -26,14 +26,14 @@ final class Renewed {
    * @param at the space it was worked out for
    * @param touched ids since then
    */
-  private record Found(Space at, Map<String, Object> values, Set<String> touched) {}
+  private record FoundBody(Space at, Map<String, Object> values, Set<String> touched) {}
 
   /**
    * What is kept under a key like this depends on how a piece is called, where it is and how large.
    */
-  record Solid(Object key) {}
+  record RenewedSolid(Object key) {}
 
-  private final Map<Object, Found> found = new ConcurrentHashMap<>(4);
+  private final Map<Object, FoundBody> found = new ConcurrentHashMap<>(4);
 
   /**
    * For a space in which some pieces are others; what most of it changed for is let go of.
@@ -44,9 +44,9 @@ final class Renewed {
     Renewed next = new Renewed();
     found.forEach(
         (key, f) -> {
-          Set<String> all = f.touched.addAll(key instanceof Solid ? solid : touched);
+          Set<String> all = f.touched.addAll(key instanceof RenewedSolid ? solid : touched);
           if (all.size() <= Math.max(LEAST, pieces / 4)) {
-            next.found.put(key, new Found(f.at, f.values, all));
+            next.found.put(key, new FoundBody(f.at, f.values, all));
           }
         });
     return next;
@@ -54,7 +54,7 @@ final class Renewed {
 
   @SuppressWarnings("unchecked")
   <T> Map<String, T> of(Space space, Object key, Space.Each<T> each) {
-    Found last = found.get(key);
+    FoundBody last = found.get(key);
     if (last != null && last.touched.isEmpty()) {
       return (Map<String, T>) last.values;
     }
@@ -64,12 +64,12 @@ final class Renewed {
       boolean same = stale != null && !stale.contains(p.id());
       all.put(p.id(), same ? last.values.get(p.id()) : each.of(space, p));
     }
-    found.put(key, new Found(space, all, HashSet.empty()));
+    found.put(key, new FoundBody(space, all, HashSet.empty()));
     return (Map<String, T>) all;
   }
 
   /** Pieces that were touched, and those near where they were or are. */
-  private static java.util.Set<String> stale(Space now, Found last) {
+  private static java.util.Set<String> stale(Space now, FoundBody last) {
     java.util.Set<String> stale = new LinkedHashSet<>();
     Vec margin = new Vec(NEAR, NEAR, NEAR);
     for (String id : last.touched) {

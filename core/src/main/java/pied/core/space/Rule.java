@@ -32,7 +32,7 @@ public interface Rule {
   }
 
   /** Which way pieces on a path or around something look. */
-  enum Facing {
+  enum RepeatFacing {
     /** Along the path. */
     along,
     /** Into the room; toward what they are around. */

@@ -154,7 +154,7 @@ public final class ShellBodies {
     List<Coordinate> profile = new ArrayList<>();
     profile.add(new Coordinate(0, Math.min(0, f.base())));
     profile.add(new Coordinate(f.run(), Math.min(0, f.base())));
-    if (f.kind() == Flight.Kind.ramp) {
+    if (f.kind() == Flight.FlightKind.ramp) {
       if (f.base() > 0) {
         profile.add(new Coordinate(f.run(), f.base()));
       }
@@ -211,7 +211,7 @@ public final class ShellBodies {
   private static Mesh mesh(Wall wall, List<Opening> openings) {
     TreeSet<Double> depths = new TreeSet<>(List.of(0.0, wall.thickness()));
     for (Opening o : openings) {
-      if (o.kind() == Opening.Kind.niche) {
+      if (o.kind() == Opening.OpeningKind.niche) {
         depths.add(o.depth());
       }
     }
@@ -220,7 +220,7 @@ public final class ShellBodies {
       double to = depths.higher(from);
       Geometry face = rectangle(0, wall.base(), wall.length(), wall.height());
       for (Opening o : openings) {
-        if (o.kind() != Opening.Kind.niche || o.depth() > from) {
+        if (o.kind() != Opening.OpeningKind.niche || o.depth() > from) {
           // the apron goes on through the proscenium, with nothing of the wall under it
           double foot = o.id().equals(Opening.PROSCENIUM) ? wall.base() : o.sill();
           face = face.difference(rectangle(o.from(), foot, o.to(), o.head()));

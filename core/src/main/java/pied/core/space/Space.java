@@ -334,7 +334,7 @@ public final class Space {
    * its colours, nor on how it is kept in order.
    */
   public <T> Map<String, T> renewedBySolid(Object key, Each<T> each) {
-    return renewed.of(this, new Renewed.Solid(key), each);
+    return renewed.of(this, new Renewed.RenewedSolid(key), each);
   }
 
   /** What is worked out for a piece. */
@@ -384,7 +384,7 @@ public final class Space {
   }
 
   private static String carrier(Piece p) {
-    return p.on().kind() == On.Kind.piece ? p.on().id() : null;
+    return p.on().kind() == On.OnKind.piece ? p.on().id() : null;
   }
 
   /** All in which another space, that came of this one, differs from it but for its pieces. */

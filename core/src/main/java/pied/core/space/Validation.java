@@ -231,7 +231,7 @@ public final class Validation {
   private static boolean hasEnd(Space space, Piece p, Set<String> ends) {
     Set<String> way = new HashSet<>();
     Piece at = p;
-    while (at.on().kind() == On.Kind.piece && !ends.contains(at.id())) {
+    while (at.on().kind() == On.OnKind.piece && !ends.contains(at.id())) {
       if (!way.add(at.id()) || !space.has(at.on().id())) {
         return false;
       }

@@ -46,7 +46,7 @@ public final class Validity {
   public static String id(String id) {
     if (id == null
         || !ID.matcher(id).matches()
-        || PartName.read(id).kind() != PartName.Kind.other) {
+        || PartName.read(id).kind() != PartName.PartKind.other) {
       throw new Refusal(
           "An id for a piece has 1 to 64 letters, digits, dots, dashes or underscores, and is not"
               + " that of a part of the shell.");

@@ -12,7 +12,7 @@ public sealed interface Entry {
   double from(double current);
 
   /** The value itself; not relative. */
-  record Value(double value) implements Entry {
+  record EntryValue(double value) implements Entry {
     @Override
     public double from(double current) {
       return value;
@@ -20,7 +20,7 @@ public sealed interface Entry {
   }
 
   /** So much more or less. */
-  record More(double by) implements Entry {
+  record EntryMore(double by) implements Entry {
     @Override
     public double from(double current) {
       return current + by;
@@ -55,16 +55,16 @@ public sealed interface Entry {
     if (t.startsWith("=")) {
       String rest = t.substring(1).trim();
       return rest.startsWith("-")
-          ? new Value(-Lengths.read(rest.substring(1), unit, text))
-          : new Value(Lengths.read(rest, unit, text));
+          ? new EntryValue(-Lengths.read(rest.substring(1), unit, text))
+          : new EntryValue(Lengths.read(rest, unit, text));
     }
     if (t.startsWith("+")) {
-      return new More(Lengths.read(t.substring(1), unit, text));
+      return new EntryMore(Lengths.read(t.substring(1), unit, text));
     }
     if (t.startsWith("-")) {
-      return new More(-Lengths.read(t.substring(1), unit, text));
+      return new EntryMore(-Lengths.read(t.substring(1), unit, text));
     }
-    return new Value(Lengths.read(t, unit, text));
+    return new EntryValue(Lengths.read(t, unit, text));
   }
 
   /**
@@ -86,9 +86,9 @@ public sealed interface Entry {
     }
     double v = Lengths.number(m.group(2));
     return switch (m.group(1)) {
-      case "+" -> new More(v);
-      case "-" -> new Value(-v);
-      default -> new Value(v);
+      case "+" -> new EntryMore(v);
+      case "-" -> new EntryValue(-v);
+      default -> new EntryValue(v);
     };
   }
 

@@ -32,7 +32,7 @@ class CaptionTest {
 
   private static String sentence(List<Phrase> phrases) {
     return phrases.stream()
-        .filter(p -> !(p instanceof Phrase.Swatch))
+        .filter(p -> !(p instanceof Phrase.PhraseSwatch))
         .map(Phrase::text)
         .collect(Collectors.joining());
   }
@@ -55,7 +55,7 @@ class CaptionTest {
     assertThat(sentence(phrases(LengthUnit.CM, "l")))
         .contains("on Oak sideboard, underside at 82.0");
     assertThat(phrases(LengthUnit.M, "l"))
-        .filteredOn(p -> p instanceof Phrase.Word w && "s".equals(w.piece()))
+        .filteredOn(p -> p instanceof Phrase.PhraseWord w && "s".equals(w.piece()))
         .as("a click on the carrier's name leads to it")
         .isNotEmpty();
   }
@@ -74,7 +74,7 @@ class CaptionTest {
     room.put("l", "table-lamp", 3, 1);
     ObjectMapper json = Tools.json();
     for (Phrase phrase : phrases(LengthUnit.M, "l")) {
-      if (!(phrase instanceof Phrase.Field p)) {
+      if (!(phrase instanceof Phrase.PhraseField p)) {
         continue;
       }
       ObjectNode edit = json.valueToTree(p.blank().edit());
@@ -97,7 +97,7 @@ class CaptionTest {
     assertThat(s)
         .startsWith("2 pieces, the lead is Dining chair 2, picked last — 0.46 wide × 0.53 deep");
     assertThat(s).contains("facing various");
-    assertThat(phrases(LengthUnit.M, "a", "b")).anyMatch(p -> p instanceof Phrase.Swatch);
+    assertThat(phrases(LengthUnit.M, "a", "b")).anyMatch(p -> p instanceof Phrase.PhraseSwatch);
   }
 
   @Test
@@ -122,15 +122,15 @@ class CaptionTest {
     assertThat(s).contains(LengthUnit.M.fine(least) + " from wall A");
   }
 
-  private List<Phrase> handled(Handling.At at, String hold, String about, String... ids) {
+  private List<Phrase> handled(Handling.HandlingAt at, String hold, String about, String... ids) {
     return Caption.of(
         room.space, "Room", List.of(ids), LengthUnit.M, new Handling(at, hold, about, null, false));
   }
 
   private static Edit edit(List<Phrase> phrases, String label) {
     return phrases.stream()
-        .filter(p -> p instanceof Phrase.Field f && f.label().equals(label))
-        .map(p -> ((Phrase.Field) p).blank().edit())
+        .filter(p -> p instanceof Phrase.PhraseField f && f.label().equals(label))
+        .map(p -> ((Phrase.PhraseField) p).blank().edit())
         .findFirst()
         .orElseThrow();
   }
@@ -138,13 +138,13 @@ class CaptionTest {
   @Test
   void whileItIsSizedItSaysWhatStaysAndItsFieldsKeepToThat() {
     room.put("t", "trunk", 3, 2);
-    List<Phrase> said = handled(Handling.At.size, "left front under", null, "t");
+    List<Phrase> said = handled(Handling.HandlingAt.size, "left front under", null, "t");
     assertThat(sentence(said))
         .contains("the left front corner of its foot stays")
         .contains("By nature 0.95 × 0.52 × 0.56");
     assertThat(((Resize) edit(said, "Width")).hold()).isEqualTo("left front under");
     room.json("{'do':'size','pieces':['t'],'size':{'height':2},'beyond':'stretch'}");
-    assertThat(sentence(handled(Handling.At.size, null, null, "t")))
+    assertThat(sentence(handled(Handling.HandlingAt.size, null, null, "t")))
         .contains("stretched take a size it comes in")
         .contains("what touches or carries it stays");
   }
@@ -153,7 +153,7 @@ class CaptionTest {
   void whileSeveralAreSizedTheyAreMeasuredEachAndAsOne() {
     room.put("a", "block", 1, 1);
     room.put("b", "block", 3, 1.5);
-    String said = sentence(handled(Handling.At.size, null, null, "a", "b"));
+    String said = sentence(handled(Handling.HandlingAt.size, null, null, "a", "b"));
     assertThat(said).contains("0.50 wide × 0.50 deep × 0.50 high for all (each by itself)");
     assertThat(said).contains("As one whole 2.50 across × 1.00 deep × 0.50 high");
   }
@@ -161,13 +161,14 @@ class CaptionTest {
   @Test
   void whileItIsTurnedItSaysAboutWhatAndItsFieldsKeepToThat() {
     room.put("t", "trunk", 3, 2, 30);
-    List<Phrase> said = handled(Handling.At.turn, null, "right back under", "t");
+    List<Phrase> said = handled(Handling.HandlingAt.turn, null, "right back under", "t");
     assertThat(sentence(said))
         .contains("faces 30°, turned about the right back corner of its foot")
         .contains("upright");
     assertThat(((Turn) edit(said, "Turn, degrees")).about()).isEqualTo("right back under");
     room.json("{'do':'lean','pieces':['t'],'toward':180,'by':90}");
-    assertThat(sentence(handled(Handling.At.turn, null, null, "t"))).contains("on its back");
+    assertThat(sentence(handled(Handling.HandlingAt.turn, null, null, "t")))
+        .contains("on its back");
     assertThat(sentence(phrases(LengthUnit.M, "t"))).contains("on its back");
   }
 
@@ -225,8 +226,8 @@ class CaptionTest {
 
   private static Edit action(List<Phrase> phrases, String words) {
     return phrases.stream()
-        .filter(p -> p instanceof Phrase.Action && p.text().equals(words))
-        .map(p -> ((Phrase.Action) p).edit())
+        .filter(p -> p instanceof Phrase.PhraseAction && p.text().equals(words))
+        .map(p -> ((Phrase.PhraseAction) p).edit())
         .findFirst()
         .orElseThrow();
   }

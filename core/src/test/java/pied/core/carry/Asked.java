@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.assertj.core.data.Offset;
-import pied.core.carry.Question.Keep;
+import pied.core.carry.CarryAsk.CarryKeep;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -17,18 +17,18 @@ final class Asked {
   boolean copy;
   Vec picked;
   Spot at;
-  Question.Sight ray;
+  CarryAsk.CarrySight ray;
   boolean level;
   int down;
   double near;
   boolean free;
   boolean each;
   boolean tops;
-  Question.Meet meet;
+  CarryAsk.CarryMeet meet;
   Side against;
-  Keep keep;
+  CarryKeep keep;
   double turn;
-  Question.Typed typed;
+  CarryAsk.CarryTyped typed;
 
   Asked(List<String> pieces) {
     this.pieces = pieces;
@@ -45,7 +45,7 @@ final class Asked {
   }
 
   Asked look(Vec from, Vec to) {
-    ray = new Question.Sight(from, to.minus(from));
+    ray = new CarryAsk.CarrySight(from, to.minus(from));
     return this;
   }
 
@@ -55,30 +55,30 @@ final class Asked {
   }
 
   Asked typed(String slot, String text) {
-    typed = new Question.Typed(slot, text, null);
+    typed = new CarryAsk.CarryTyped(slot, text, null);
     return this;
   }
 
-  Question asked() {
-    return new Question(
+  CarryAsk asked() {
+    return new CarryAsk(
         pieces, article, null, null, copy, picked, null, at, ray, level, down, near, free, each,
         tops, meet, against, keep, turn, typed);
   }
 
   // ---- and what was answered
 
-  static Piece lead(Answer a) {
+  static Piece lead(CarryResult a) {
     return a.pieces().get(a.pieces().size() - 1);
   }
 
-  static void isAt(Answer a, double x, double y, double z, Offset<Double> how) {
+  static void isAt(CarryResult a, double x, double y, double z, Offset<Double> how) {
     Vec at = lead(a).at();
     assertThat(at.x()).as("across, " + a).isCloseTo(x, how);
     assertThat(at.y()).as("high, " + a).isCloseTo(y, how);
     assertThat(at.z()).as("deep, " + a).isCloseTo(z, how);
   }
 
-  static double measure(Answer a, String slot) {
+  static double measure(CarryResult a, String slot) {
     return a.measures().stream()
         .filter(m -> m.slot().equals(slot))
         .findFirst()
@@ -86,7 +86,7 @@ final class Asked {
         .value();
   }
 
-  static List<String> words(Answer a) {
-    return a.snaps().stream().map(Answer.Snap::words).toList();
+  static List<String> words(CarryResult a) {
+    return a.snaps().stream().map(CarryResult.CarrySnap::words).toList();
   }
 }

@@ -43,7 +43,7 @@ class CarryPropertiesTest {
           "armchair");
 
   /** Anything at all is asked; what can be put down is. */
-  private static Question ask(Rooms room, Random r) {
+  private static CarryAsk ask(Rooms room, Random r) {
     List<Piece> all = List.copyOf(room.space.pieces());
     List<String> ids = new ArrayList<>();
     int n = r.nextInt(4) == 0 ? 2 : 1;
@@ -54,15 +54,15 @@ class CarryPropertiesTest {
       }
     }
     Spot at = null;
-    Question.Sight ray = null;
+    CarryAsk.CarrySight ray = null;
     if (r.nextBoolean()) {
       at = new Spot(r.nextDouble() * 7 - 0.5, r.nextDouble() * 5 - 0.5);
     } else {
       Vec to = new Vec(r.nextDouble() * 6, r.nextDouble() * 1.5, r.nextDouble() * 4);
       Vec from = new Vec(3, 2.2, 9);
-      ray = new Question.Sight(from, to.minus(from));
+      ray = new CarryAsk.CarrySight(from, to.minus(from));
     }
-    return new Question(
+    return new CarryAsk(
         ids,
         null,
         null,
@@ -93,12 +93,12 @@ class CarryPropertiesTest {
       String article = ARTICLES.get(r.nextInt(ARTICLES.size()));
       room.put("p" + i, article, 0.5 + 5 * r.nextDouble(), 0.5 + 3 * r.nextDouble());
     }
-    if (Snag.of(room.space).stream().anyMatch(s -> s.kind() != Snag.Kind.unstable)) {
+    if (Snag.of(room.space).stream().anyMatch(s -> s.kind() != Snag.SnagKind.unstable)) {
       tried(false);
       return; // placed without room to begin with
     }
     for (int i = 0; i < 6; i++) {
-      Question q = ask(room, r);
+      CarryAsk q = ask(room, r);
       var before = room.space;
       Outcome done;
       try {
@@ -125,12 +125,12 @@ class CarryPropertiesTest {
     Statistics.label("put down").collect(done).coverage(c -> c.check(true).percentage(p -> p > 50));
   }
 
-  private static void sound(Rooms room, Question q) {
+  private static void sound(Rooms room, CarryAsk q) {
     for (Snag s : Snag.of(room.space)) {
-      assertThat(s.kind()).as(s.words() + " " + q).isEqualTo(Snag.Kind.unstable);
+      assertThat(s.kind()).as(s.words() + " " + q).isEqualTo(Snag.SnagKind.unstable);
     }
     for (Piece p : room.space.pieces()) {
-      if (p.on().kind() == On.Kind.piece || p.on().kind() == On.Kind.floor) {
+      if (p.on().kind() == On.OnKind.piece || p.on().kind() == On.OnKind.floor) {
         assertThat(Reach.of(room.space, p, Side.under).distance())
             .as(p.name() + " touches what carries it")
             .isLessThan(Resting.CONTACT);
@@ -142,7 +142,7 @@ class CarryPropertiesTest {
   private static void noLoops(Rooms room) {
     for (Piece p : room.space.pieces()) {
       Set<String> seen = new HashSet<>();
-      for (Piece q = p; q.on().kind() == On.Kind.piece; q = room.space.piece(q.on().id())) {
+      for (Piece q = p; q.on().kind() == On.OnKind.piece; q = room.space.piece(q.on().id())) {
         assertThat(seen.add(q.id())).as("carriers form a loop").isTrue();
       }
     }

@@ -14,7 +14,7 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
-import pied.core.carry.Question.Keep;
+import pied.core.carry.CarryAsk.CarryKeep;
 import pied.core.material.Finishes;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -37,7 +37,7 @@ class CarryingTest {
 
   private final Rooms room = new Rooms();
 
-  private Answer answer(Asked a) {
+  private CarryResult answer(Asked a) {
     return Carrying.answer(room.space, a.asked(), LengthUnit.M);
   }
 
@@ -46,7 +46,7 @@ class CarryingTest {
   @Test
   void itGoesWhereThePointerPoints() {
     room.put("c", "dining-chair", 1, 1);
-    Answer a = answer(carry("c").to(3.21, 2.34));
+    CarryResult a = answer(carry("c").to(3.21, 2.34));
     isAt(a, 3.21, 0, 2.34, EXACT);
     assertThat(a.on()).isEqualTo(On.FLOOR);
     assertThat(a.refused()).isEmpty();
@@ -60,7 +60,7 @@ class CarryingTest {
     q.picked = new Vec(3.7, 0.8, 1.2); // near its right front corner
     isAt(answer(q), 3, 0, 1, EXACT);
     q.at = new Spot(2.7, 2.2);
-    Answer a = answer(q);
+    CarryResult a = answer(q);
     isAt(a, 2, 0, 2, EXACT);
     // the mark that is shown is that corner, at the top
     Vec corner =
@@ -72,7 +72,7 @@ class CarryingTest {
   void onThePlanOneStepsDownThroughTheBoardsOfAShelf() {
     room.put("s", "open-shelf", 3, 0.5);
     room.put("v", "jar", 1, 3);
-    Answer top = answer(carry("v").to(3.2, 0.5));
+    CarryResult top = answer(carry("v").to(3.2, 0.5));
     assertThat(top.on()).isEqualTo(On.piece("s"));
     assertThat(top.levels()).isGreaterThan(4);
     Asked q = carry("v").to(3.2, 0.5);
@@ -81,7 +81,7 @@ class CarryingTest {
     // the floor is the last of them, and the shelf's lowest board lies on the way to it
     for (int down = 1; down < top.levels(); down++) {
       q.down = down;
-      Answer a = answer(q);
+      CarryResult a = answer(q);
       if (a.refused().isEmpty() && a.on().equals(On.piece("s"))) {
         assertThat(lead(a).at().y()).isLessThan(before);
         before = lead(a).at().y();
@@ -108,7 +108,8 @@ class CarryingTest {
     }
     double board = heights.get(2);
     // a little above that board, from before the shelf
-    Answer a = answer(carry("k").look(new Vec(3.2, 1.6, 3.5), new Vec(3.2, board + 0.05, 0.1)));
+    CarryResult a =
+        answer(carry("k").look(new Vec(3.2, 1.6, 3.5), new Vec(3.2, board + 0.05, 0.1)));
     assertThat(a.on()).isEqualTo(On.piece("s"));
     assertThat(lead(a).at().y()).isCloseTo(board, TOUCH);
     assertThat(a.refused()).isEmpty();
@@ -120,7 +121,7 @@ class CarryingTest {
     room.json("{'do':'place','article':'bowl','piece':'large','at':{'x':3,'z':2}}");
     Piece large = room.piece("large");
     room.put("small", "tumbler", 1, 1);
-    Answer a = answer(carry("small").to(3, 2));
+    CarryResult a = answer(carry("small").to(3, 2));
     assertThat(a.on()).isEqualTo(On.piece("large"));
     assertThat(lead(a).at().y())
         .isBetween(large.at().y() + 0.001, large.at().y() + large.size().height() - 0.001);
@@ -131,7 +132,7 @@ class CarryingTest {
   @Test
   void aSideboardStopsAtTheWallAndSlidesAlongIt() {
     Piece s = room.put("s", "sideboard", 3, 2);
-    Answer a = answer(carry("s").to(2.2, 0.05));
+    CarryResult a = answer(carry("s").to(2.2, 0.05));
     isAt(a, 2.2, 0, s.size().depth() / 2, TOUCH);
     assertThat(a.stopped()).isEqualTo("wall A");
     assertThat(measure(a, "back")).isCloseTo(0, TOUCH);
@@ -145,7 +146,7 @@ class CarryingTest {
   void itStopsAtTheSkirting() {
     room.json("{'do':'build','skirtingHeight':'0.1','skirtingDepth':'0.015'}");
     Piece s = room.put("s", "trunk", 3, 2);
-    Answer a = answer(carry("s").to(3, -1));
+    CarryResult a = answer(carry("s").to(3, -1));
     assertThat(lead(a).at().z()).isCloseTo(s.size().depth() / 2 + 0.015, within(0.003));
     assertThat(a.stopped()).contains("skirting");
     assertThat(Reach.of(room.space, lead(a), Side.back).distance()).isCloseTo(0, TOUCH);
@@ -156,7 +157,7 @@ class CarryingTest {
     Piece t = room.put("t", "crate", 3, 2);
     Piece c = room.put("c", "chest-of-drawers", 1, 2);
     double apart = (t.size().width() + c.size().width()) / 2;
-    Answer before = answer(carry("c").to(2.9, 2));
+    CarryResult before = answer(carry("c").to(2.9, 2));
     isAt(before, 3 - apart, 0, 2, within(0.01));
     assertThat(before.stopped()).isEqualTo(t.name());
     isAt(answer(carry("c").to(3.1, 2)), 3 + apart, 0, 2, within(0.01));
@@ -224,7 +225,7 @@ class CarryingTest {
   void nearACornerBothWallsHoldIt() {
     Piece s = room.put("s", "sideboard", 3, 2);
     Asked q = carry("s").to(0.87, 0.28).near(0.1);
-    Answer a = answer(q);
+    CarryResult a = answer(q);
     isAt(a, s.size().width() / 2, 0, s.size().depth() / 2, TOUCH);
     assertThat(words(a)).containsExactly("in the corner of walls A and D");
     // moved on, it is free again
@@ -236,7 +237,7 @@ class CarryingTest {
   void edgesAndMiddlesAreHeldInLine() {
     room.put("a", "trunk", 1.5, 1);
     room.put("b", "trunk", 4, 3);
-    Answer a = answer(carry("b").to(4.03, 1.04).near(0.08));
+    CarryResult a = answer(carry("b").to(4.03, 1.04).near(0.08));
     assertThat(lead(a).at().z()).isCloseTo(1, EXACT);
     assertThat(words(a)).anyMatch(w -> w.contains("in line with Trunk"));
   }
@@ -246,11 +247,11 @@ class CarryingTest {
     room.put("a", "trunk", 1, 2);
     room.put("b", "trunk", 5, 2);
     room.put("c", "stool", 3, 3.5);
-    Answer a = answer(carry("c").to(3.04, 2.2).near(0.06));
+    CarryResult a = answer(carry("c").to(3.04, 2.2).near(0.06));
     assertThat(measure(a, "left")).isCloseTo(measure(a, "right"), TOUCH);
     room.put("d", "stool", 1, 3.2);
     room.put("e", "stool", 1.9, 3.2);
-    Answer row = answer(carry("c").to(2.83, 3.22).near(0.06));
+    CarryResult row = answer(carry("c").to(2.83, 3.22).near(0.06));
     assertThat(lead(row).at().x()).isCloseTo(2.8, within(1e-4));
     assertThat(lead(row).at().z()).isCloseTo(3.2, EXACT);
   }
@@ -259,7 +260,7 @@ class CarryingTest {
   void theFreeRoomItAsksForHoldsIt() {
     room.put("s", "filing-cabinet", 3, 2); // 0.90 clear in front to draw out a drawer
     double depth = room.piece("s").size().depth();
-    Answer a = answer(carry("s").to(3, 4 - 0.9 - depth / 2 + 0.03).near(0.08));
+    CarryResult a = answer(carry("s").to(3, 4 - 0.9 - depth / 2 + 0.03).near(0.08));
     assertThat(measure(a, "front")).isCloseTo(0.9, TOUCH);
     assertThat(words(a)).anyMatch(w -> w.startsWith("0.90 clear"));
   }
@@ -274,7 +275,7 @@ class CarryingTest {
     isAt(answer(q.typed("moved", "0.85")), 2.85, 0, 2, EXACT);
     isAt(answer(q.typed("moved", "1.10")), 3.1, 0, 2, EXACT);
     isAt(answer(q.typed("moved", "30cm")), 2.3, 0, 2, EXACT);
-    Answer toWall = answer(q.typed("right", "0.4"));
+    CarryResult toWall = answer(q.typed("right", "0.4"));
     assertThat(measure(toWall, "right")).isCloseTo(0.4, TOUCH);
     isAt(toWall, 6 - 0.4 - s.size().width() / 2, 0, 2.1, TOUCH);
     assertThat(answer(q.typed("moved", "far")).refused()).isNotEmpty();
@@ -285,7 +286,7 @@ class CarryingTest {
     room.put("s", "sideboard", 3, 2, 90);
     Asked q = carry("s").to(4, 2).typed("turn", "30");
     q.turn = 45;
-    Answer a = answer(q);
+    CarryResult a = answer(q);
     assertThat(lead(a).turn()).isCloseTo(30, EXACT);
     assertThat(a.turn()).isCloseTo(-60, EXACT);
     isAt(a, 4, 0, 2, EXACT);
@@ -306,13 +307,13 @@ class CarryingTest {
   void keptToOneDirectionTheHandMayDrift() {
     room.put("s", "stool", 2, 1);
     Asked q = carry("s").to(3.3, 1.4);
-    q.keep = Keep.along;
+    q.keep = CarryKeep.along;
     isAt(answer(q), 3.3, 0, 1, EXACT);
-    q.keep = Keep.away;
+    q.keep = CarryKeep.away;
     isAt(answer(q), 2, 0, 1.4, EXACT);
-    q.keep = Keep.deep;
+    q.keep = CarryKeep.deep;
     isAt(answer(q), 2, 0, 1.4, EXACT);
-    q.keep = Keep.across;
+    q.keep = CarryKeep.across;
     isAt(answer(q), 3.3, 0, 1, EXACT);
   }
 
@@ -320,11 +321,11 @@ class CarryingTest {
   void aPictureIsAtAnExactHeightOnItsWall() {
     room.json("{'do':'place','article':'picture-frame','piece':'p','at':{'x':3,'z':0.1}}");
     Asked q = carry("p").look(new Vec(3, 1.6, 3), new Vec(4, 1.2, 0));
-    Answer a = answer(q);
+    CarryResult a = answer(q);
     assertThat(lead(a).at().x()).isCloseTo(4, EXACT);
     assertThat(lead(a).at().y()).isCloseTo(1.2, EXACT);
     assertThat(a.on()).isEqualTo(On.wall("A"));
-    Answer typed = answer(q.typed("upperside", "1.85"));
+    CarryResult typed = answer(q.typed("upperside", "1.85"));
     assertThat(lead(typed).at().y()).isCloseTo(1.85 - lead(a).size().height(), EXACT);
   }
 
@@ -333,19 +334,19 @@ class CarryingTest {
     room.put("b", "barrel", 2.5, 3);
     room.put("k", "crate", 5, 3);
     double top = room.piece("b").size().height();
-    Answer crate = answer(carry("k").to(2.5, 3));
+    CarryResult crate = answer(carry("k").to(2.5, 3));
     assertThat(crate.on()).isEqualTo(On.piece("b"));
     assertThat(crate.size()).isEqualTo("0.60 × 0.45 × 0.40");
     assertThat(lead(crate).at().y()).isCloseTo(top, within(0.02));
     room.put("u", "trunk", 1, 3);
-    Answer trunk = answer(carry("u").to(5, 3));
+    CarryResult trunk = answer(carry("u").to(5, 3));
     assertThat(trunk.on()).as("too large to go into it").isEqualTo(On.piece("k"));
     assertThat(lead(trunk).at().y()).isCloseTo(0.4, within(0.03));
     room.put("s", "stool", 1, 1);
     assertThat(answer(carry("s").to(2.5, 3)).on()).as("by habit").isEqualTo(On.FLOOR);
     Asked q = carry("s").to(2.5, 3);
     q.tops = true;
-    Answer stool = answer(q);
+    CarryResult stool = answer(q);
     assertThat(stool.on()).isEqualTo(On.piece("b"));
     assertThat(stool.said()).anyMatch(w -> w.text().contains("onto tops too"));
   }
@@ -353,15 +354,15 @@ class CarryingTest {
   @Test
   void aPlaceFromTheDatumIsToldAndTypedInTheHand() {
     room.put("s", "stool", 2, 2);
-    Answer a = answer(carry("s").to(3, 2.5));
-    assertThat(a.measures().stream().map(Answer.Measure::slot))
+    CarryResult a = answer(carry("s").to(3, 2.5));
+    assertThat(a.measures().stream().map(CarryResult.CarryMeasure::slot))
         .containsSubsequence(
             "moved", "left", "right", "front", "back", "across", "deep", "underside");
     isAt(answer(carry("s").to(3, 2.5).typed("across", "1.25")), 1.25, 0, 2.5, within(1e-9));
     isAt(answer(carry("s").to(3, 2.5).typed("deep", "+0.5")), 3, 0, 3, within(1e-9));
     Rooms stage = Rooms.stage();
     stage.put("s", "stool", 1, -2);
-    Answer there =
+    CarryResult there =
         Carrying.answer(
             stage.space,
             carry("s").to(1, -2.5).typed("across", "1.05 stage right").asked(),
@@ -377,10 +378,10 @@ class CarryingTest {
     stage.json("{'do':'bar','at':{'x':0,'z':-2},'trim':'4'}");
     stage.json("{'do':'place','article':'profile-spot','piece':'l','at':{'x':1.3,'z':-1.9}}");
     Piece lamp = stage.piece("l");
-    assertThat(lamp.on().kind()).isEqualTo(On.Kind.bar);
+    assertThat(lamp.on().kind()).isEqualTo(On.OnKind.bar);
     assertThat(lamp.at().z()).isEqualTo(-2);
     stage.json("{'do':'place','article':'truss','piece':'t','at':{'x':0,'z':-4}}");
-    Answer a = Carrying.answer(stage.space, carry("l").to(0.4, -4.1).asked(), LengthUnit.M);
+    CarryResult a = Carrying.answer(stage.space, carry("l").to(0.4, -4.1).asked(), LengthUnit.M);
     assertThat(a.on()).isEqualTo(On.piece("t"));
     Piece hung = lead(a);
     assertThat(
@@ -404,21 +405,21 @@ class CarryingTest {
     stage.json("{'do':'place','article':'stool','piece':'s','at':{'x':3,'z':-3}}");
     Asked q = carry("s").look(new Vec(0, 1.2, 2), new Vec(0, 1.2, -2));
     q.against = Side.back;
-    Answer a = Carrying.answer(stage.space, q.asked(), LengthUnit.M);
-    assertThat(a.on().kind()).isEqualTo(On.Kind.bar);
+    CarryResult a = Carrying.answer(stage.space, q.asked(), LengthUnit.M);
+    assertThat(a.on().kind()).isEqualTo(On.OnKind.bar);
     Rooms after = stage;
     after.apply(new PutDown(q.asked(), null));
     assertThat(after.space.nameOf(after.piece("s").on())).isEqualTo("the bar 1");
     // the bar taken away, it is carried by nothing, and can be moved like anything
     after.json("{'do':'removeParts','parts':['bar:bar 1']}");
     after.json("{'do':'moveBy','pieces':['s'],'by':{'x':0.1}}");
-    assertThat(after.piece("s").on().kind()).isNotEqualTo(On.Kind.bar);
+    assertThat(after.piece("s").on().kind()).isNotEqualTo(On.OnKind.bar);
   }
 
   @Test
   void aNumberOutOfAllMeasureIsRefusedInTheHand() {
     room.put("s", "stool", 2, 2);
-    Answer a = answer(carry("s").to(3, 2).typed("underside", "99999999999"));
+    CarryResult a = answer(carry("s").to(3, 2).typed("underside", "99999999999"));
     assertThat(a.refused()).contains("too far");
     assertThat(lead(a).at()).isEqualTo(room.piece("s").at());
   }
@@ -429,7 +430,7 @@ class CarryingTest {
     room.put("c", "cushion", 1, 3);
     Asked q = carry("c").look(new Vec(2.7, 1.5, 3), new Vec(2.7, 0.7, 0.15));
     q.against = Side.back;
-    Answer a = answer(q);
+    CarryResult a = answer(q);
     Piece c = lead(a);
     assertThat(a.on()).isEqualTo(On.piece("b"));
     Vec n =
@@ -471,13 +472,13 @@ class CarryingTest {
     room.put("a", "stool", 1, 2);
     room.put("b", "vase", 2, 2);
     Asked q = carry("a", "b").to(4, 2);
-    Answer one = answer(q);
+    CarryResult one = answer(q);
     assertThat(one.pieces()).hasSize(2);
     Vec apart = one.pieces().get(1).at().minus(one.pieces().get(0).at());
     assertThat(apart.x()).isCloseTo(1, EXACT);
     assertThat(apart.z()).isCloseTo(0, EXACT);
     q.each = true;
-    Answer each = answer(q);
+    CarryResult each = answer(q);
     assertThat(each.pieces().get(0).at().y()).as("the stool on the floor").isCloseTo(0, EXACT);
     assertThat(each.pieces().get(1).on()).isEqualTo(On.piece("t"));
   }
@@ -486,7 +487,7 @@ class CarryingTest {
   void theDistancesOfSeveralAreThoseOfTheOutermost() {
     Piece a = room.put("a", "trunk", 2, 2);
     room.put("b", "trunk", 4, 1.2, 90);
-    Answer answer = answer(carry("b", "a").to(2, 2));
+    CarryResult answer = answer(carry("b", "a").to(2, 2));
     assertThat(measure(answer, "left")).isCloseTo(2 - a.size().width() / 2, TOUCH);
     assertThat(measure(answer, "right")).isCloseTo(2 - a.size().depth() / 2, within(0.03));
     assertThat(measure(answer, "back"))
@@ -545,8 +546,8 @@ class CarryingTest {
                 0.1,
                 List.<Opening>of(),
                 Finishes.NONE));
-    Question q =
-        new Question(
+    CarryAsk q =
+        new CarryAsk(
             null,
             "wardrobe",
             null,
@@ -569,7 +570,7 @@ class CarryingTest {
             null);
     assertThat(Carrying.answer(tiny.space, q, LengthUnit.M).refused()).isEmpty();
     tiny.put("w", "wardrobe", 1, 0.5);
-    Answer a = Carrying.answer(tiny.space, q, LengthUnit.M);
+    CarryResult a = Carrying.answer(tiny.space, q, LengthUnit.M);
     assertThat(a.refused()).contains("no room");
     assertThatThrownBy(
             () -> tiny.json("{'do':'putDown','carry':{'article':'wardrobe','at':{'x':1,'z':0.5}}}"))
@@ -602,7 +603,7 @@ class CarryingTest {
     for (double off : new double[] {0, 0.04}) { // picked up at the corner, or near it
       Asked q = carry("c").to(corner.x() - off, corner.z() - off).near(0.2).typed("turn", "30");
       q.picked = new Vec(corner.x() - off, 0, corner.z() - off);
-      Answer a = answer(q);
+      CarryResult a = answer(q);
       Piece turned = lead(a);
       assertThat(turned.turn()).isCloseTo(30, EXACT);
       Vec now = turned.pose().apply(new Vec(half, 0, deep));
@@ -617,7 +618,7 @@ class CarryingTest {
     double z = trunk.size().depth() / 2 + 0.05;
     Asked q = carry("c").to(3, z).near(0.2);
     assertThat(lead(answer(q)).at().z()).isCloseTo(trunk.size().depth() / 2, TOUCH);
-    Answer turned = answer(q.typed("turn", "180"));
+    CarryResult turned = answer(q.typed("turn", "180"));
     assertThat(lead(turned).at().z()).isCloseTo(z, EXACT);
     assertThat(turned.snaps()).isEmpty();
   }
@@ -625,18 +626,18 @@ class CarryingTest {
   @Test
   void aDistanceAlongAKeptDirectionNeedsNoFirstMove() {
     room.put("s", "stool", 3, 2);
-    for (Keep keep : new Keep[] {Keep.across, Keep.deep, Keep.height}) {
+    for (CarryKeep keep : new CarryKeep[] {CarryKeep.across, CarryKeep.deep, CarryKeep.height}) {
       Asked q = carry("s").to(3, 2).typed("moved", "0.75");
       assertThat(answer(q).refused()).contains("keep it to a direction");
       q.keep = keep;
-      Answer a = answer(q);
+      CarryResult a = answer(q);
       assertThat(a.refused()).as(keep.words()).isEmpty();
       Vec by = lead(a).at().minus(new Vec(3, 0, 2));
       assertThat(
               by.dot(
-                  keep == Keep.across
+                  keep == CarryKeep.across
                       ? new Vec(1, 0, 0)
-                      : keep == Keep.deep ? new Vec(0, 0, 1) : Vec.UP))
+                      : keep == CarryKeep.deep ? new Vec(0, 0, 1) : Vec.UP))
           .as(keep.words())
           .isCloseTo(0.75, EXACT);
       assertThat(by.length()).as("and no other way").isCloseTo(0.75, EXACT);

@@ -11,7 +11,7 @@ import static pied.core.carry.Asked.words;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
-import pied.core.carry.Question.Meet;
+import pied.core.carry.CarryAsk.CarryMeet;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.units.LengthUnit;
@@ -23,11 +23,11 @@ class MarkToMarkTest {
 
   private final Rooms room = new Rooms();
 
-  private Answer answer(Asked a) {
+  private CarryResult answer(Asked a) {
     return Carrying.answer(room.space, a.asked(), LengthUnit.M);
   }
 
-  private static Asked meet(Meet meet, Asked q, Vec picked) {
+  private static Asked meet(CarryMeet meet, Asked q, Vec picked) {
     q.meet = meet;
     q.picked = picked;
     return q;
@@ -47,12 +47,12 @@ class MarkToMarkTest {
     Piece b = room.put("b", "banquette", 4, 3);
     double wide = a.size().width();
     Asked q = carry("b").to(2 + wide / 2 + 0.02, 1 + a.size().depth() / 2 - 0.01).near(0.05);
-    Answer answer = answer(meet(Meet.mark, q, mark(b, -1, 0, 1)));
+    CarryResult answer = answer(meet(CarryMeet.mark, q, mark(b, -1, 0, 1)));
     isAt(answer, 2 + wide, 0, 1, EXACT);
     assertThat(words(answer)).containsExactly("on a corner of Banquette element");
     assertThat(measure(answer, "left")).isCloseTo(0, TOUCH);
     // and into that of the room
-    q = meet(Meet.mark, carry("b").to(0.03, 0.02), mark(b, -1, 0, -1));
+    q = meet(CarryMeet.mark, carry("b").to(0.03, 0.02), mark(b, -1, 0, -1));
     isAt(answer(q), wide / 2, 0, b.size().depth() / 2, EXACT);
   }
 
@@ -62,7 +62,7 @@ class MarkToMarkTest {
     Piece b = room.put("b", "banquette", 4, 3, 50);
     Vec corner = mark(a, 1, 0, 1);
     Asked q = carry("b").to(corner.x() + 0.01, corner.z());
-    Answer answer = answer(meet(Meet.faces, q, mark(b, -1, 0, 1)));
+    CarryResult answer = answer(meet(CarryMeet.faces, q, mark(b, -1, 0, 1)));
     assertThat(lead(answer).turn()).isCloseTo(20, EXACT);
     Vec there = lead(answer).pose().apply(new Vec(-b.size().width() / 2, 0, b.size().depth() / 2));
     assertThat(there.minus(corner).length()).isLessThan(1e-9);
@@ -74,7 +74,8 @@ class MarkToMarkTest {
   void intoTheCornerOfTheRoomNeverThroughItsWalls() {
     Piece b = room.put("b", "banquette", 3, 2, 80);
     // a turn by 10° more would lay its back on wall D, and the rest of it through wall A
-    Answer answer = answer(meet(Meet.faces, carry("b").to(0.03, 0.02), mark(b, -1, 0, -1)));
+    CarryResult answer =
+        answer(meet(CarryMeet.faces, carry("b").to(0.03, 0.02), mark(b, -1, 0, -1)));
     assertThat(lead(answer).turn()).isCloseTo(0, EXACT);
     isAt(answer, b.size().width() / 2, 0, b.size().depth() / 2, EXACT);
     assertThat(words(answer)).containsExactly("on the corner of walls D and A");
@@ -84,7 +85,7 @@ class MarkToMarkTest {
   void onThePlanAPointOfAWallWillDo() {
     Piece b = room.put("b", "banquette", 3, 2, 65);
     Asked q = carry("b").to(4.4, 0.03);
-    Answer answer = answer(meet(Meet.faces, q, mark(b, 0, 0, -1)));
+    CarryResult answer = answer(meet(CarryMeet.faces, q, mark(b, 0, 0, -1)));
     assertThat(lead(answer).turn()).as("its back to wall A").isCloseTo(0, EXACT);
     assertThat(lead(answer).at().x()).isCloseTo(4.4, EXACT);
     assertThat(measure(answer, "back")).isCloseTo(0, within(0.03)); // the skirting stands before it
@@ -100,7 +101,7 @@ class MarkToMarkTest {
     Vec eye = on.plus(new Vec(0.3, 2, 1.5));
     Piece tray = room.put("y", "tray", 1, 3);
     Asked q = carry("y").look(eye, on.plus(t.pose().direct(new Vec(0, 0, -0.01))));
-    Answer answer = answer(meet(Meet.edges, q, mark(tray, 0, 0, 1)));
+    CarryResult answer = answer(meet(CarryMeet.edges, q, mark(tray, 0, 0, 1)));
     assertThat(lead(answer).turn()).isCloseTo(30, within(1e-6));
     Vec front = lead(answer).pose().apply(new Vec(0, 0, tray.size().depth() / 2));
     Vec own = t.pose().unapply(front);
@@ -113,8 +114,9 @@ class MarkToMarkTest {
   void aMarkGoesOntoAPointOfAFace() {
     Piece b = room.put("b", "sideboard", 3, 2, 40);
     Vec to = new Vec(2.2, 1.3, 0);
-    Answer answer =
-        answer(meet(Meet.faces, carry("b").look(new Vec(3, 1.6, 3), to), mark(b, 0, 0.82, -1)));
+    CarryResult answer =
+        answer(
+            meet(CarryMeet.faces, carry("b").look(new Vec(3, 1.6, 3), to), mark(b, 0, 0.82, -1)));
     assertThat(words(answer)).containsExactly("on the face of wall A");
     assertThat(lead(answer).turn()).isCloseTo(0, EXACT);
     assertThat(answer.mark().minus(to).length()).isLessThan(1e-9);

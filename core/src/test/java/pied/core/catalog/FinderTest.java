@@ -73,10 +73,10 @@ class FinderTest {
   void onlyWhatFitsIsOffered() {
     double none = Double.NaN;
     List<Article> narrow =
-        CATALOG.find(new Finder.Wish("", "storage", null, new double[] {0.62, none, none}));
+        CATALOG.find(new Finder.FinderWish("", "storage", null, new double[] {0.62, none, none}));
     assertThat(narrow).isNotEmpty().allMatch(a -> a.size().width() <= 0.62);
     assertThat(narrow).extracting(Article::id).contains("locker").doesNotContain("wardrobe");
-    assertThat(CATALOG.find(new Finder.Wish("lamp", "", Mounting.HANGS, null)))
+    assertThat(CATALOG.find(new Finder.FinderWish("lamp", "", Mounting.HANGS, null)))
         .isNotEmpty()
         .allMatch(a -> a.mounting() == Mounting.HANGS);
   }

@@ -38,7 +38,7 @@ class SizingTest {
 
   @Test
   void proportionsAreKept() {
-    Sizing.Rule free = new Sizing.Free(0.1, 2);
+    Sizing.SizingRule free = new Sizing.Free(0.1, 2);
     Sizing s = new Sizing(free, free, free, Set.of(), true, null);
     Size natural = new Size(1, 0.5, 0.8);
     Size half = s.follow(natural, new double[] {Double.NaN, Double.NaN, 0.4});

@@ -42,7 +42,7 @@ class SnagTest {
     room.put("s", "stool", 2, 2);
     room.json("{'do':'moveTo','pieces':['s'],'to':{'y':0.5}}");
     Snag snag = only();
-    assertThat(snag.kind()).isEqualTo(Snag.Kind.hovers);
+    assertThat(snag.kind()).isEqualTo(Snag.SnagKind.hovers);
     assertThat(snag.words()).isEqualTo("Stool stands on nothing.");
     cured(snag);
     assertThat(room.piece("s").at().y()).isZero();
@@ -53,7 +53,7 @@ class SnagTest {
     room.put("s", "stool", 2, 2);
     room.json("{'do':'moveTo','pieces':['s'],'to':{'x':9,'y':0}}");
     Snag snag = only();
-    assertThat(snag.kind()).isEqualTo(Snag.Kind.outside);
+    assertThat(snag.kind()).isEqualTo(Snag.SnagKind.outside);
     cured(snag);
   }
 
@@ -70,7 +70,7 @@ class SnagTest {
             + room.piece("t").size().height()
             + "}}");
     Snag snag = only();
-    assertThat(snag.kind()).isEqualTo(Snag.Kind.unstable);
+    assertThat(snag.kind()).isEqualTo(Snag.SnagKind.unstable);
     // the round top has straight edges, and the middle of its mass is not quite that of its box
     assertThat(snag.amount()).isCloseTo(0.04, within(0.01));
   }
@@ -81,7 +81,7 @@ class SnagTest {
     room.put("b", "stool", 3, 2);
     room.json("{'do':'moveTo','pieces':['b'],'to':{'x':2.1,'y':0}}");
     Snag snag = only();
-    assertThat(snag.kind()).isEqualTo(Snag.Kind.overlaps);
+    assertThat(snag.kind()).isEqualTo(Snag.SnagKind.overlaps);
     assertThat(snag.piece()).isEqualTo("a");
     assertThat(snag.words()).isEqualTo("Stool overlaps Stool 2.");
     room.json("{'do':'rename','piece':'b','name':'The other'}");

@@ -17,11 +17,11 @@ class ElevationsTest {
 
   private Elevation wall(String name, Double at) {
     return elevations.draw(
-        room.space, new Elevation.Look(Elevation.Way.wall, name, at), LengthUnit.M);
+        room.space, new Elevation.ElevationLook(Elevation.LookWay.wall, name, at), LengthUnit.M);
   }
 
-  private Elevation section(Elevation.Way way, Double at) {
-    return elevations.draw(room.space, new Elevation.Look(way, null, at), LengthUnit.M);
+  private Elevation section(Elevation.LookWay way, Double at) {
+    return elevations.draw(room.space, new Elevation.ElevationLook(way, null, at), LengthUnit.M);
   }
 
   /** Least and greatest of the coordinates of a body's outline. */
@@ -45,7 +45,7 @@ class ElevationsTest {
   /** Whether a point of the drawing is within what is cut. */
   private static boolean isCut(Elevation e, double u, double v) {
     return e.inks().stream()
-        .filter(i -> i.style() == Ink.Style.cut)
+        .filter(i -> i.style() == Ink.InkStyle.cut)
         .flatMap(i -> i.rings().stream())
         .anyMatch(
             r ->
@@ -58,7 +58,7 @@ class ElevationsTest {
 
   @Test
   void theCornersOfWhatIsCutAreFilled() {
-    for (Elevation e : List.of(wall("A", null), section(Elevation.Way.back, null))) {
+    for (Elevation e : List.of(wall("A", null), section(Elevation.LookWay.back, null))) {
       for (double u : new double[] {-0.1, 6.1}) {
         assertThat(isCut(e, u, 0.1)).as("floor at " + u).isTrue();
         assertThat(isCut(e, u, -2.9)).as("ceiling at " + u).isTrue();
@@ -74,7 +74,9 @@ class ElevationsTest {
     }
     Elevation e =
         elevations.draw(
-            stage.space, new Elevation.Look(Elevation.Way.back, null, null), LengthUnit.M);
+            stage.space,
+            new Elevation.ElevationLook(Elevation.LookWay.back, null, null),
+            LengthUnit.M);
     assertThat(e.labels())
         .filteredOn(l -> l.text().startsWith("bar"))
         .extracting(l -> l.kind() + ": " + l.text())
@@ -93,7 +95,7 @@ class ElevationsTest {
     double all = 0;
     for (Ink i : e.inks()) {
       if (part.equals(i.part())
-          && (i.style() == Ink.Style.cut || i.style() == Ink.Style.cutPiece)) {
+          && (i.style() == Ink.InkStyle.cut || i.style() == Ink.InkStyle.cutPiece)) {
         double area = 0;
         for (double[] r : i.rings()) {
           double twice = 0;
@@ -128,7 +130,7 @@ class ElevationsTest {
     room.put("s", "sideboard", 2, 3.775, 180);
     double[] x = extent(wall("C", null), "s");
     assertThat(x[0]).as("wall C begins at the right of the plan").isCloseTo(6 - 2.8, within(2e-4));
-    double[] turned = extent(section(Elevation.Way.front, 1.0), "s");
+    double[] turned = extent(section(Elevation.LookWay.front, 1.0), "s");
     assertThat(turned[0]).isCloseTo(-2.8, within(2e-4));
   }
 
@@ -173,7 +175,7 @@ class ElevationsTest {
 
   @Test
   void aSectionFillsWhatIsSolid() {
-    Elevation e = section(Elevation.Way.back, 2.0);
+    Elevation e = section(Elevation.LookWay.back, 2.0);
     assertThat(e.title()).isEqualTo("Section at 2.00 deep, looking to the back");
     assertThat(cut(e, "floor")).isCloseTo(6 * 0.2, within(1e-3));
     assertThat(cut(e, "wall:D")).isCloseTo(0.2 * 2.8, within(1e-3));
@@ -187,11 +189,11 @@ class ElevationsTest {
   void aSectionCutsPlatformsStepsAndPieces() {
     room.json("{'do':'platform','at':{'x':2,'z':2},'width':'2','depth':'1.2','height':'0.6'}");
     room.json("{'do':'flight','kind':'steps','at':{'x':3,'z':2},'width':'1'}");
-    Elevation e = section(Elevation.Way.back, 2.1);
+    Elevation e = section(Elevation.LookWay.back, 2.1);
     assertThat(cut(e, "platform:platform 1")).isCloseTo(2 * 0.6, within(1e-4));
     assertThat(cut(e, "flight:steps 1")).isCloseTo((0.2 + 0.4) * 0.3, within(1e-4));
     room.put("t", "cafe-table", 4.5, 2.1);
-    double solid = cut(section(Elevation.Way.back, 2.1), "t");
+    double solid = cut(section(Elevation.LookWay.back, 2.1), "t");
     assertThat(solid).as("its foot and its top").isBetween(0.005, 0.1);
   }
 
@@ -199,9 +201,9 @@ class ElevationsTest {
   void whatLiesOnTheNearSideOfACutIsTakenAway() {
     room.put("near", "stool", 3, 3);
     room.put("far", "stool", 3, 1);
-    Elevation e = section(Elevation.Way.back, 2.0);
+    Elevation e = section(Elevation.LookWay.back, 2.0);
     assertThat(e.figures()).extracting(Ink::part).contains("far").doesNotContain("near");
-    assertThat(section(Elevation.Way.front, 2.0).figures())
+    assertThat(section(Elevation.LookWay.front, 2.0).figures())
         .extracting(Ink::part)
         .contains("near")
         .doesNotContain("far");
@@ -212,12 +214,14 @@ class ElevationsTest {
     Rooms stage = Rooms.stage();
     Elevation e =
         elevations.draw(
-            stage.space, new Elevation.Look(Elevation.Way.left, null, 0.0), LengthUnit.M);
+            stage.space,
+            new Elevation.ElevationLook(Elevation.LookWay.left, null, 0.0),
+            LengthUnit.M);
     // 0.9 under it, a wedge of mean height 0.15 over 6 m, and the apron of 1.2 m
     assertThat(cut(e, "floor")).isCloseTo(6 * (0.9 + 0.15) + 1.2 * 0.9, within(1e-3));
     assertThat(e.title()).contains("looking to stage right");
-    List<Elevation.Look> offered = Elevation.Look.offered(stage.shell());
-    assertThat(offered.get(0).way()).isEqualTo(Elevation.Way.back);
+    List<Elevation.ElevationLook> offered = Elevation.ElevationLook.offered(stage.shell());
+    assertThat(offered.get(0).way()).isEqualTo(Elevation.LookWay.back);
     assertThat(offered).hasSize(5);
   }
 
@@ -225,7 +229,7 @@ class ElevationsTest {
   void whatCannotBeLookedAtIsRefused() {
     assertThatThrownBy(() -> wall("Z", null)).isInstanceOf(Refusal.class);
     assertThatThrownBy(() -> wall("A", 0.0)).isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> section(Elevation.Way.back, 4.5))
+    assertThatThrownBy(() -> section(Elevation.LookWay.back, 4.5))
         .hasMessage("The cut lies outside; it can be from 0.00 to 4.00 deep.");
   }
 }

@@ -30,40 +30,51 @@ class ShellPlanTest {
     return Math.abs(twice) / 2;
   }
 
-  private static List<Ink> inks(ShellPlan plan, Ink.Style style) {
+  private static List<Ink> inks(ShellPlan plan, Ink.InkStyle style) {
     return plan.inks().stream().filter(i -> i.style() == style).toList();
   }
 
-  private static final Opening DOOR = new Opening("d", Opening.Kind.door, "A", 0.5, 0.9, 0, 2);
+  private static final Opening DOOR =
+      new Opening("d", Opening.OpeningKind.door, "A", 0.5, 0.9, 0, 2);
   private static final Opening WINDOW =
-      new Opening("w", Opening.Kind.window, "A", 2, 1.5, 0.9, 1.2);
-  private static final Opening HIGH = new Opening("h", Opening.Kind.window, "F", 2, 1, 1.7, 0.5);
+      new Opening("w", Opening.OpeningKind.window, "A", 2, 1.5, 0.9, 1.2);
+  private static final Opening HIGH =
+      new Opening("h", Opening.OpeningKind.window, "F", 2, 1, 1.7, 0.5);
 
   @Test
   void wallsAreSolidButForTheirOpenings() {
     ShellPlan plan = plan(LengthUnit.M, DOOR, WINDOW, HIGH);
-    double solid = inks(plan, Ink.Style.cut).stream().mapToDouble(i -> area(i.rings())).sum();
+    double solid = inks(plan, Ink.InkStyle.cut).stream().mapToDouble(i -> area(i.rings())).sum();
     assertThat(solid).isCloseTo((22 + 4 * 0.2) * 0.2 - 0.2 * (0.9 + 1.5), within(1e-9));
-    assertThat(area(inks(plan, Ink.Style.floor).get(0).rings())).isCloseTo(22, within(1e-9));
-    assertThat(inks(plan, Ink.Style.overhead))
+    assertThat(area(inks(plan, Ink.InkStyle.floor).get(0).rings())).isCloseTo(22, within(1e-9));
+    assertThat(inks(plan, Ink.InkStyle.overhead))
         .as("a window above the cut is drawn as overhead")
         .singleElement()
         .satisfies(i -> assertThat(i.part()).isEqualTo("opening:h"));
-    assertThat(inks(plan, Ink.Style.glass)).hasSize(1);
+    assertThat(inks(plan, Ink.InkStyle.glass)).hasSize(1);
   }
 
   @Test
   void aDoorSwingsFromItsHingeToItsJamb() {
-    Ink leaf = inks(plan(LengthUnit.M, DOOR), Ink.Style.leaf).get(0);
+    Ink leaf = inks(plan(LengthUnit.M, DOOR), Ink.InkStyle.leaf).get(0);
     assertThat(leaf.lines().get(0)).containsExactly(0.5, 0, 0.5, 0.9);
-    Ink swing = inks(plan(LengthUnit.M, DOOR), Ink.Style.swing).get(0);
+    Ink swing = inks(plan(LengthUnit.M, DOOR), Ink.InkStyle.swing).get(0);
     double[] last = swing.lines().get(swing.lines().size() - 1);
     assertThat(last[2]).isCloseTo(1.4, within(1e-12));
     assertThat(last[3]).isCloseTo(0, within(1e-12));
     Opening out =
         new Opening(
-            "d", Opening.Kind.door, "A", 0.5, 0.9, 0, 2, Opening.Hand.right, Opening.Way.out, 0);
-    assertThat(inks(plan(LengthUnit.M, out), Ink.Style.leaf).get(0).lines().get(0))
+            "d",
+            Opening.OpeningKind.door,
+            "A",
+            0.5,
+            0.9,
+            0,
+            2,
+            Opening.Hand.right,
+            Opening.OpeningWay.out,
+            0);
+    assertThat(inks(plan(LengthUnit.M, out), Ink.InkStyle.leaf).get(0).lines().get(0))
         .as("hinged at its far side, it stands open before the outer face")
         .containsExactly(1.4, -0.2, 1.4, -0.2 - 0.9);
   }

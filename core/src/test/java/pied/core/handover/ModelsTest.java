@@ -59,7 +59,7 @@ class ModelsTest {
 
   private static double[] box(Model m, double by) {
     double[] box = {1e9, 1e9, 1e9, -1e9, -1e9, -1e9};
-    for (Model.Part p : m.parts()) {
+    for (Model.ModelPart p : m.parts()) {
       for (int i = 0; i < p.xyz().length; i++) {
         box[i % 3] = Math.min(box[i % 3], p.xyz()[i] * by);
         box[3 + i % 3] = Math.max(box[3 + i % 3], p.xyz()[i] * by);

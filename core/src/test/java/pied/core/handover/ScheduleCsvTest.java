@@ -7,13 +7,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
-import pied.core.handover.ScheduleCsv.By;
+import pied.core.handover.ScheduleCsv.CsvBy;
 import pied.core.units.LengthUnit;
 
 class ScheduleCsvTest {
   private final Rooms room = new Rooms();
 
-  private List<List<String>> rows(By by, LengthUnit unit, boolean comma) {
+  private List<List<String>> rows(CsvBy by, LengthUnit unit, boolean comma) {
     return ScheduleCsv.rows(room.space, by, unit, comma);
   }
 
@@ -25,7 +25,7 @@ class ScheduleCsvTest {
   void aPieceIsALineWithItsPlaceSizeAndHeights() {
     room.put("t", "trunk", 3, 2, 90);
     room.put("b", "books", 3, 2);
-    List<List<String>> rows = rows(By.piece, LengthUnit.M, false);
+    List<List<String>> rows = rows(CsvBy.piece, LengthUnit.M, false);
     assertThat(rows).hasSize(3).allSatisfy(r -> assertThat(r).hasSameSizeAs(rows.get(0)));
     double top = room.space.high(room.piece("t"));
     int books = cell(rows, 1, "Name").startsWith("Row") ? 1 : 2;
@@ -34,14 +34,14 @@ class ScheduleCsvTest {
     assertThat(cell(rows, books, "On")).isEqualTo(room.piece("t").name());
     assertThat(cell(rows, 3 - books, "Facing (°)")).isEqualTo("90");
     assertThat(cell(rows, 3 - books, "Across (m)")).isEqualTo("3");
-    assertThat(cell(rows(By.piece, LengthUnit.CM, false), 3 - books, "Across (cm)"))
+    assertThat(cell(rows(CsvBy.piece, LengthUnit.CM, false), 3 - books, "Across (cm)"))
         .isEqualTo("300");
   }
 
   @Test
   void withADecimalCommaCellsAreSetOffBySemicolons() {
     room.put("s", "stool", 2.5, 2);
-    String text = ScheduleCsv.text(rows(By.piece, LengthUnit.M, true), true);
+    String text = ScheduleCsv.text(rows(CsvBy.piece, LengthUnit.M, true), true);
     assertThat(text).contains(";2,5;2;0;0,46;");
     assertThat(text.lines()).hasSize(2);
     assertThat(text).endsWith("\r\n");
@@ -53,7 +53,7 @@ class ScheduleCsvTest {
       room.put("s" + i, "stool", 1 + i, 2);
     }
     room.json("{'do':'size','pieces':['s3'],'size':{'height':0.6}}");
-    List<List<String>> rows = rows(By.article, LengthUnit.M, false);
+    List<List<String>> rows = rows(CsvBy.article, LengthUnit.M, false);
     assertThat(rows).hasSize(3);
     assertThat(rows.subList(1, 3)).extracting(r -> r.get(0)).containsExactly("3", "1");
     double one = room.space.article(room.piece("s0")).cost();
@@ -66,7 +66,8 @@ class ScheduleCsvTest {
     room.put("s", "stool", 2, 2);
     assertThat(ScheduleCsv.text(remark)).startsWith("'");
     room.json("{'do':'remark','pieces':['s'],'remark':'=HYPERLINK(1)'}");
-    assertThat(cell(rows(By.piece, LengthUnit.M, false), 1, "Remark")).isEqualTo("'=HYPERLINK(1)");
+    assertThat(cell(rows(CsvBy.piece, LengthUnit.M, false), 1, "Remark"))
+        .isEqualTo("'=HYPERLINK(1)");
   }
 
   @Test

@@ -21,7 +21,7 @@ class MarksTest {
 
   @Test
   void theCornerOfTwoWallsLooksAlongBothAndIntoTheRoom() {
-    Marks.Mark m = Marks.nearest(room.space, new Spot(5.95, 0.04), 0.1);
+    Marks.NamedMark m = Marks.nearest(room.space, new Spot(5.95, 0.04), 0.1);
     assertThat(m.words()).isEqualTo("the corner of walls A and B");
     same(m.at(), new Vec(6, 0, 0));
     assertThat(m.faces()).hasSize(2).allMatch(n -> n.dot(new Vec(-1, 0, 1)) > 0.9);
@@ -48,7 +48,7 @@ class MarksTest {
     double w = p.size().width() / 2;
     double d = p.size().depth() / 2;
     Vec corner = p.pose().apply(new Vec(w, 0, d));
-    Marks.Mark m = Marks.nearest(room.space, new Spot(corner.x() + 0.01, corner.z()), 0.05);
+    Marks.NamedMark m = Marks.nearest(room.space, new Spot(corner.x() + 0.01, corner.z()), 0.05);
     assertThat(m.words()).isEqualTo("a corner of Oak sideboard");
     assertThat(Math.hypot(m.at().x() - corner.x(), m.at().z() - corner.z())).isLessThan(1e-9);
     Vec right = p.pose().direct(new Vec(1, 0, 0));
@@ -67,11 +67,11 @@ class MarksTest {
     double h = p.size().height();
     Vec mark = new Vec(3 - p.size().width() / 2, h, 2 + p.size().depth() / 2);
     Vec eye = new Vec(1, 1.7, 3.8);
-    Marks.Mark m = Marks.nearest(room.space, eye, mark.minus(eye).unit(), 0.02, Set.of());
+    Marks.NamedMark m = Marks.nearest(room.space, eye, mark.minus(eye).unit(), 0.02, Set.of());
     same(m.at(), mark);
     // and not behind one's back
     Vec away = eye.minus(mark).unit();
-    Marks.Mark behind = Marks.nearest(room.space, eye, away, 0.02, Set.of());
+    Marks.NamedMark behind = Marks.nearest(room.space, eye, away, 0.02, Set.of());
     assertThat(behind == null || behind.at().minus(mark).length() > 0.1).isTrue();
   }
 
@@ -96,7 +96,7 @@ class MarksTest {
             outline.stream().mapToDouble(Spot::x).average().orElseThrow(),
             outline.stream().mapToDouble(Spot::z).average().orElseThrow());
     for (Spot c : outline) {
-      Marks.Mark m = Marks.nearest(stage.space, c, 0.01);
+      Marks.NamedMark m = Marks.nearest(stage.space, c, 0.01);
       Vec out = new Vec(c.x() - middle.x(), 0, c.z() - middle.z());
       assertThat(m.faces()).hasSize(2).allMatch(n -> n.dot(out) > 0);
       assertThat(m.at().y()).isEqualTo(stage.space.shell().platforms().get(0).height());

@@ -87,15 +87,19 @@ class PointingTest {
 
   @Test
   void aYardstickStandsBesideAndIsNoPiece() {
-    Piece person = Yardstick.beside(room.space, "b", Yardstick.What.person, "1.6m", LengthUnit.M);
+    Piece person =
+        Yardstick.beside(room.space, "b", Yardstick.YardstickWhat.person, "1.6m", LengthUnit.M);
     assertThat(person.size().height()).isCloseTo(1.6, within(1e-9));
     assertThat(person.at().x()).isGreaterThan(2.2 + person.size().width() / 2);
     assertThat(person.on()).isEqualTo(On.FLOOR);
     assertThat(room.space.has(person.id())).isFalse();
-    Piece block = Yardstick.beside(room.space, "b", Yardstick.What.block, "25cm", LengthUnit.M);
+    Piece block =
+        Yardstick.beside(room.space, "b", Yardstick.YardstickWhat.block, "25cm", LengthUnit.M);
     assertThat(block.size().width()).isCloseTo(0.25, within(1e-9));
     assertThatThrownBy(
-            () -> Yardstick.beside(room.space, "b", Yardstick.What.block, "20m", LengthUnit.M))
+            () ->
+                Yardstick.beside(
+                    room.space, "b", Yardstick.YardstickWhat.block, "20m", LengthUnit.M))
         .hasMessageContaining("12.00 m high");
   }
 }

@@ -154,7 +154,7 @@ class ModelReaderTest {
     assertThat(m.skipped()).isEqualTo(2);
     assertThat(m.parts()).singleElement().satisfies(p -> assertThat(p.name()).isEqualTo("no such"));
     double area = 0;
-    Model.Part p = m.parts().get(0);
+    Model.ModelPart p = m.parts().get(0);
     for (int t = 0; t < 9; t += 3) {
       double[] q = p.xyz();
       int a = 3 * p.corners()[t];
@@ -297,7 +297,7 @@ class ModelReaderTest {
     Mesh chair = new Mesh(CHAIR.xyz(), null, CHAIR.corners(), CHAIR.partOf(), CHAIR.parts(), uv);
     byte[] oak = png(0x8B5E3C);
     byte[] file = Glb.write("chair", chair, Map.of(), Map.of("body", oak));
-    Model.Part p = read("chair.glb", file).model().parts().get(0);
+    Model.ModelPart p = read("chair.glb", file).model().parts().get(0);
     assertThat(p.picture()).isEqualTo(oak);
     assertThat(p.uv()).isEqualTo(uv);
     assertThat(p.colour()).isEqualTo("#8B5E3C");
@@ -315,7 +315,7 @@ class ModelReaderTest {
     Mesh chair = new Mesh(CHAIR.xyz(), null, CHAIR.corners(), CHAIR.partOf(), CHAIR.parts(), uv);
     byte[] torn = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13, 'I', 'H'};
     byte[] file = Glb.write("chair", chair, Map.of(), Map.of("body", torn));
-    Model.Part p = read("chair.glb", file).model().parts().get(0);
+    Model.ModelPart p = read("chair.glb", file).model().parts().get(0);
     assertThat(p.picture()).isNull();
     assertThat(p.corners()).hasSize(CHAIR.corners().length);
   }

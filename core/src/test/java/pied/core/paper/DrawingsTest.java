@@ -35,25 +35,27 @@ class DrawingsTest {
       new Drawings((f, e) -> LineDrawing.of(Rooms.SHAPES.mesh(f), e), new Elevations());
   private static final Plate PLATE = new Plate("Saltmarsh", "Tea room", "2026-11-27", 12, "");
 
-  private static Drawings.Wish wish(
-      Drawings.Kind kind, @Nullable Integer scale, String paper, boolean numbers) {
-    Elevation.Look look =
-        kind == Drawings.Kind.elevation ? new Elevation.Look(Elevation.Way.wall, "A", null) : null;
-    return new Drawings.Wish(kind, look, scale, Paper.of(paper), LengthUnit.M, numbers);
+  private static Drawings.SheetWish wish(
+      Drawings.SheetKind kind, @Nullable Integer scale, String paper, boolean numbers) {
+    Elevation.ElevationLook look =
+        kind == Drawings.SheetKind.elevation
+            ? new Elevation.ElevationLook(Elevation.LookWay.wall, "A", null)
+            : null;
+    return new Drawings.SheetWish(kind, look, scale, Paper.of(paper), LengthUnit.M, numbers);
   }
 
-  private static List<Sheet> draw(Rooms room, Drawings.Wish wish) {
+  private static List<Sheet> draw(Rooms room, Drawings.SheetWish wish) {
     return DRAWINGS.draw(room.space, room.space, wish, PLATE, Deadline.NONE);
   }
 
   private static List<Sheet> plan(Rooms room, Integer scale, String paper) {
-    return draw(room, wish(Drawings.Kind.plan, scale, paper, false));
+    return draw(room, wish(Drawings.SheetKind.plan, scale, paper, false));
   }
 
   private static Stream<double[]> lines(Sheet s, Pen pen) {
     return s.marks().stream()
-        .filter(m -> m instanceof Mark.Line l && l.pen() == pen)
-        .map(m -> ((Mark.Line) m).xy());
+        .filter(m -> m instanceof Mark.MarkLine l && l.pen() == pen)
+        .map(m -> ((Mark.MarkLine) m).xy());
   }
 
   private static Envelope box(Stream<double[]> lines) {
@@ -70,8 +72,8 @@ class DrawingsTest {
   private static Envelope cut(Sheet s) {
     return box(
         s.marks().stream()
-            .filter(m -> m instanceof Mark.Area a && a.pen() == Pen.CUT)
-            .flatMap(m -> ((Mark.Area) m).rings().stream()));
+            .filter(m -> m instanceof Mark.MarkArea a && a.pen() == Pen.CUT)
+            .flatMap(m -> ((Mark.MarkArea) m).rings().stream()));
   }
 
   @ParameterizedTest
@@ -132,11 +134,11 @@ class DrawingsTest {
   @ParameterizedTest
   @MethodSource("rooms")
   void noTextCoversAnother(Rooms room) {
-    for (Drawings.Kind kind : Drawings.Kind.values()) {
+    for (Drawings.SheetKind kind : Drawings.SheetKind.values()) {
       for (Sheet s : draw(room, wish(kind, null, "A3", true))) {
         List<Geometry> boxes = new ArrayList<>();
         for (Mark m : s.marks()) {
-          if (m instanceof Mark.Text t) {
+          if (m instanceof Mark.MarkText t) {
             Geometry box = TakenRoom.box(t).buffer(-0.35); // without the air about it
             assertThat(boxes)
                 .as(kind + ": " + t.text() + " at " + t.x() + ", " + t.y())
@@ -181,15 +183,15 @@ class DrawingsTest {
     for (int i = 1; i < 400; i++) {
       room.space = room.space.with(List.of(one.withId("p" + i)));
     }
-    Sheet s = draw(room, wish(Drawings.Kind.plan, 20, "A1", true)).get(0);
+    Sheet s = draw(room, wish(Drawings.SheetKind.plan, 20, "A1", true)).get(0);
     assertThat(texts(s)).contains("400 ×");
-    List<Mark.Text> numbers =
+    List<Mark.MarkText> numbers =
         s.marks().stream()
-            .filter(m -> m instanceof Mark.Text t && t.text().equals("1") && !t.bold())
-            .map(m -> (Mark.Text) m)
+            .filter(m -> m instanceof Mark.MarkText t && t.text().equals("1") && !t.bold())
+            .map(m -> (Mark.MarkText) m)
             .toList();
-    for (Mark.Text a : numbers) {
-      for (Mark.Text b : numbers) {
+    for (Mark.MarkText a : numbers) {
+      for (Mark.MarkText b : numbers) {
         assertThat(a == b || TakenRoom.box(a).disjoint(TakenRoom.box(b)))
             .as(a + " and " + b)
             .isTrue();
@@ -211,15 +213,15 @@ class DrawingsTest {
     room.put("p", "pendant-lamp", 4.5, 1);
     assertThat(lines(plan(room, 20, "A1").get(0), Pen.OVERHEAD)).isNotEmpty();
     // on the ceiling plan there is only the lamp
-    Sheet ceiling = draw(room, wish(Drawings.Kind.ceiling, 20, "A1", true)).get(0);
+    Sheet ceiling = draw(room, wish(Drawings.SheetKind.ceiling, 20, "A1", true)).get(0);
     assertThat(texts(ceiling)).anyMatch(t -> t.contains("Pendant lamp"));
     assertThat(texts(ceiling)).noneMatch(t -> t.contains("Long table"));
   }
 
   private static List<String> texts(Sheet s) {
     return s.marks().stream()
-        .filter(m -> m instanceof Mark.Text)
-        .map(m -> ((Mark.Text) m).text())
+        .filter(m -> m instanceof Mark.MarkText)
+        .map(m -> ((Mark.MarkText) m).text())
         .toList();
   }
 
@@ -256,7 +258,7 @@ class DrawingsTest {
       room.put("s" + i, "stool", 1.5 + i, 2);
     }
     room.put("t", "trunk", 3, 3);
-    List<String> texts = texts(draw(room, wish(Drawings.Kind.plan, 50, "A3", true)).get(0));
+    List<String> texts = texts(draw(room, wish(Drawings.SheetKind.plan, 50, "A3", true)).get(0));
     assertThat(texts).contains("3 ×", "1 ×", "Stool", "0.36 × 0.36 × 0.46");
     String number = texts.get(texts.indexOf("3 ×") - 1);
     // three on the drawing, and one in the legend
@@ -266,7 +268,7 @@ class DrawingsTest {
   @Test
   void anElevationIsToScaleToo() {
     Rooms room = new Rooms();
-    Sheet s = draw(room, wish(Drawings.Kind.elevation, 25, "A2", false)).get(0);
+    Sheet s = draw(room, wish(Drawings.SheetKind.elevation, 25, "A2", false)).get(0);
     assertThat(cut(s).getWidth() * 0.025).isEqualTo(6.4, within(1e-4));
     assertThat(texts(s)).contains("6.00", "2.80", "Elevation of wall A");
   }
@@ -274,7 +276,7 @@ class DrawingsTest {
   @Test
   void theSameSpaceMakesTheSameSheetsAndTheirSvgIsEscaped() {
     Plate odd = new Plate("A & B", "<room> \"1\"", "2026-11-27", 1, "\u0007");
-    Drawings.Wish wish = wish(Drawings.Kind.plan, 50, "A3", true);
+    Drawings.SheetWish wish = wish(Drawings.SheetKind.plan, 50, "A3", true);
     Rooms room = Rooms.teaRoom();
     String one =
         SvgSheet.of(DRAWINGS.draw(room.space, room.space, wish, odd, Deadline.NONE).get(0));
@@ -288,7 +290,7 @@ class DrawingsTest {
 
   @Test
   void scalesPapersAndTooManySheetsAreRefused() {
-    assertThatThrownBy(() -> wish(Drawings.Kind.plan, 30, "A3", true))
+    assertThatThrownBy(() -> wish(Drawings.SheetKind.plan, 30, "A3", true))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("1:25");
     assertThatThrownBy(() -> Paper.of("A5")).isInstanceOf(Refusal.class);

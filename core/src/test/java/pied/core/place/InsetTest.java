@@ -28,9 +28,9 @@ class InsetTest {
               2.8,
               0.2,
               List.of(
-                  new Opening("o1", Opening.Kind.opening, "A", 2, 1, 0, 2.2),
-                  new Opening("o2", Opening.Kind.opening, "B", 1, 1.1, 0.9, 1.2),
-                  new Opening("d1", Opening.Kind.door, "C", 1.0, 0.9, 0, 2.05)),
+                  new Opening("o1", Opening.OpeningKind.opening, "A", 2, 1, 0, 2.2),
+                  new Opening("o2", Opening.OpeningKind.opening, "B", 1, 1.1, 0.9, 1.2),
+                  new Opening("d1", Opening.OpeningKind.door, "C", 1.0, 0.9, 0, 2.05)),
               Finishes.NONE));
 
   @ParameterizedTest

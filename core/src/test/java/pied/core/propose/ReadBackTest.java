@@ -125,7 +125,7 @@ class ReadBackTest {
             .gap(gap)
             .pitch(pitch)
             .offset(some(r, length(r, 20)))
-            .facing(some(r, Rule.Facing.values()[r.nextInt(4)]))
+            .facing(some(r, Rule.RepeatFacing.values()[r.nextInt(4)]))
             .turn(turn)
             .build();
       }
@@ -143,7 +143,8 @@ class ReadBackTest {
               .around("t")
               .count(count == null ? Amount.of(4) : count)
               .gap(gap)
-              .facing(some(r, r.nextBoolean() ? Rule.Facing.inward : Rule.Facing.outward))
+              .facing(
+                  some(r, r.nextBoolean() ? Rule.RepeatFacing.inward : Rule.RepeatFacing.outward))
               .turn(turn)
               .build();
       default ->

@@ -270,9 +270,9 @@ class SayTest {
   void whatIsChosenInItCanBeSaid(String text) {
     for (Phrase p : Sentences.write(room.space, edit(text), LengthUnit.M)) {
       List<Phrase.Option> options =
-          p instanceof Phrase.Choice c
+          p instanceof Phrase.PhraseChoice c
               ? c.options()
-              : p instanceof Phrase.More m ? m.options() : List.of();
+              : p instanceof Phrase.PhraseMore m ? m.options() : List.of();
       for (Phrase.Option o : options) {
         String words = Phrase.said(Sentences.write(room.space, o.edit(), LengthUnit.M));
         Understood u = Say.understand(ask("s", "s2"), words);
@@ -334,7 +334,7 @@ class SayTest {
 
   private List<String> texts(String typed) {
     return Say.understand(ask("s", "s2"), typed).next().stream()
-        .map(Understood.Next::text)
+        .map(Understood.SayNext::text)
         .toList();
   }
 

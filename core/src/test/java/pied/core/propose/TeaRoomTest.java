@@ -25,7 +25,7 @@ class TeaRoomTest {
     assertThat(Snag.of(room.space)).as("nothing hovers, overlaps, tips or pokes out").isEmpty();
     Map<String, Long> on =
         room.space.pieces().stream()
-            .filter(p -> p.on().kind() == On.Kind.piece)
+            .filter(p -> p.on().kind() == On.OnKind.piece)
             .collect(
                 Collectors.groupingBy(p -> room.piece(p.on().id()).name(), Collectors.counting()));
     assertThat(on)

@@ -274,12 +274,12 @@ class EditsTest {
     room.put("a", "sideboard", 3, 1);
     room.put("b", "stool", 3, 3);
     room.apply(new MoveTo(List.of("b"), new Edit.Place3(null, typed("0.5"), null)));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.hovers);
+    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.hovers);
     room.apply(new MoveTo(List.of("b"), new Edit.Place3(null, typed("0"), typed("1"))));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.overlaps);
+    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.overlaps);
     assertThat(room.said).contains("Stool overlaps Oak sideboard.");
     room.apply(new MoveTo(List.of("b"), new Edit.Place3(typed("40"), null, null)));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.outside);
+    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.outside);
   }
 
   @Test
@@ -315,7 +315,7 @@ class EditsTest {
     assertThat(Snag.of(room.space))
         .extracting(Snag::kind)
         .as("they overlap; neither hovers")
-        .containsOnly(Snag.Kind.overlaps);
+        .containsOnly(Snag.SnagKind.overlaps);
   }
 
   @Property(tries = 25)
@@ -356,8 +356,8 @@ class EditsTest {
       }
     }
     for (Piece p : rooms.space.pieces()) {
-      assertThat(p.on().kind()).isNotEqualTo(On.Kind.nothing);
-      if (p.on().kind() == On.Kind.piece) {
+      assertThat(p.on().kind()).isNotEqualTo(On.OnKind.nothing);
+      if (p.on().kind() == On.OnKind.piece) {
         Piece c = rooms.space.piece(p.on().id());
         double gap =
             Nearness.distance(
@@ -367,10 +367,10 @@ class EditsTest {
     }
     // what finds no free place within reach stays where it was put, and was named when it was
     for (Snag s : Snag.of(rooms.space)) {
-      if (s.kind() == Snag.Kind.overlaps) {
+      if (s.kind() == Snag.SnagKind.overlaps) {
         assertThat(named).as(s.words()).anyMatch(n -> s.words().contains(n));
       } else {
-        assertThat(s.kind()).isEqualTo(Snag.Kind.unstable);
+        assertThat(s.kind()).isEqualTo(Snag.SnagKind.unstable);
       }
     }
   }

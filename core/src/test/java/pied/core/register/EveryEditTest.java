@@ -461,7 +461,7 @@ class EveryEditTest {
           twin != null
               && (edit.contains("'" + twin.twin() + "'")
                   || edit.contains("'" + twin.piece() + "'"));
-      if (itself || itsGroup || itsTwin || p.on().kind() != On.Kind.piece && follows(edit)) {
+      if (itself || itsGroup || itsTwin || p.on().kind() != On.OnKind.piece && follows(edit)) {
         named.add(p.id());
       }
     }

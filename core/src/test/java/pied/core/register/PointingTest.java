@@ -21,16 +21,16 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.tool.keep.Remove;
 import pied.core.tool.lineup.LineUp;
-import pied.core.tool.lineup.LineUp.To;
+import pied.core.tool.lineup.LineUp.LineUpTo;
 import pied.core.tool.ring.Ring;
 import pied.core.tool.scatter.Scatter;
 import pied.core.tool.spaceout.SpaceOut;
-import pied.core.tool.spaceout.SpaceOut.From;
-import pied.core.tool.spaceout.SpaceOut.How;
+import pied.core.tool.spaceout.SpaceOut.SpaceOutFrom;
+import pied.core.tool.spaceout.SpaceOut.SpaceOutHow;
 import pied.core.tool.spaceout.SpaceOutBuilder;
 import pied.core.tool.trail.Trail;
 import pied.core.tool.twin.MakeTwins;
-import pied.core.tool.twin.TwinLine.By;
+import pied.core.tool.twin.TwinLine.TwinBy;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 
@@ -174,9 +174,9 @@ class PointingTest {
     room.put("t", "trunk", 4, 3);
     LineUp e = (LineUp) begin(Begin.lineUp, null, "a", "b");
     LineUp piece = (LineUp) click(e, on("t"));
-    assertThat(piece.to()).isEqualTo(To.piece);
+    assertThat(piece.to()).isEqualTo(LineUpTo.piece);
     LineUp wall = (LineUp) click(piece, 5.95, 2);
-    assertThat(wall.to()).isEqualTo(To.wall);
+    assertThat(wall.to()).isEqualTo(LineUpTo.wall);
     assertThat(wall.what()).isEqualTo("wall:B");
     LineUp point = (LineUp) click(wall, 3.336, 2);
     Space done = made(point);
@@ -193,8 +193,8 @@ class PointingTest {
     Space done = made(across);
     assertThat(of(done, "stool")).anyMatch(p -> p.at().distance(new Vec(4, 0, 1)) < 1e-9);
     MakeTwins wall = (MakeTwins) click(e, 5.95, 2.2);
-    assertThat(wall.about().by()).isEqualTo(By.wall);
-    MakeTwins drawn = e.withAbout(new pied.core.tool.twin.TwinLine(By.drawn, null, null, null));
+    assertThat(wall.about().by()).isEqualTo(TwinBy.wall);
+    MakeTwins drawn = e.withAbout(new pied.core.tool.twin.TwinLine(TwinBy.drawn, null, null, null));
     assertThatThrownBy(() -> made(drawn)).isInstanceOf(Wanting.class);
     Edit one = click(drawn, 1, 3);
     assertThatThrownBy(() -> made(one)).isInstanceOf(Wanting.class);
@@ -247,8 +247,8 @@ class PointingTest {
     Space before = made(e);
     for (int i = 1; i < 5; i++) {
       SpaceOut next = pulled(e, "p" + i, -0.2);
-      assertThat(next.how()).isEqualTo(How.gap);
-      assertThat(next.from()).isEqualTo(i >= 2 ? From.first : From.last);
+      assertThat(next.how()).isEqualTo(SpaceOutHow.gap);
+      assertThat(next.from()).isEqualTo(i >= 2 ? SpaceOutFrom.first : SpaceOutFrom.last);
       Space after = made(next);
       String fixed = i >= 2 ? "p0" : "p4";
       assertThat(after.piece(fixed).at()).isEqualTo(before.piece(fixed).at());
@@ -262,14 +262,15 @@ class PointingTest {
 
   @Test
   void fromTheMiddleBothEndsGoAndTheMiddleCannotBePulled() {
-    SpaceOut e = even().withHow(How.middles).withBy(Amount.of(0.5)).withFrom(From.middle);
+    SpaceOut e =
+        even().withHow(SpaceOutHow.middles).withBy(Amount.of(0.5)).withFrom(SpaceOutFrom.middle);
     SpaceOut wider = pulled(e, "p4", 0.2);
     assertThat(wider.by().number()).isEqualTo(0.6, within(1e-9));
-    assertThat(wider.from()).isEqualTo(From.middle);
+    assertThat(wider.from()).isEqualTo(SpaceOutFrom.middle);
     assertThat(pulled(e, "p0", 0.2).by().number()).isEqualTo(0.4, within(1e-9));
     assertThat(pulled(e, "p2", 0.2)).isEqualTo(e);
     // no tighter than touching
-    SpaceOut gap = even().withHow(How.gap).withBy(Amount.of(0.1));
+    SpaceOut gap = even().withHow(SpaceOutHow.gap).withBy(Amount.of(0.1));
     assertThat(pulled(gap, "p4", -3).by().number()).isZero();
   }
 }

@@ -26,7 +26,7 @@ import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.tool.keep.Lock;
 import pied.core.tool.keep.Rename;
-import pied.core.tool.keep.Which;
+import pied.core.tool.keep.WhichPieces;
 import pied.core.tool.move.MoveBy;
 import pied.core.tool.shell.MoveWall;
 import pied.core.units.LengthUnit;
@@ -125,7 +125,7 @@ class WorkTest {
           return p.name();
         };
     large.renewedBySolid("snags", each);
-    Space locked = make(new Lock(null, true, Which.all)).space();
+    Space locked = make(new Lock(null, true, WhichPieces.all)).space();
     looked.clear();
     locked.renewedBySolid("snags", each);
     assertThat(looked).isEmpty();

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
 import pied.core.drawing.Elevation;
 import pied.core.piece.Piece;
-import pied.core.select.Meant.By;
+import pied.core.select.Meant.MeantBy;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Spot;
@@ -33,17 +33,17 @@ class SelectingTest {
     room.put("m", "round-mirror", 3, 0.1);
   }
 
-  private List<String> find(By by, List<String> pieces, String open, String value) {
+  private List<String> find(MeantBy by, List<String> pieces, String open, String value) {
     return Selecting.of(room.space, new Meant(by, pieces, open, value, null, null, null));
   }
 
-  private List<String> find(By by, String... pieces) {
+  private List<String> find(MeantBy by, String... pieces) {
     return find(by, List.of(pieces), null, null);
   }
 
-  private List<String> within(boolean touched, Meant.Drawing in, Spot... figure) {
+  private List<String> within(boolean touched, Meant.MeantIn in, Spot... figure) {
     return Selecting.of(
-        room.space, new Meant(By.figure, null, null, null, List.of(figure), in, touched));
+        room.space, new Meant(MeantBy.figure, null, null, null, List.of(figure), in, touched));
   }
 
   private List<String> within(boolean touched, double x1, double z1, double x2, double z2) {
@@ -54,13 +54,13 @@ class SelectingTest {
 
   @Test
   void byWhatTheyHaveInCommonWithTheLeadLast() {
-    assertThat(find(By.article, "a")).containsExactly("b", "a");
-    assertThat(find(By.kind, "b")).containsExactly("a", "b");
-    assertThat(find(By.kind, List.of(), null, "tabletop")).containsExactly("u");
-    assertThat(find(By.carried, "t")).containsExactly("u");
-    assertThat(find(By.all)).containsExactly("a", "b", "t", "u", "m");
-    assertThat(find(By.others, "a", "t")).containsExactly("b", "u", "m");
-    assertThatThrownBy(() -> find(By.kind))
+    assertThat(find(MeantBy.article, "a")).containsExactly("b", "a");
+    assertThat(find(MeantBy.kind, "b")).containsExactly("a", "b");
+    assertThat(find(MeantBy.kind, List.of(), null, "tabletop")).containsExactly("u");
+    assertThat(find(MeantBy.carried, "t")).containsExactly("u");
+    assertThat(find(MeantBy.all)).containsExactly("a", "b", "t", "u", "m");
+    assertThat(find(MeantBy.others, "a", "t")).containsExactly("b", "u", "m");
+    assertThatThrownBy(() -> find(MeantBy.kind))
         .isInstanceOf(Refusal.class)
         .hasMessage("Select a piece first; what is like it is found then.");
   }
@@ -69,28 +69,28 @@ class SelectingTest {
   void aBranchOfAKindIsOfThatKind() {
     String kind = room.space.article(room.piece("a")).kind();
     String branch = kind.substring(0, kind.indexOf('/'));
-    assertThat(find(By.kind, List.of(), null, branch)).contains("a", "b");
-    assertThat(find(By.kind, List.of(), null, branch.substring(0, 3))).isEmpty();
+    assertThat(find(MeantBy.kind, List.of(), null, branch)).contains("a", "b");
+    assertThat(find(MeantBy.kind, List.of(), null, branch.substring(0, 3))).isEmpty();
   }
 
   @Test
   void byColourAndByAllThatIsLikeIt() {
     String part = room.space.article(room.piece("a")).finishes().keySet().iterator().next();
-    assertThat(find(By.like, "a")).containsExactly("b", "a");
+    assertThat(find(MeantBy.like, "a")).containsExactly("b", "a");
     room.json("{'do':'recolour','pieces':['b'],'part':'" + part + "','colour':'#123456'}");
-    assertThat(find(By.like, "a")).containsExactly("a");
-    assertThat(find(By.finish, List.of(), null, "#123456")).containsExactly("b");
-    assertThat(find(By.finish, List.of("b"), null, null)).containsExactly("b");
+    assertThat(find(MeantBy.like, "a")).containsExactly("a");
+    assertThat(find(MeantBy.finish, List.of(), null, "#123456")).containsExactly("b");
+    assertThat(find(MeantBy.finish, List.of("b"), null, null)).containsExactly("b");
   }
 
   @Test
   void byLayerAndByAName() {
     room.json("{'do':'toLayer','pieces':['a','t'],'named':'Back'}");
-    assertThat(find(By.layer, "t")).containsExactly("a", "t");
+    assertThat(find(MeantBy.layer, "t")).containsExactly("a", "t");
     room.json("{'do':'nameSelection','name':'Tea','pieces':['t','u','a']}");
     room.json("{'do':'remove','pieces':['u']}");
-    assertThat(find(By.named, List.of(), null, "Tea")).containsExactly("t", "a");
-    assertThatThrownBy(() -> find(By.named, List.of(), null, "Lunch"))
+    assertThat(find(MeantBy.named, List.of(), null, "Tea")).containsExactly("t", "a");
+    assertThatThrownBy(() -> find(MeantBy.named, List.of(), null, "Lunch"))
         .hasMessage("There is no selection of the name “Lunch”.");
   }
 
@@ -99,10 +99,10 @@ class SelectingTest {
     room.json("{'do':'hide','pieces':['b'],'hidden':true}");
     room.json("{'do':'toLayer','pieces':['u'],'named':'Back'}");
     room.json("{'do':'layer','layer':'" + room.piece("u").keeping().layer() + "','hidden':true}");
-    assertThat(find(By.all)).containsExactly("a", "t", "m");
-    assertThat(find(By.article, "a")).containsExactly("a");
+    assertThat(find(MeantBy.all)).containsExactly("a", "t", "m");
+    assertThat(find(MeantBy.article, "a")).containsExactly("a");
     assertThat(within(true, 0, 0, 6, 4)).containsExactly("a", "t", "m");
-    assertThat(find(By.piece, "b")).containsExactly("b");
+    assertThat(find(MeantBy.piece, "b")).containsExactly("b");
   }
 
   // ---- groups
@@ -111,15 +111,15 @@ class SelectingTest {
   void aClickMeansTheOutermostGroupThatIsNotOpened() {
     room.json("{'do':'group','id':'g','pieces':['a','b']}");
     room.json("{'do':'group','id':'h','pieces':['g','t']}");
-    assertThat(find(By.piece, "a")).containsExactlyInAnyOrder("b", "t", "a").endsWith("a");
-    assertThat(find(By.piece, List.of("a"), "h", null)).containsExactly("b", "a");
-    assertThat(find(By.piece, List.of("a"), "g", null)).containsExactly("a");
-    assertThat(find(By.piece, List.of("t"), "h", null)).containsExactly("t");
-    assertThat(find(By.piece, List.of("u"), "h", null)).containsExactly("u");
-    assertThat(find(By.all, List.of(), "g", null)).containsExactly("a", "b");
-    assertThat(find(By.group, "a")).containsExactly("b", "a");
+    assertThat(find(MeantBy.piece, "a")).containsExactlyInAnyOrder("b", "t", "a").endsWith("a");
+    assertThat(find(MeantBy.piece, List.of("a"), "h", null)).containsExactly("b", "a");
+    assertThat(find(MeantBy.piece, List.of("a"), "g", null)).containsExactly("a");
+    assertThat(find(MeantBy.piece, List.of("t"), "h", null)).containsExactly("t");
+    assertThat(find(MeantBy.piece, List.of("u"), "h", null)).containsExactly("u");
+    assertThat(find(MeantBy.all, List.of(), "g", null)).containsExactly("a", "b");
+    assertThat(find(MeantBy.group, "a")).containsExactly("b", "a");
     // what they have in common goes through groups
-    assertThat(find(By.article, "a")).containsExactly("b", "a");
+    assertThat(find(MeantBy.article, "a")).containsExactly("b", "a");
     // a figure takes the whole of what it takes a part of
     assertThat(within(false, 0.5, 0.5, 1.5, 1.5)).containsExactlyInAnyOrder("a", "b", "t");
   }
@@ -156,7 +156,8 @@ class SelectingTest {
 
   @Test
   void anElevationTakesOnlyWhatIsSeenInIt() {
-    Meant.Drawing wall = new Meant.Drawing(new Elevation.Look(Elevation.Way.wall, "A", null), null);
+    Meant.MeantIn wall =
+        new Meant.MeantIn(new Elevation.ElevationLook(Elevation.LookWay.wall, "A", null), null);
     // all of the sheet: what stands farther away than one looks from is behind one's back
     assertThat(within(false, wall, new Spot(-1, -4), new Spot(7, 1)))
         .containsExactly("a", "b", "m");
@@ -186,7 +187,7 @@ class SelectingTest {
     double w = 1.6 * r.nextDouble();
     Spot a = new Spot(x, y);
     Spot b = new Spot(x + w, y + w);
-    Meant.Drawing set = new Meant.Drawing(null, columns);
+    Meant.MeantIn set = new Meant.MeantIn(null, columns);
     List<String> inside = within(false, set, a, b);
     List<String> touched = within(true, set, a, b);
     assertThat(touched).containsAll(inside);
@@ -212,10 +213,10 @@ class SelectingTest {
 
   @Test
   void aViewThatIsNoneIsRefused() {
-    Meant.Drawing none = new Meant.Drawing(null, List.of(1.0, 2.0));
+    Meant.MeantIn none = new Meant.MeantIn(null, List.of(1.0, 2.0));
     assertThatThrownBy(() -> within(true, none, new Spot(0, 0), new Spot(1, 1)))
         .isInstanceOf(Refusal.class);
-    Meant.Drawing nowhere = new Meant.Drawing(new Elevation.Look(null, null, null), null);
+    Meant.MeantIn nowhere = new Meant.MeantIn(new Elevation.ElevationLook(null, null, null), null);
     assertThatThrownBy(() -> within(true, nowhere, new Spot(0, 0), new Spot(1, 1)))
         .hasMessage("Say which way the drawing looks.");
   }

@@ -12,7 +12,7 @@ class CreasesTest {
 
   @Test
   void aBoxHasTwelveEdgesOneSees() {
-    List<Creases.Edge> edges = Creases.sharp(box);
+    List<Creases.CreaseEdge> edges = Creases.sharp(box);
     assertThat(edges).hasSize(12);
     double length = edges.stream().mapToDouble(e -> e.to().minus(e.from()).length()).sum();
     assertThat(length).isCloseTo(4 * (2 + 0.8 + 1), within(1e-9));
@@ -20,7 +20,7 @@ class CreasesTest {
 
   @Test
   void theTwoFacesOfAnEdgeLookOutwardAndAcrossIt() {
-    for (Creases.Edge e : Creases.sharp(box)) {
+    for (Creases.CreaseEdge e : Creases.sharp(box)) {
       Vec along = e.to().minus(e.from()).unit();
       Vec out = e.from().plus(e.to()).times(0.5).minus(box.box().centre());
       assertThat(e.n().dot(e.m())).isCloseTo(0, within(1e-9));
@@ -44,7 +44,7 @@ class CreasesTest {
         Rooms.SHAPES.mesh("cafe-table", Rooms.SHAPES.catalog().article("cafe-table").size());
     double top = table.box().max().y();
     double reach = table.box().max().x();
-    List<Creases.Edge> rim =
+    List<Creases.CreaseEdge> rim =
         Creases.sharp(table).stream()
             .filter(e -> e.from().y() > top - 0.05 && e.to().y() > top - 0.05)
             .filter(e -> Math.hypot(e.from().x(), e.from().z()) > 0.8 * reach)

@@ -79,7 +79,7 @@ class LighterTest {
   @Test
   void aSphereStaysClosedAndRound() {
     Mesh heavy = sphere(90); // 32,040 triangles
-    Lighter.Result r = Lighter.of(heavy, 5000);
+    Lighter.Lightened r = Lighter.of(heavy, 5000);
     assertThat(r.mesh().triangles()).isLessThanOrEqualTo(5000).isGreaterThan(4000);
     assertThat(heavy.isClosed()).isTrue();
     assertThat(r.mesh().isClosed()).isTrue();
@@ -93,7 +93,7 @@ class LighterTest {
 
   @Test
   void aFlatPlateLosesNothing() {
-    Lighter.Result r = Lighter.of(plate(60), 40);
+    Lighter.Lightened r = Lighter.of(plate(60), 40);
     assertThat(r.mesh().triangles()).isLessThanOrEqualTo(40);
     assertThat(r.error()).isLessThan(1e-9);
     assertThat(area(r.mesh(), 0)).isCloseTo(0.5, within(1e-9));
@@ -106,13 +106,13 @@ class LighterTest {
   void theErrorIsThatOfWhatIsLost() {
     // a box of 12 triangles cannot lose one without losing a corner
     Mesh box = Mesh.ofBox(Vec.ZERO, new Vec(1, 1, 1));
-    Lighter.Result same = Lighter.of(box, 12);
+    Lighter.Lightened same = Lighter.of(box, 12);
     assertThat(same.mesh().triangles()).isEqualTo(12);
     assertThat(same.error()).isLessThan(1e-9);
     // a tower of height 0.2 on a plate stays, while the plate goes
     Mesh tower =
         Mesh.join(List.of(plate(20), Mesh.ofBox(new Vec(0.41, 0, 0.41), new Vec(0.61, 0.2, 0.61))));
-    Lighter.Result kept = Lighter.of(tower, 24);
+    Lighter.Lightened kept = Lighter.of(tower, 24);
     assertThat(kept.mesh().box().max().y()).isEqualTo(0.2);
     assertThat(kept.error()).isLessThan(1e-9);
   }

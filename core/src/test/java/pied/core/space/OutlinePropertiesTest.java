@@ -91,7 +91,7 @@ class OutlinePropertiesTest {
       Opening o =
           new Opening(
               "o" + openings.size(),
-              niche ? Opening.Kind.niche : Opening.Kind.opening,
+              niche ? Opening.OpeningKind.niche : Opening.OpeningKind.opening,
               "A",
               at,
               width,

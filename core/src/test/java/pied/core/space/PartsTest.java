@@ -38,7 +38,7 @@ class PartsTest {
       })
   void aNameReadAndWrittenIsTheSame(String text) throws Exception {
     PartName name = PartName.read(text);
-    assertThat(name.kind()).isNotEqualTo(PartName.Kind.other);
+    assertThat(name.kind()).isNotEqualTo(PartName.PartKind.other);
     assertThat(name.text()).isEqualTo(text);
     ObjectMapper json = new ObjectMapper();
     assertThat(json.writeValueAsString(name)).isEqualTo("\"" + text + "\"");
@@ -48,7 +48,7 @@ class PartsTest {
   @ParameterizedTest
   @ValueSource(strings = {"", "wall", "A", "floor:1", "other:x", "walls:A", "7f3a-12"})
   void whatIsNoNameIsOfNoKindAndKeepsItsText(String text) {
-    assertThat(PartName.read(text)).isEqualTo(new PartName(PartName.Kind.other, text));
+    assertThat(PartName.read(text)).isEqualTo(new PartName(PartName.PartKind.other, text));
     assertThat(PartName.read(text).text()).isEqualTo(text);
   }
 
@@ -66,7 +66,7 @@ class PartsTest {
       if (part != null) {
         assertThat(PartName.read(b.id())).isEqualTo(part);
         assertThat(PartName.is(b, part.kind())).isTrue();
-        assertThat(PartName.is(b, PartName.Kind.corner, PartName.Kind.other)).isFalse();
+        assertThat(PartName.is(b, PartName.PartKind.corner, PartName.PartKind.other)).isFalse();
         assertThat(room.space.nameOf(b.id())).as(b.id()).isNotBlank().doesNotContain(":");
       }
     }
@@ -83,7 +83,7 @@ class PartsTest {
     "floor, floor,",
     "column:column 1, floor,"
   })
-  void asACarrierItIsWhatThingsStandOnOrHangFrom(String part, On.Kind kind, String id) {
+  void asACarrierItIsWhatThingsStandOnOrHangFrom(String part, On.OnKind kind, String id) {
     assertThat(PartName.read(part).carrier()).isEqualTo(new On(kind, id));
   }
 

@@ -68,8 +68,8 @@ class PositionsTest {
   private static String hint(Rooms in, String slot) {
     in.put("s", "stool", 2, in.shell().stage() == null ? 2 : -2);
     return Caption.of(in.space, "Here", java.util.List.of("s"), LengthUnit.M).stream()
-        .filter(p -> p instanceof Phrase.Field f && f.blank().slot().equals(slot))
-        .map(p -> (Phrase.Field) p)
+        .filter(p -> p instanceof Phrase.PhraseField f && f.blank().slot().equals(slot))
+        .map(p -> (Phrase.PhraseField) p)
         .findFirst()
         .orElseThrow()
         .hint();

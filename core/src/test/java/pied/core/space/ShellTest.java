@@ -51,8 +51,8 @@ class ShellTest {
 
   @Test
   void openingsAreCutOutOfTheWall() {
-    Opening door = new Opening("d", Opening.Kind.door, "A", 0.5, 0.9, 0, 2);
-    Opening window = new Opening("w", Opening.Kind.window, "A", 2, 1.5, 0.9, 1.2);
+    Opening door = new Opening("d", Opening.OpeningKind.door, "A", 0.5, 0.9, 0, 2);
+    Opening window = new Opening("w", Opening.OpeningKind.window, "A", 2, 1.5, 0.9, 1.2);
     double whole = body(shell(L_SHAPE), "wall:A").mesh().volume();
     // mean length of a wall with two outward mitres is 5 + 0.2
     assertThat(whole).isCloseTo(5.2 * 2.5 * 0.2, within(1e-9));
@@ -63,18 +63,18 @@ class ShellTest {
 
   @Test
   void openingsThatDoNotFitAreRefused() {
-    Opening wide = new Opening("w", Opening.Kind.window, "B", 1, 1.5, 0.9, 1.2);
+    Opening wide = new Opening("w", Opening.OpeningKind.window, "B", 1, 1.5, 0.9, 1.2);
     assertThatThrownBy(() -> ShellCheck.checked(shell(L_SHAPE, wide)))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("does not fit into wall B");
-    Opening high = new Opening("w", Opening.Kind.door, "A", 1, 1.5, 0, 2.6);
+    Opening high = new Opening("w", Opening.OpeningKind.door, "A", 1, 1.5, 0, 2.6);
     assertThatThrownBy(() -> ShellCheck.checked(shell(L_SHAPE, high)))
         .hasMessageContaining("does not fit");
   }
 
   @Test
   void anOpeningAsHighAsTheWallLeavesTwoClosedParts() {
-    Opening through = new Opening("w", Opening.Kind.opening, "A", 1, 1.5, 0, 2.5);
+    Opening through = new Opening("w", Opening.OpeningKind.opening, "A", 1, 1.5, 0, 2.5);
     Body cut = body(shell(L_SHAPE, through), "wall:A");
     assertThat(cut.mesh().isClosed()).isTrue();
     assertThat(cut.mesh().volume()).isCloseTo((5.2 - 1.5) * 2.5 * 0.2, within(1e-9));
@@ -96,7 +96,7 @@ class ShellTest {
     for (Body b : ShellBodies.of(room)) {
       assertThat(b.mesh().isClosed()).as(b.id()).isTrue();
       assertThat(b.mesh().volume()).as(b.id()).isPositive();
-      if (PartName.is(b, PartName.Kind.wall)) {
+      if (PartName.is(b, PartName.PartKind.wall)) {
         walls += b.mesh().volume();
       }
     }

@@ -22,7 +22,7 @@ class StageTest {
         5,
         0.3,
         Map.of("C", 0.4),
-        List.of(new Opening(Opening.PROSCENIUM, Opening.Kind.opening, "C", 1, 8, 0, 4)),
+        List.of(new Opening(Opening.PROSCENIUM, Opening.OpeningKind.opening, "C", 1, 8, 0, 4)),
         null,
         null,
         platforms,
@@ -43,7 +43,7 @@ class StageTest {
 
   /** Three treads that come down toward the audience from the front edge of the platform. */
   private static final Flight STEPS =
-      new Flight("steps 1", Flight.Kind.steps, new Spot(-3, -3), 0, 1, 3, 0.15, 0.3, 0.2);
+      new Flight("steps 1", Flight.FlightKind.steps, new Spot(-3, -3), 0, 1, 3, 0.15, 0.3, 0.2);
 
   private static Body body(Shell shell, String id) {
     return ShellBodies.of(shell).stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow();
@@ -74,7 +74,8 @@ class StageTest {
 
   @Test
   void aRampFallsEvenly() {
-    Flight ramp = new Flight("ramp 1", Flight.Kind.ramp, new Spot(0, -4), 90, 1, 1, 0.6, 3, 0.2);
+    Flight ramp =
+        new Flight("ramp 1", Flight.FlightKind.ramp, new Spot(0, -4), 90, 1, 1, 0.6, 3, 0.2);
     assertThat(ramp.spot(3, 0)).as("it comes down toward stage left").isEqualTo(new Spot(3, -4));
     assertThat(ramp.heightAt(0)).isCloseTo(0.8, EXACT);
     assertThat(ramp.heightAt(1.5)).isCloseTo(0.5, EXACT);
@@ -137,7 +138,8 @@ class StageTest {
     Platform absurd = new Platform("platform 9", HIGH.outline(), 120);
     assertThatThrownBy(() -> ShellCheck.checked(stage(List.of(absurd), List.of())))
         .hasMessageContaining("120.00 m high; it can be");
-    Flight long1 = new Flight("steps 9", Flight.Kind.steps, new Spot(0, -1), 0, 1, 40, 0.1, 0.3, 0);
+    Flight long1 =
+        new Flight("steps 9", Flight.FlightKind.steps, new Spot(0, -1), 0, 1, 40, 0.1, 0.3, 0);
     assertThatThrownBy(() -> ShellCheck.checked(stage(List.of(), List.of(long1))))
         .hasMessageContaining("would reach beyond the stage");
   }

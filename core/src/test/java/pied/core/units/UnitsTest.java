@@ -39,7 +39,7 @@ class UnitsTest {
         "0|0",
       })
   void readsLengths(String text, double metres) {
-    assertThat(Entry.length(text, LengthUnit.M)).isInstanceOf(Entry.Value.class);
+    assertThat(Entry.length(text, LengthUnit.M)).isInstanceOf(Entry.EntryValue.class);
     assertThat(Entry.length(text, LengthUnit.M).from(99)).isCloseTo(metres, within(1e-12));
   }
 

@@ -67,7 +67,7 @@ class CatalogController {
     LengthUnit u = LengthUnit.of(unit);
     double[] fits = {limit(width, u), limit(depth, u), limit(height, u)};
     List<Article> all =
-        shapes.catalog().find(new Finder.Wish(text, "", mounting, fits)).stream()
+        shapes.catalog().find(new Finder.FinderWish(text, "", mounting, fits)).stream()
             .filter(a -> a.project() == null || a.project().equals(project))
             .toList();
     List<Article> own =

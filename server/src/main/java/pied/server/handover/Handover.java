@@ -124,12 +124,12 @@ class Handover {
   }
 
   private static List<List<String>> rows(Job job) {
-    ScheduleCsv.By by =
-        job.wanted.by().equals("article") ? ScheduleCsv.By.article : ScheduleCsv.By.piece;
+    ScheduleCsv.CsvBy by =
+        job.wanted.by().equals("article") ? ScheduleCsv.CsvBy.article : ScheduleCsv.CsvBy.piece;
     return ScheduleCsv.rows(job.shown, by, job.wanted.unit(), job.wanted.comma());
   }
 
-  List<Sheet> sheets(Job job, Drawings.Wish wish, Deadline deadline) {
+  List<Sheet> sheets(Job job, Drawings.SheetWish wish, Deadline deadline) {
     return drawings.draw(job.seen.space(), job.shown, wish, job.plate, deadline);
   }
 
@@ -155,10 +155,10 @@ class Handover {
   private List<Sheet> all(Job job, Deadline deadline) {
     Wanted w = job.wanted;
     List<Sheet> all = new ArrayList<>();
-    all.addAll(sheets(job, w.wish(Drawings.Kind.plan, null), deadline));
-    all.addAll(sheets(job, w.wish(Drawings.Kind.ceiling, null), deadline));
-    for (Elevation.Look look : Elevation.Look.offered(job.shown.shell())) {
-      all.addAll(sheets(job, w.wish(Drawings.Kind.elevation, look), deadline));
+    all.addAll(sheets(job, w.wish(Drawings.SheetKind.plan, null), deadline));
+    all.addAll(sheets(job, w.wish(Drawings.SheetKind.ceiling, null), deadline));
+    for (Elevation.ElevationLook look : Elevation.ElevationLook.offered(job.shown.shell())) {
+      all.addAll(sheets(job, w.wish(Drawings.SheetKind.elevation, look), deadline));
     }
     return all;
   }

@@ -91,15 +91,15 @@ class HandoverController {
 
   private static List<LookChoice> looks(Space space) {
     List<LookChoice> all = new ArrayList<>();
-    for (Elevation.Look look : Elevation.Look.offered(space.shell())) {
-      if (look.way() == Elevation.Way.wall) {
+    for (Elevation.ElevationLook look : Elevation.ElevationLook.offered(space.shell())) {
+      if (look.way() == Elevation.LookWay.wall) {
         String words = "Elevation of " + space.wallName(look.wall());
         all.add(new LookChoice(words, "elevation", Map.of("wall", look.wall())));
       }
     }
     boolean stage = space.shell().stage() != null;
-    for (Elevation.Way way : Elevation.Way.values()) {
-      if (way != Elevation.Way.wall) {
+    for (Elevation.LookWay way : Elevation.LookWay.values()) {
+      if (way != Elevation.LookWay.wall) {
         String words = "Section, looking " + way.words(stage);
         all.add(new LookChoice(words, "section", Map.of("way", way.name())));
       }

@@ -95,11 +95,11 @@ final class PdfSheets {
   }
 
   private void mark(Mark m) throws IOException {
-    if (m instanceof Mark.Line l) {
+    if (m instanceof Mark.MarkLine l) {
       take(l.pen());
       path(l.xy(), false);
       out.stroke();
-    } else if (m instanceof Mark.Area a) {
+    } else if (m instanceof Mark.MarkArea a) {
       if (a.fill() != null) {
         fill(a.fill());
       }
@@ -116,7 +116,7 @@ final class PdfSheets {
       } else {
         out.fillAndStrokeEvenOdd();
       }
-    } else if (m instanceof Mark.Text t) {
+    } else if (m instanceof Mark.MarkText t) {
       text(t);
     }
   }
@@ -163,7 +163,7 @@ final class PdfSheets {
     return (rgb >> shift & 255) / 255f;
   }
 
-  private void text(Mark.Text t) throws IOException {
+  private void text(Mark.MarkText t) throws IOException {
     if (t.text().isEmpty()) {
       return;
     }

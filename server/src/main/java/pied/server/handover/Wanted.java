@@ -139,9 +139,9 @@ final class Wanted {
   }
 
   /** Of a drawing. */
-  Drawings.Wish wish(Drawings.Kind kind, @Nullable Elevation.Look look) {
+  Drawings.SheetWish wish(Drawings.SheetKind kind, @Nullable Elevation.ElevationLook look) {
     String scale = get("scale", "");
-    return new Drawings.Wish(
+    return new Drawings.SheetWish(
         kind,
         look,
         scale.equals("fit") ? null : whole("scale"),
@@ -151,25 +151,25 @@ final class Wanted {
   }
 
   /** Of one drawing: which. */
-  Drawings.Wish wish() {
+  Drawings.SheetWish wish() {
     if (file.startsWith("plan")) {
-      return wish(Drawings.Kind.plan, null);
+      return wish(Drawings.SheetKind.plan, null);
     }
     return file.startsWith("ceiling")
-        ? wish(Drawings.Kind.ceiling, null)
-        : wish(Drawings.Kind.elevation, look());
+        ? wish(Drawings.SheetKind.ceiling, null)
+        : wish(Drawings.SheetKind.elevation, look());
   }
 
-  private Elevation.Look look() {
+  private Elevation.ElevationLook look() {
     String at = get("at", "");
     Double where = at.isEmpty() ? null : Amount.typed(at).metres(unit());
     if (file.startsWith("elevation")) {
-      return new Elevation.Look(Elevation.Way.wall, get("wall", "A"), where);
+      return new Elevation.ElevationLook(Elevation.LookWay.wall, get("wall", "A"), where);
     }
     String way = get("way", "back");
-    for (Elevation.Way w : Elevation.Way.values()) {
-      if (w.name().equals(way) && w != Elevation.Way.wall) {
-        return new Elevation.Look(w, null, where);
+    for (Elevation.LookWay w : Elevation.LookWay.values()) {
+      if (w.name().equals(way) && w != Elevation.LookWay.wall) {
+        return new Elevation.ElevationLook(w, null, where);
       }
     }
     throw new Refusal("One looks to the back, front, left or right, not “" + way + "”.");

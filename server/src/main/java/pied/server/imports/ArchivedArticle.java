@@ -12,8 +12,8 @@ import pied.core.model.Stretched;
 import pied.core.size.Size;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
+import pied.server.material.StoredFinish;
 import pied.server.store.Json;
-import pied.server.store.StoredFinish;
 
 /**
  * An article that a project brought in, on its way into an archive or out of it.
@@ -80,7 +80,7 @@ public record ArchivedArticle(
     out.put("kind", about.kind()).put("about", about.about());
     out.put("mounting", about.mounting().name()).put("onTops", about.onTops());
     out.set("size", Json.MAPPER.valueToTree(about.size()));
-    out.set("finishes", Json.MAPPER.valueToTree(StoredFinish.Part.of(about.finishes())));
+    out.set("finishes", Json.MAPPER.valueToTree(StoredFinish.StoredPart.of(about.finishes())));
     out.put("weight", about.weight());
     if (ware != null) {
       out.put("ware", ware);
@@ -100,7 +100,8 @@ public record ArchivedArticle(
     }
     try {
       Map<String, FinishPart> finishes =
-          StoredFinish.Part.live(Json.read(json.path("finishes").toString(), Articles.FINISHES));
+          StoredFinish.StoredPart.live(
+              Json.read(json.path("finishes").toString(), Articles.FINISHES));
       finishes.values().forEach(f -> f.finish().checked());
       String id = json.path("id").asText();
       if (!id.matches("own-[0-9a-fA-F-]{1,40}")) {

@@ -12,8 +12,8 @@ import pied.core.catalog.Mounting;
 import pied.core.model.Brought;
 import pied.core.model.Stretched;
 import pied.core.size.Size;
+import pied.server.material.StoredFinish;
 import pied.server.store.Json;
-import pied.server.store.StoredFinish;
 
 /** An article that a project brought in, as stored. */
 @Entity
@@ -57,7 +57,7 @@ public class ArticleRow {
     this.name = b.name();
     this.mounting = b.mounting();
     this.onTops = b.onTops();
-    this.finishes = Json.text(StoredFinish.Part.of(b.finishes()));
+    this.finishes = Json.text(StoredFinish.StoredPart.of(b.finishes()));
     this.kind = b.kind();
     this.about = b.about();
     this.weight = b.weight();
@@ -97,7 +97,7 @@ public class ArticleRow {
         mounting,
         onTops,
         new Size(width, depth, height),
-        StoredFinish.Part.live(Json.read(finishes, Articles.FINISHES)),
+        StoredFinish.StoredPart.live(Json.read(finishes, Articles.FINISHES)),
         weight);
   }
 

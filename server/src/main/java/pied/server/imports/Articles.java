@@ -8,13 +8,13 @@ import org.springframework.data.jpa.repository.Query;
 import pied.core.catalog.Mounting;
 import pied.core.model.Brought;
 import pied.core.size.Size;
+import pied.server.material.StoredFinish;
 import pied.server.store.Json;
-import pied.server.store.StoredFinish;
 
 /** Reading articles that were brought in; what is written goes through the ledger. */
 public interface Articles extends JpaRepository<ArticleRow, String> {
   /** Finishes by part, as they are in a column. */
-  TypeReference<LinkedHashMap<String, StoredFinish.Part>> FINISHES = new TypeReference<>() {};
+  TypeReference<LinkedHashMap<String, StoredFinish.StoredPart>> FINISHES = new TypeReference<>() {};
 
   @Query(
       "select a.id as id, a.project as project, a.name as name, a.kind as kind,"
@@ -67,7 +67,7 @@ public interface Articles extends JpaRepository<ArticleRow, String> {
           getMounting(),
           getOnTops(),
           new Size(getWidth(), getDepth(), getHeight()),
-          StoredFinish.Part.live(Json.read(getFinishes(), FINISHES)),
+          StoredFinish.StoredPart.live(Json.read(getFinishes(), FINISHES)),
           getWeight());
     }
   }

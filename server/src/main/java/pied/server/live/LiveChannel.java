@@ -29,9 +29,9 @@ import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 import pied.core.Nullable;
-import pied.core.carry.Answer;
+import pied.core.carry.CarryAsk;
+import pied.core.carry.CarryResult;
 import pied.core.carry.Carrying;
-import pied.core.carry.Question;
 import pied.core.edit.Declined;
 import pied.core.edit.Locks;
 import pied.core.piece.Piece;
@@ -250,11 +250,11 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
         others(talk, List.of());
         return;
       }
-      Question q = json.treeToValue(carry, Question.class);
+      CarryAsk q = json.treeToValue(carry, CarryAsk.class);
       LengthUnit unit = LengthUnit.of(asked.path("unit").asText("m"));
       OpenSpace.Seen now = store.seen(talk.space);
       revision = now.revision();
-      Answer found = Carrying.answer(now.space(), q, unit);
+      CarryResult found = Carrying.answer(now.space(), q, unit);
       answer = new CarryAnswer(number, revision, found, "", List.of());
       others(talk, found.pieces());
     } catch (Locked e) {

@@ -34,7 +34,7 @@ public final class LiveWire {
   public record PutAside(@Nullable Aside aside) implements Message {}
 
   /** A question of one who carries something; the newest answer counts. */
-  public record CarryQuestion(long ask, String unit, pied.core.carry.Question carry) {}
+  public record CarryQuestion(long ask, String unit, pied.core.carry.CarryAsk carry) {}
 
   /**
    * What is answered.
@@ -46,7 +46,7 @@ public final class LiveWire {
   public record CarryAnswer(
       long answer,
       long revision,
-      @Nullable pied.core.carry.Answer carry,
+      @Nullable pied.core.carry.CarryResult carry,
       String refused,
       List<Offer> offers)
       implements Message {}

@@ -37,7 +37,7 @@ final class Acts {
   }
 
   /** What an act is in one space. */
-  record Part(String space, OpenSpace.Step step) {}
+  record ActPart(String space, OpenSpace.Step step) {}
 
   /** Another space is needed, whose lock must be taken before those held. */
   private static final class Wider extends RuntimeException {
@@ -78,7 +78,10 @@ final class Acts {
    * @param how what is done, first in this space; may be asked twice, if it turns to other spaces
    */
   Changed act(
-      String id, @Nullable String request, @Nullable Long seen, Function<Heads, List<Part>> how) {
+      String id,
+      @Nullable String request,
+      @Nullable Long seen,
+      Function<Heads, List<ActPart>> how) {
     if (request != null && (request.isBlank() || request.length() > 64 || !Text.whole(request))) {
       throw new Refusal("An id of a request has 1 to 64 letters.");
     }
@@ -111,7 +114,7 @@ final class Acts {
       @Nullable String request,
       @Nullable Long seen,
       Map<String, OpenSpace> held,
-      Function<Heads, List<Part>> how) {
+      Function<Heads, List<ActPart>> how) {
     Heads heads = space -> head(space, held);
     SpaceHistory head = heads.of(id);
     Long before = head.asked(request);
@@ -129,7 +132,7 @@ final class Acts {
       throw new SpaceStore.Stale(seen, head.revision());
     }
     List<OpenSpace.Pending> all = new ArrayList<>();
-    for (Part p : how.apply(heads)) {
+    for (ActPart p : how.apply(heads)) {
       OpenSpace o = held.get(p.space());
       all.add(o.take(heads.of(p.space()), all.isEmpty() ? request : null, p.step()));
     }

@@ -33,7 +33,7 @@ import pied.server.store.Json;
  *
  * @param steps what was done, the oldest first
  */
-public record ArchivedSpace(String name, long revision, Space space, List<Step> steps) {
+public record ArchivedSpace(String name, long revision, Space space, List<ArchivedStep> steps) {
   /** Most steps that go along. */
   static final int STEPS = 100;
 
@@ -50,17 +50,17 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
    *
    * @param change null where it is no longer of use
    */
-  record Step(
+  record ArchivedStep(
       long revision,
-      StepRow.Kind kind,
+      StepRow.StepKind kind,
       @Nullable Change change,
       @Nullable String doneIn,
       @Nullable String who,
       @Nullable String words,
       Instant at) {
     /** One that cannot be done again. */
-    Step past() {
-      return new Step(revision, StepRow.Kind.PAST, null, doneIn, who, words, at);
+    ArchivedStep past() {
+      return new ArchivedStep(revision, StepRow.StepKind.PAST, null, doneIn, who, words, at);
     }
   }
 
@@ -72,7 +72,7 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
     out.set("shell", Json.MAPPER.valueToTree(StoredShell.of(space.shell())));
     out.set("contents", Json.MAPPER.valueToTree(StoredChange.of(contents())));
     ArrayNode history = out.putArray("history");
-    for (Step s : steps) {
+    for (ArchivedStep s : steps) {
       ObjectNode step = history.addObject();
       step.put("revision", s.revision).put("kind", s.kind.name()).put("at", s.at.toString());
       put(step, "in", s.doneIn);
@@ -168,9 +168,9 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
    * What was done, as far back as it leads from one sound space to another; what came before cannot
    * be undone.
    */
-  private static List<Step> steps(
+  private static List<ArchivedStep> steps(
       JsonNode json, long revision, Space space, String name, List<String> said) {
-    List<Step> steps = new ArrayList<>();
+    List<ArchivedStep> steps = new ArrayList<>();
     try {
       JsonNode history = json.path("history");
       int from = Math.max(0, history.size() - MOST_STEPS);
@@ -184,8 +184,8 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
     int good = steps.size();
     Space at = space;
     while (good > 0) {
-      Step s = steps.get(good - 1);
-      if (s.change != null && s.kind == StepRow.Kind.DONE) {
+      ArchivedStep s = steps.get(good - 1);
+      if (s.change != null && s.kind == StepRow.StepKind.DONE) {
         Space before = done(at, s.change.reversed());
         if (before == null) {
           said.add("Of what was done in “" + name + "” only the last of it can be undone.");
@@ -195,11 +195,11 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
       }
       good--;
     }
-    List<Step> kept = new ArrayList<>(steps.subList(good, steps.size()));
+    List<ArchivedStep> kept = new ArrayList<>(steps.subList(good, steps.size()));
     at = space;
     for (int i = 0; i < kept.size(); i++) { // what is undone may be done again
-      Step s = kept.get(i);
-      if (s.change != null && s.kind == StepRow.Kind.UNDONE) {
+      ArchivedStep s = kept.get(i);
+      if (s.change != null && s.kind == StepRow.StepKind.UNDONE) {
         Space after = done(at, s.change);
         at = after == null ? at : after;
         kept.set(i, after == null ? s.past() : s);
@@ -276,7 +276,7 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
     return Validation.piece(ready, p);
   }
 
-  private static Step step(JsonNode s, long revision) {
+  private static ArchivedStep step(JsonNode s, long revision) {
     long at = s.path("revision").asLong();
     if (at < 0 || at > revision) {
       throw new IllegalArgumentException("A step of the future");
@@ -288,9 +288,9 @@ public record ArchivedSpace(String name, long revision, Space space, List<Step> 
       when = Instant.EPOCH;
     }
     JsonNode change = s.path("change");
-    return new Step(
+    return new ArchivedStep(
         at,
-        StepRow.Kind.valueOf(s.path("kind").asText()),
+        StepRow.StepKind.valueOf(s.path("kind").asText()),
         change.isMissingNode() ? null : Json.value(change, StoredChange.class).live(),
         brief(s, "in", 80),
         brief(s, "who", 80),

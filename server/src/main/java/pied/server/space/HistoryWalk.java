@@ -43,12 +43,12 @@ final class HistoryWalk {
    * @param mine the windows whose changes are meant
    * @param how where others changed the same since; null to refuse that
    */
-  OpenSpace.Step step(boolean undo, Predicate<String> mine, @Nullable Offer.Step how) {
+  OpenSpace.Step step(boolean undo, Predicate<String> mine, @Nullable Offer.OfferStep how) {
     Long key = undo ? head.lastDone(mine) : head.firstUndone(mine);
     if (key == null) {
       throw new Refusal(undo ? "There is nothing to undo." : "There is nothing to redo.");
     }
-    if (undo && how == Offer.Step.undoTogether) {
+    if (undo && how == Offer.OfferStep.undoTogether) {
       back(key - 1);
       return taken();
     }
@@ -65,7 +65,7 @@ final class HistoryWalk {
    * @return the step; null if there is nothing left to do
    */
   @Nullable
-  OpenSpace.Step over(boolean undo, List<Long> keys, @Nullable Offer.Step how) {
+  OpenSpace.Step over(boolean undo, List<Long> keys, @Nullable Offer.OfferStep how) {
     for (Long key : keys) {
       if (Boolean.valueOf(undo).equals(head.stands(key))) {
         over(undo, key, how);
@@ -74,7 +74,7 @@ final class HistoryWalk {
     return over.isEmpty() ? null : taken();
   }
 
-  private void over(boolean undo, long key, @Nullable Offer.Step how) {
+  private void over(boolean undo, long key, @Nullable Offer.OfferStep how) {
     Change change = changes.apply(head, key);
     Rebase r = Rebase.of(space, undo ? change.reversed() : change);
     if (!r.left().isEmpty() && how == null) {
@@ -88,11 +88,11 @@ final class HistoryWalk {
     String what = n == 1 ? r.left().get(0) : r.left().get(0) + " and " + (n - 1) + " more";
     List<Offer> offers = new ArrayList<>();
     if (!r.possible().none()) {
-      Offer.Step possible = undo ? Offer.Step.undoPossible : Offer.Step.redoPossible;
+      Offer.OfferStep possible = undo ? Offer.OfferStep.undoPossible : Offer.OfferStep.redoPossible;
       offers.add(new Offer((undo ? "Undo" : "Redo") + " the rest of it", possible));
     }
     if (undo) {
-      offers.add(new Offer("Undo all that came since, too", Offer.Step.undoTogether));
+      offers.add(new Offer("Undo all that came since, too", Offer.OfferStep.undoTogether));
     }
     return new Declined(
         "“"

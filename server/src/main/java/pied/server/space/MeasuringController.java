@@ -68,7 +68,7 @@ class MeasuringController {
   YardstickView yardstick(
       @PathVariable String id,
       @RequestParam String piece,
-      @RequestParam Yardstick.What what,
+      @RequestParam Yardstick.YardstickWhat what,
       @RequestParam(defaultValue = "") String size,
       @RequestParam(defaultValue = "m") String unit) {
     OpenSpace.Seen now = store.seen(id);

@@ -313,13 +313,13 @@ public final class OpenSpace {
       }
       boolean change = !nothing && step.over.isEmpty();
       for (Long over : step.over) {
-        turn(s, over, undoes.contains(over) ? StepRow.Kind.UNDONE : StepRow.Kind.DONE);
+        turn(s, over, undoes.contains(over) ? StepRow.StepKind.UNDONE : StepRow.StepKind.DONE);
       }
       s.insert(
           new StepRow(
               key,
               said.revision(),
-              change ? StepRow.Kind.DONE : StepRow.Kind.PAST,
+              change ? StepRow.StepKind.DONE : StepRow.StepKind.PAST,
               request,
               change ? step.change : null,
               said,
@@ -333,7 +333,7 @@ public final class OpenSpace {
       return words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "…" : words;
     }
 
-    private void turn(StatelessSession s, long over, StepRow.Kind kind) {
+    private void turn(StatelessSession s, long over, StepRow.StepKind kind) {
       s.createMutationQuery("update StepRow set kind = :kind where id = :id")
           .setParameter("kind", kind)
           .setParameter("id", over)

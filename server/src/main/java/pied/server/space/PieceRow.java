@@ -16,8 +16,8 @@ import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Ordered;
+import pied.server.material.StoredFinish;
 import pied.server.store.Json;
-import pied.server.store.StoredFinish;
 
 /** A piece as stored. */
 @Entity
@@ -109,7 +109,7 @@ public class PieceRow {
         name,
         new Form(article, new Size(width, depth, height), mirrored, stretched),
         new Stance(new Vec(x, y, z), turn, new Lean(leanToward, leanBy)),
-        new On(On.Kind.valueOf(onKind), onId),
+        new On(On.OnKind.valueOf(onKind), onId),
         held,
         StoredFinish.live(Json.read(finishes, FINISHES)),
         new Keeping(

@@ -84,7 +84,7 @@ public final class ProposalWire {
       Collection<String> removed,
       List<String> said,
       List<String> selected,
-      List<Understood.Next> next,
+      List<Understood.SayNext> next,
       int at,
       @Nullable String wrong,
       @Nullable String refused,

@@ -150,7 +150,7 @@ public interface Rows {
 
       long getRevision();
 
-      StepRow.Kind getKind();
+      StepRow.StepKind getKind();
 
       String getRequest();
 
@@ -170,7 +170,7 @@ public interface Rows {
     interface Done {
       long getId();
 
-      StepRow.Kind getKind();
+      StepRow.StepKind getKind();
 
       String getDoneIn();
 

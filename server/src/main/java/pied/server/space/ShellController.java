@@ -60,7 +60,7 @@ class ShellController {
   @GetMapping("/spaces/{id}/elevation")
   ElevationView elevation(
       @PathVariable String id,
-      @RequestParam Elevation.Way way,
+      @RequestParam Elevation.LookWay way,
       @RequestParam(required = false) String wall,
       @RequestParam(required = false) String at,
       @RequestParam(defaultValue = "m") String unit) {
@@ -68,7 +68,8 @@ class ShellController {
     Double where = at == null || at.isBlank() ? null : Amount.typed(at).metres(u);
     OpenSpace.Seen now = store.seen(id);
     return new ElevationView(
-        now.revision(), elevations.draw(now.space(), new Elevation.Look(way, wall, where), u));
+        now.revision(),
+        elevations.draw(now.space(), new Elevation.ElevationLook(way, wall, where), u));
   }
 
   /** Everything the shell is made of. */

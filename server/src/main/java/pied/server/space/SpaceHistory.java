@@ -49,13 +49,18 @@ final class SpaceHistory {
 
   /** One more of the steps of its past, in order. */
   void add(
-      long key, long at, StepRow.Kind kind, String request, String window, @Nullable Long partner) {
+      long key,
+      long at,
+      StepRow.StepKind kind,
+      String request,
+      String window,
+      @Nullable Long partner) {
     String in = window == null ? "" : window;
     revision = Math.max(revision, at);
     last = StepRow.n(key);
-    if (kind == StepRow.Kind.DONE) {
+    if (kind == StepRow.StepKind.DONE) {
       done.put(key, in);
-    } else if (kind == StepRow.Kind.UNDONE) {
+    } else if (kind == StepRow.StepKind.UNDONE) {
       undone.put(key, in);
     }
     if (request != null) {

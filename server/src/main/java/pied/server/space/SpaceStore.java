@@ -216,7 +216,7 @@ public class SpaceStore {
         shell.partNames(),
         Back.of(shell),
         Viewpoint.of(shell),
-        Elevation.Look.offered(shell),
+        Elevation.ElevationLook.offered(shell),
         ShellBodies.looks(shell),
         FilingView.of(now.space().filing()),
         List.copyOf(now.space().pieces()),
@@ -383,7 +383,7 @@ public class SpaceStore {
               d.getWho() == null ? "" : d.getWho(),
               d.getDoneIn() == null ? "" : d.getDoneIn(),
               d.getMadeAt().toString(),
-              d.getKind() == StepRow.Kind.DONE));
+              d.getKind() == StepRow.StepKind.DONE));
     }
     return new HistoryView(now.revision(), deeds, rows.size() > PAGE);
   }

@@ -178,7 +178,7 @@ public final class SpaceWire {
   public record NewSpace(
       String name,
       @Nullable String unit,
-      @Nullable NewShell.Form form,
+      @Nullable NewShell.OutlineForm form,
       Amount width,
       Amount depth,
       Amount height,
@@ -216,7 +216,7 @@ public final class SpaceWire {
       List<PartName> parts,
       List<Back> backs,
       List<Viewpoint> viewpoints,
-      List<Elevation.Look> looks,
+      List<Elevation.ElevationLook> looks,
       Map<String, Finish> finishes,
       FilingView filing,
       Collection<Piece> pieces,
@@ -288,7 +288,7 @@ public final class SpaceWire {
    * @param by who asks; if left out, what was done last is meant, whoever did it
    * @param how where others changed the same since; if left out, that is refused, with offers
    */
-  public record StepRequest(@Nullable String id, @Nullable By by, @Nullable Offer.Step how) {
+  public record StepRequest(@Nullable String id, @Nullable By by, @Nullable Offer.OfferStep how) {
     public StepRequest(String id) {
       this(id, null, null);
     }
@@ -361,7 +361,7 @@ public final class SpaceWire {
   public record PlanView(long revision, ShellPlan plan) {}
 
   /** Everything a shell is made of. */
-  public record ShellSheet(long revision, List<ShellList.Group> groups) {}
+  public record ShellSheet(long revision, List<ShellList.ShellGroup> groups) {}
 
   /**
    * Where the next corner of a figure goes that is being drawn.
@@ -369,10 +369,10 @@ public final class SpaceWire {
    * @param outline whether it is to be the outline of the space itself
    */
   public record DraftRequest(
-      Drafting.Question question, @Nullable Boolean outline, @Nullable String unit) {}
+      Drafting.DraftQuestion question, @Nullable Boolean outline, @Nullable String unit) {}
 
   /** What one is told of that. */
-  public record DraftAnswer(long revision, Drafting.Answer answer) {}
+  public record DraftAnswer(long revision, Drafting.Draft answer) {}
 
   /** An elevation or a section. */
   public record ElevationView(long revision, Elevation elevation) {}
@@ -394,5 +394,5 @@ public final class SpaceWire {
   public record CaptionView(long revision, List<Phrase> phrases) {}
 
   /** All pieces of a space. */
-  public record ScheduleView(long revision, List<Schedule.Row> rows) {}
+  public record ScheduleView(long revision, List<Schedule.ScheduleRow> rows) {}
 }

@@ -24,7 +24,7 @@ import pied.server.space.SpaceWire.Changed;
 @Table(name = "step")
 public class StepRow {
   /** What a step is. */
-  public enum Kind {
+  public enum StepKind {
     /** a change that stands */
     DONE,
     /** a change that is undone */
@@ -41,7 +41,7 @@ public class StepRow {
 
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(8)")
-  private Kind kind;
+  private StepKind kind;
 
   private String request;
   private int form;
@@ -67,7 +67,7 @@ public class StepRow {
   StepRow(
       long id,
       long revision,
-      Kind kind,
+      StepKind kind,
       String request,
       Change change,
       Changed answer,
@@ -95,7 +95,7 @@ public class StepRow {
   }
 
   /** One that was done elsewhere before; it was asked for by nobody here. */
-  StepRow(long id, ArchivedSpace.Step s) {
+  StepRow(long id, ArchivedSpace.ArchivedStep s) {
     this(id, s.revision(), s.kind(), null, s.change(), null, null, s.words(), null);
     madeAt = s.at();
     doneIn = s.doneIn();
@@ -139,7 +139,7 @@ public class StepRow {
   }
 
   /** As it goes into an archive. */
-  ArchivedSpace.Step archived() {
-    return new ArchivedSpace.Step(revision, kind, change(), doneIn, who, words, madeAt);
+  ArchivedSpace.ArchivedStep archived() {
+    return new ArchivedSpace.ArchivedStep(revision, kind, change(), doneIn, who, words, madeAt);
   }
 }

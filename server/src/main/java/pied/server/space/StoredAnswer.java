@@ -4,9 +4,11 @@ import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.ArrayList;
 import java.util.List;
 import pied.core.edit.Offer;
+import pied.core.register.Tools;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.StoredChange.Furnishing;
 import pied.server.store.Json;
@@ -33,6 +35,9 @@ record StoredAnswer(
     String part,
     boolean canUndo,
     boolean canRedo) {
+  /** Reads edits by their names. */
+  private static final ObjectMapper EDITS = Tools.json();
+
   static StoredAnswer of(Changed c) {
     return new StoredAnswer(
         c.revision(),
@@ -52,7 +57,7 @@ record StoredAnswer(
     List<Offer> still = new ArrayList<>();
     for (JsonNode o : some(offers)) {
       try {
-        still.add(Json.MAPPER.treeToValue(o, Offer.class));
+        still.add(EDITS.treeToValue(o, Offer.class));
       } catch (JsonProcessingException e) {
         continue; // an offer is a convenience
       }

@@ -25,8 +25,8 @@ import pied.core.space.Layer;
 import pied.core.space.NamedSelection;
 import pied.core.space.Ordered;
 import pied.core.space.Twin;
+import pied.server.material.StoredFinish;
 import pied.server.space.StoredShell.Place;
-import pied.server.store.StoredFinish;
 
 /**
  * A change as it is stored in form 3: a kind for each kind of thing. The names here are those in
@@ -241,7 +241,7 @@ record StoredChange(List<Thing> things) {
           name,
           new Form(article, new Size(size.width, size.depth, size.height), mirrored, stretched),
           new Stance(at.live(), turn, lean == null ? null : new Lean(lean.toward, lean.by)),
-          new On(On.Kind.valueOf(on.kind), on.id),
+          new On(On.OnKind.valueOf(on.kind), on.id),
           held,
           StoredFinish.live(finishes),
           new Keeping(

@@ -9,7 +9,7 @@ import java.util.TreeSet;
 import pied.core.Nullable;
 import pied.core.space.Repetition;
 import pied.core.space.Rule;
-import pied.core.space.Rule.Facing;
+import pied.core.space.Rule.RepeatFacing;
 import pied.core.space.Sample;
 import pied.core.space.Spot;
 import pied.core.tool.ring.RingRule;
@@ -25,21 +25,22 @@ import pied.server.space.StoredShell.Place;
  */
 @JsonIgnoreProperties(ignoreUnknown = true)
 @JsonInclude(JsonInclude.Include.NON_NULL)
-record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
+record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
   static @Nullable StoredRule of(@Nullable Repetition r) {
     return r == null
         ? null
         : new StoredRule(
-            Law.of(r.rule()), StoredShell.each(r.mix(), Kind::of), List.copyOf(r.out()));
+            Law.of(r.rule()), StoredShell.each(r.mix(), StoredArticle::of), List.copyOf(r.out()));
   }
 
   Repetition live() {
-    return new Repetition(rule.live(), StoredShell.each(mix, Kind::live), new TreeSet<>(out));
+    return new Repetition(
+        rule.live(), StoredShell.each(mix, StoredArticle::live), new TreeSet<>(out));
   }
 
-  record Kind(List<Furnishing> parts, double share) {
-    static Kind of(Sample s) {
-      return new Kind(StoredShell.each(s.parts(), Furnishing::of), s.share());
+  record StoredArticle(List<Furnishing> parts, double share) {
+    static StoredArticle of(Sample s) {
+      return new StoredArticle(StoredShell.each(s.parts(), Furnishing::of), s.share());
     }
 
     Sample live() {
@@ -47,9 +48,9 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
     }
   }
 
-  record Point(double x, double z) {
-    static @Nullable Point of(@Nullable Spot s) {
-      return s == null ? null : new Point(s.x(), s.z());
+  record RulePoint(double x, double z) {
+    static @Nullable RulePoint of(@Nullable Spot s) {
+      return s == null ? null : new RulePoint(s.x(), s.z());
     }
 
     Spot live() {
@@ -94,7 +95,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       }
       if (rule instanceof TrailRule t) {
         return new Trail(
-            StoredShell.each(t.path(), Point::of),
+            StoredShell.each(t.path(), RulePoint::of),
             t.closed(),
             t.along(),
             t.count(),
@@ -107,9 +108,9 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       }
       if (rule instanceof RingRule r) {
         return new Ring(
-            Point.of(r.at()),
+            RulePoint.of(r.at()),
             r.around(),
-            StoredShell.each(r.outline(), Point::of),
+            StoredShell.each(r.outline(), RulePoint::of),
             r.count(),
             r.gap(),
             r.radius(),
@@ -122,8 +123,8 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       ScatterRule s = (ScatterRule) rule;
       return new Scatter(
           s.onto(),
-          StoredShell.each(s.outline(), Point::of),
-          Point.of(s.about()),
+          StoredShell.each(s.outline(), RulePoint::of),
+          RulePoint.of(s.about()),
           s.radius(),
           s.count(),
           s.density(),
@@ -173,7 +174,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
 
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record Trail(
-      List<Point> path,
+      List<RulePoint> path,
       boolean closed,
       String along,
       Integer count,
@@ -187,14 +188,14 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
     @Override
     public Rule live() {
       return new TrailRule(
-          StoredShell.each(path, Point::live),
+          StoredShell.each(path, RulePoint::live),
           closed,
           along,
           count,
           Gap.live(apart),
           Boolean.TRUE.equals(spaced),
           offset,
-          Facing.valueOf(facing),
+          RepeatFacing.valueOf(facing),
           turn,
           high);
     }
@@ -202,9 +203,9 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
 
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record Ring(
-      Point at,
+      RulePoint at,
       String around,
-      List<Point> outline,
+      List<RulePoint> outline,
       int count,
       double gap,
       Double radius,
@@ -219,11 +220,11 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
       return new RingRule(
           at.live(),
           around,
-          StoredShell.each(outline, Point::live),
+          StoredShell.each(outline, RulePoint::live),
           count,
           gap,
           radius,
-          Facing.valueOf(facing),
+          RepeatFacing.valueOf(facing),
           from,
           arc,
           turn,
@@ -234,8 +235,8 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record Scatter(
       List<String> onto,
-      List<Point> outline,
-      Point about,
+      List<RulePoint> outline,
+      RulePoint about,
       double radius,
       int count,
       Double density,
@@ -250,7 +251,7 @@ record StoredRule(Law rule, List<Kind> mix, List<Long> out) {
     public Rule live() {
       return new ScatterRule(
           onto,
-          StoredShell.each(outline, Point::live),
+          StoredShell.each(outline, RulePoint::live),
           about == null ? null : about.live(),
           radius,
           count,

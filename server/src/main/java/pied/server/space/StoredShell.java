@@ -15,7 +15,7 @@ import pied.core.space.Shell;
 import pied.core.space.Skirting;
 import pied.core.space.Spot;
 import pied.core.space.Stage;
-import pied.server.store.StoredFinish;
+import pied.server.material.StoredFinish;
 
 /**
  * A shell as it is stored in forms 1 to 3. The names here are those in people's files and stay,
@@ -87,14 +87,14 @@ record StoredShell(
     Opening live() {
       return new Opening(
           id,
-          Opening.Kind.valueOf(kind),
+          Opening.OpeningKind.valueOf(kind),
           wall,
           from,
           width,
           sill,
           height,
           hinge == null ? null : Opening.Hand.valueOf(hinge),
-          opens == null ? null : Opening.Way.valueOf(opens),
+          opens == null ? null : Opening.OpeningWay.valueOf(opens),
           depth);
     }
   }
@@ -154,7 +154,7 @@ record StoredShell(
 
     Flight live() {
       return new Flight(
-          id, Flight.Kind.valueOf(kind), at.live(), turn, width, count, riser, going, base);
+          id, Flight.FlightKind.valueOf(kind), at.live(), turn, width, count, riser, going, base);
     }
   }
 
@@ -170,7 +170,7 @@ record StoredShell(
 
   record Board(double height, double depth) {}
 
-  record Boards(double level, double rake, Front apron, Rows seats) {
+  record Boards(double level, double rake, Front apron, StoredSeats seats) {
     static Boards of(Stage s) {
       Stage.Apron a = s.apron();
       Stage.Seats t = s.seats();
@@ -178,7 +178,7 @@ record StoredShell(
           s.level(),
           s.rake(),
           a == null ? null : new Front(a.width(), a.depth(), a.curve()),
-          t == null ? null : new Rows(t.first(), t.pitch(), t.rise(), t.rows(), t.width()));
+          t == null ? null : new StoredSeats(t.first(), t.pitch(), t.rise(), t.rows(), t.width()));
     }
 
     Stage live() {
@@ -194,7 +194,7 @@ record StoredShell(
 
   record Front(double width, double depth, double curve) {}
 
-  record Rows(double first, double pitch, double rise, int rows, double width) {}
+  record StoredSeats(double first, double pitch, double rise, int rows, double width) {}
 
   static StoredShell of(Shell s) {
     Skirting k = s.skirting();

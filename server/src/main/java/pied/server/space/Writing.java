@@ -65,7 +65,7 @@ final class Writing {
           if (request.shown() != null && !request.shown().equals(Shown.of(out.change()))) {
             throw new SpaceStore.Outdated();
           }
-          List<Acts.Part> parts = new ArrayList<>(List.of(new Acts.Part(id, step(out, by))));
+          List<Acts.ActPart> parts = new ArrayList<>(List.of(new Acts.ActPart(id, step(out, by))));
           if (request.cut() != null) {
             cut(id, heads, request, by).ifPresent(parts::add);
           }
@@ -73,7 +73,7 @@ final class Writing {
         });
   }
 
-  private Optional<Acts.Part> cut(String id, Acts.Heads heads, EditRequest request, By by) {
+  private Optional<Acts.ActPart> cut(String id, Acts.Heads heads, EditRequest request, By by) {
     String from = request.cut().space();
     if (from == null || from.equals(id) || request.cut().pieces() == null) {
       throw new Refusal("What is cut is in another space, and has pieces.");
@@ -92,7 +92,7 @@ final class Writing {
               null,
               Writing::newId,
               Deadline.seconds(LONGEST));
-      return Optional.of(new Acts.Part(from, step(out, by)));
+      return Optional.of(new Acts.ActPart(from, step(out, by)));
     } catch (Refusal e) {
       throw e.of("In “" + open.apply(from).name() + "”: ");
     }
@@ -124,7 +124,7 @@ final class Writing {
                       r.layer(),
                       Writing::newId,
                       Deadline.seconds(LONGEST));
-              return List.of(new Acts.Part(id, step(done[0].outcome(), by)));
+              return List.of(new Acts.ActPart(id, step(done[0].outcome(), by)));
             });
     return done[0] == null // it was done before
         ? new Said(changed, changed.made(), List.of())
@@ -196,7 +196,7 @@ final class Writing {
       String id,
       @Nullable String request,
       @Nullable By by,
-      @Nullable Offer.Step how,
+      @Nullable Offer.OfferStep how,
       Function<HistoryWalk, OpenSpace.Step> walk) {
     return acts.act(
         id,
@@ -209,8 +209,8 @@ final class Writing {
   }
 
   /** What a step goes over here was one act with something elsewhere: that goes with it. */
-  private List<Acts.Part> everywhere(
-      String id, OpenSpace.Step step, Acts.Heads heads, @Nullable Offer.Step how) {
+  private List<Acts.ActPart> everywhere(
+      String id, OpenSpace.Step step, Acts.Heads heads, @Nullable Offer.OfferStep how) {
     SpaceHistory here = heads.of(id);
     Map<String, List<Long>> undone = new LinkedHashMap<>();
     Map<String, List<Long>> redone = new LinkedHashMap<>();
@@ -223,7 +223,7 @@ final class Writing {
             .ifPresent(s -> to.computeIfAbsent(s, x -> new ArrayList<>()).add(partner));
       }
     }
-    List<Acts.Part> parts = new ArrayList<>();
+    List<Acts.ActPart> parts = new ArrayList<>();
     List<String> said = new ArrayList<>();
     Set<String> all = new LinkedHashSet<>(undone.keySet());
     all.addAll(redone.keySet());
@@ -238,14 +238,14 @@ final class Writing {
         way.over(true, undone.getOrDefault(other, List.of()), how);
         OpenSpace.Step there = way.over(false, redone.getOrDefault(other, List.of()), how);
         if (there != null) {
-          parts.add(new Acts.Part(other, there));
+          parts.add(new Acts.ActPart(other, there));
           said.add("In “" + o.name() + "” as well.");
         }
       } catch (Declined e) {
         throw new Declined(e.of("In “" + o.name() + "”: "), e.offers());
       }
     }
-    parts.add(0, new Acts.Part(id, step.saying(said)));
+    parts.add(0, new Acts.ActPart(id, step.saying(said)));
     return parts;
   }
 

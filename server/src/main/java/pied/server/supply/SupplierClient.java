@@ -70,7 +70,7 @@ class SupplierClient {
       String sha256) {}
 
   /** A page of its library. */
-  record Page(int found, int page, int pages, List<Ware> wares) {}
+  record LibraryPage(int found, int page, int pages, List<Ware> wares) {}
 
   /**
    * A model on its way.
@@ -100,9 +100,9 @@ class SupplierClient {
     }
   }
 
-  Page page(String token, String text, int page) {
+  LibraryPage page(String token, String text, int page) {
     String q = "?page=" + page + "&text=" + URLEncoder.encode(text, StandardCharsets.UTF_8);
-    return value(send(request("/library" + q, token).GET()), Page.class);
+    return value(send(request("/library" + q, token).GET()), LibraryPage.class);
   }
 
   Ware ware(String token, String id) {

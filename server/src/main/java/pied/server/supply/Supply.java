@@ -20,7 +20,6 @@ import pied.core.model.ModelReader;
 import pied.core.piece.Shapes;
 import pied.core.units.Refusal;
 import pied.server.imports.ImportStore;
-import pied.server.supply.SupplyWire.SignIn;
 
 /**
  * What a supplier has, and what is on its way from there. The sign-in is kept in memory only; what
@@ -74,10 +73,10 @@ public class Supply {
   }
 
   /** The supplier turned the sign-in down, or asks for one. */
-  public static final class SignIn extends RuntimeException {
+  public static final class SignedIn extends RuntimeException {
     private static final long serialVersionUID = 1;
 
-    SignIn(String why) {
+    SignedIn(String why) {
       super(why);
     }
   }
@@ -106,7 +105,7 @@ public class Supply {
     } catch (SupplierClient.TurnedDown e) {
       if (e.status == 401) {
         token = null;
-        throw new SignIn(e.getMessage());
+        throw new SignedIn(e.getMessage());
       }
       throw new Refusal(e.getMessage());
     }
@@ -135,7 +134,7 @@ public class Supply {
   private String token() {
     String t = token;
     if (t == null) {
-      throw new SignIn("Sign in to the supplier first.");
+      throw new SignedIn("Sign in to the supplier first.");
     }
     return t;
   }
@@ -145,7 +144,7 @@ public class Supply {
     return store.supplied(project);
   }
 
-  SupplierClient.Page page(String text, int page) {
+  SupplierClient.LibraryPage page(String text, int page) {
     String t = token();
     return asked(() -> client.page(t, text, page));
   }

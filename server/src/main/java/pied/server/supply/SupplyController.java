@@ -75,7 +75,7 @@ class SupplyController {
       @RequestParam(defaultValue = "") String project,
       @RequestParam(defaultValue = "m") String unit) {
     LengthUnit u = LengthUnit.of(unit);
-    SupplierClient.Page p = supply.page(text, page);
+    SupplierClient.LibraryPage p = supply.page(text, page);
     Map<String, String> here = supply.here(project);
     return new WarePage(
         p.found(),
@@ -132,8 +132,8 @@ class SupplyController {
         f.article());
   }
 
-  @ExceptionHandler(Supply.SignIn.class)
-  ProblemDetail signIn(Supply.SignIn e) {
+  @ExceptionHandler(Supply.SignedIn.class)
+  ProblemDetail signIn(Supply.SignedIn e) {
     return problem(HttpStatus.FORBIDDEN, "Not signed in", e.getMessage());
   }
 

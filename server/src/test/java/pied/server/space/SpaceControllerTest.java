@@ -191,7 +191,8 @@ class SpaceControllerTest {
             sent(
                 "/api/spaces/room/undo", "{'by':{'window':'w','who':'Anne'},'how':'undoPossible'}"))
         .andExpect(status().isOk());
-    verify(store).undo("room", new StepRequest(null, new By("w", "Anne"), Offer.Step.undoPossible));
+    verify(store)
+        .undo("room", new StepRequest(null, new By("w", "Anne"), Offer.OfferStep.undoPossible));
     http.perform(sent("/api/spaces/room/history/go", "{'to':3}")).andExpect(status().isOk());
     verify(store).go("room", new GoRequest(null, null, 3L));
   }

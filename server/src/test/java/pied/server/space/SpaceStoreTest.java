@@ -211,7 +211,7 @@ class SpaceStoreTest {
     return store.edit(room, new EditRequest(null, null, "m", by, List.of(edits)));
   }
 
-  private Changed undo(By by, Offer.Step how) {
+  private Changed undo(By by, Offer.OfferStep how) {
     return store.undo(room, new StepRequest(null, by, how));
   }
 
@@ -274,13 +274,13 @@ class SpaceStoreTest {
             d ->
                 assertThat(d.offers())
                     .extracting(Offer::step)
-                    .containsExactly(Offer.Step.undoPossible, Offer.Step.undoTogether));
-    undo(ANNE, Offer.Step.undoPossible);
+                    .containsExactly(Offer.OfferStep.undoPossible, Offer.OfferStep.undoTogether));
+    undo(ANNE, Offer.OfferStep.undoPossible);
     assertThat(store.space(room).piece("a").turn()).isEqualTo(15);
     assertThat(store.space(room).piece("b").turn()).isZero();
     editBy(ANNE, turn("b", 90));
     editBy(BERT, turn("b", 1));
-    undo(ANNE, Offer.Step.undoTogether);
+    undo(ANNE, Offer.OfferStep.undoTogether);
     assertThat(store.space(room).piece("b").turn()).isZero();
     // another aspect of it is no matter
     editBy(ANNE, turn("b", 30));
@@ -307,7 +307,7 @@ class SpaceStoreTest {
       }
       try {
         switch (r.nextInt(8)) {
-          case 0, 1 -> undo(by, r.nextInt(4) == 0 ? Offer.Step.undoPossible : null);
+          case 0, 1 -> undo(by, r.nextInt(4) == 0 ? Offer.OfferStep.undoPossible : null);
           case 2 -> redo(by);
           case 3 -> editBy(by, put("n" + i, 0.5 + 5 * r.nextDouble(), 0.5 + 3 * r.nextDouble()));
           case 4 -> editBy(by, new Remove(List.of(ids.get(r.nextInt(ids.size())))));

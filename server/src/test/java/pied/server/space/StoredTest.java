@@ -69,14 +69,14 @@ class StoredTest {
           List.of(
               new Opening(
                   "door 1",
-                  Opening.Kind.door,
+                  Opening.OpeningKind.door,
                   "C",
                   1,
                   0.9,
                   0,
                   2.05,
                   Opening.Hand.values()[0],
-                  Opening.Way.values()[0],
+                  Opening.OpeningWay.values()[0],
                   0)),
           List.of(new Partition("partition 1", new Spot(2, 0), new Spot(2, 2), 0.1, 2)),
           List.of(new Column("column 1", new Spot(5, 3), 0.3, 0.3, true)),
@@ -84,7 +84,8 @@ class StoredTest {
               new Platform(
                   "platform 1", List.of(new Spot(3, 1), new Spot(4, 1), new Spot(4, 2)), 0.2)),
           List.of(
-              new Flight("steps 1", Flight.Kind.steps, new Spot(1, 3), 90, 1, 2, 0.175, 0.28, 0)),
+              new Flight(
+                  "steps 1", Flight.FlightKind.steps, new Spot(1, 3), 90, 1, 2, 0.175, 0.28, 0)),
           List.of(new Bar("bar 1", 3, 1.5, 2.5, 4)),
           new Skirting(0.08, 0.015),
           new Stage(0.9, 0.05, new Stage.Apron(6, 1.2, 0.3), new Stage.Seats(2.5, 0.9, 0.12, 8, 6)),
@@ -128,7 +129,7 @@ class StoredTest {
           null,
           false,
           0.1,
-          Rule.Facing.inward,
+          Rule.RepeatFacing.inward,
           0,
           0.2);
 
@@ -140,7 +141,7 @@ class StoredTest {
           6,
           0.1,
           null,
-          Rule.Facing.outward,
+          Rule.RepeatFacing.outward,
           10,
           270,
           5,

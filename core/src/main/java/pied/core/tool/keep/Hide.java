@@ -16,12 +16,16 @@ import pied.core.edit.EditSession;
 @JsonTypeName("hide")
 @RecordBuilder
 public record Hide(
-    @Nullable List<String> pieces, boolean hidden, @Nullable Which which, @Nullable Boolean layers)
+    @Nullable List<String> pieces,
+    boolean hidden,
+    @Nullable WhichPieces which,
+    @Nullable Boolean layers)
     implements Edit {
   @Override
   public void make(EditSession session) {
     session.alter(
-        Which.chosen(session, pieces, which), p -> p.withKeeping(p.keeping().withHidden(hidden)));
+        WhichPieces.chosen(session, pieces, which),
+        p -> p.withKeeping(p.keeping().withHidden(hidden)));
     if (Boolean.TRUE.equals(layers) && !hidden) {
       session.file(
           session

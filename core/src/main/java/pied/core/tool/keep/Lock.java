@@ -14,11 +14,12 @@ import pied.core.edit.EditSession;
  */
 @JsonTypeName("lock")
 @RecordBuilder
-public record Lock(@Nullable List<String> pieces, boolean locked, @Nullable Which which)
+public record Lock(@Nullable List<String> pieces, boolean locked, @Nullable WhichPieces which)
     implements Edit {
   @Override
   public void make(EditSession session) {
     session.alter(
-        Which.chosen(session, pieces, which), p -> p.withKeeping(p.keeping().withLocked(locked)));
+        WhichPieces.chosen(session, pieces, which),
+        p -> p.withKeeping(p.keeping().withLocked(locked)));
   }
 }

@@ -41,14 +41,14 @@ import pied.core.units.Text;
  */
 @JsonTypeName("paste")
 @RecordBuilder
-public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable PlanPoint at)
+public record Paste(List<PastedPiece> pieces, @Nullable List<Bundle> groups, @Nullable PlanPoint at)
     implements Edit {
   /**
    * A piece as it was copied.
    *
    * @param on what it stood on; what is not among the others is looked for anew
    */
-  public record Item(
+  public record PastedPiece(
       String id,
       String article,
       String name,
@@ -85,14 +85,14 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
     pieces.forEach(i -> ids.put(i.id, session.newId()));
     Map<String, String> kept = groups(session);
     List<Piece> made = new ArrayList<>();
-    for (Item i : pieces) {
+    for (PastedPiece i : pieces) {
       made.add(piece(session, i, ids, kept));
     }
     Vec by = way(session, made);
     session.put(made.stream().map(p -> p.moved(by)).toList());
     List<String> tops = new ArrayList<>();
     for (Piece p : made) {
-      if (p.on().kind() != On.Kind.piece) {
+      if (p.on().kind() != On.OnKind.piece) {
         tops.add(p.id());
       }
     }
@@ -101,13 +101,13 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
   }
 
   private static Piece piece(
-      EditSession session, Item i, Map<String, String> ids, Map<String, String> groups) {
+      EditSession session, PastedPiece i, Map<String, String> ids, Map<String, String> groups) {
     Article article = article(session, i);
     Size size = Validity.size(i.name, EditSession.need(i.size, "size"));
     if (!i.stretched) {
       article.check(i.name, size);
     }
-    boolean along = i.on != null && i.on.kind() == On.Kind.piece && ids.containsKey(i.on.id());
+    boolean along = i.on != null && i.on.kind() == On.OnKind.piece && ids.containsKey(i.on.id());
     Finishes finishes = article.finishes(i.finishes);
     boolean there = i.layer != null && session.filing().layer(i.layer) != null;
     Keeping keeping =
@@ -123,7 +123,7 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
         keeping);
   }
 
-  private static Article article(EditSession session, Item i) {
+  private static Article article(EditSession session, PastedPiece i) {
     try {
       return session.space().shapes().catalog().article(i.article);
     } catch (Refusal e) {
@@ -140,7 +140,7 @@ public record Paste(List<Item> pieces, @Nullable List<Bundle> groups, @Nullable 
       groups.stream().filter(Objects::nonNull).forEach(g -> known.put(g.id(), g));
     }
     Set<String> needed = new HashSet<>();
-    for (Item i : pieces) {
+    for (PastedPiece i : pieces) {
       for (Bundle g = known.get(i.group); g != null && needed.add(g.id()); ) {
         g = known.get(g.in());
       }

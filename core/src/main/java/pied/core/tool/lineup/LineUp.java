@@ -49,20 +49,20 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record LineUp(
     List<String> pieces,
-    @Nullable To to,
+    @Nullable LineUpTo to,
     @Nullable String what,
     @Nullable Vec at,
-    @Nullable Meeting across,
-    @Nullable Meeting deep,
-    @Nullable Meeting high,
-    @Nullable Part nearness,
+    @Nullable LineUpMeeting across,
+    @Nullable LineUpMeeting deep,
+    @Nullable LineUpMeeting high,
+    @Nullable LineUpPart nearness,
     @Nullable Amount off,
     @Nullable String mark,
     @Nullable Boolean own)
     implements Edit, LineUpBuilder.With {
 
   /** What they are lined up with. */
-  public enum To {
+  public enum LineUpTo {
     lead,
     /** The outline of all of them. */
     all,
@@ -78,7 +78,7 @@ public record LineUp(
   }
 
   /** Parts of a piece in a direction. */
-  public enum Part {
+  public enum LineUpPart {
     left,
     middle,
     right,
@@ -105,26 +105,26 @@ public record LineUp(
    * @param part of the pieces
    * @param with of what they are lined up with, where that has sides; null for the same
    */
-  public record Meeting(Part part, @Nullable Part with) {}
+  public record LineUpMeeting(LineUpPart part, @Nullable LineUpPart with) {}
 
-  private record Line(Vec way, Part part, double at) {}
+  private record LineUpLine(Vec way, LineUpPart part, double at) {}
 
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);
-    To target = to == null ? To.lead : to;
-    List<Bulk> all = target == To.lead ? Bulk.byLead(session, ids) : Bulk.of(session, ids);
+    LineUpTo target = to == null ? LineUpTo.lead : to;
+    List<Bulk> all = target == LineUpTo.lead ? Bulk.byLead(session, ids) : Bulk.of(session, ids);
     Bulk lead = all.get(all.size() - 1);
-    if (target == To.lead) {
+    if (target == LineUpTo.lead) {
       goesAlong(all, lead);
     }
-    if ((target == To.lead || target == To.all) && all.size() < 2) {
+    if ((target == LineUpTo.lead || target == LineUpTo.all) && all.size() < 2) {
       throw new Refusal("Select what is to be lined up as well; the lead is picked last.");
     }
-    List<Bulk> moved = target == To.lead ? all.subList(0, all.size() - 1) : all;
+    List<Bulk> moved = target == LineUpTo.lead ? all.subList(0, all.size() - 1) : all;
     boolean heights = high != null;
-    boolean facing = to == To.wall || to == To.edge;
-    List<Line> sides = sides(session.space(), all, lead);
+    boolean facing = to == LineUpTo.wall || to == LineUpTo.edge;
+    List<LineUpLine> sides = sides(session.space(), all, lead);
     if (sides.isEmpty() && !facing) {
       throw new Refusal("Say which of their sides are to be in line, such as the left sides.");
     }
@@ -132,7 +132,7 @@ public record LineUp(
     for (Bulk b : moved) {
       session.deadline().check();
       Vec way = Vec.ZERO;
-      for (Line line : facing ? List.of(toward(session, b)) : sides) {
+      for (LineUpLine line : facing ? List.of(toward(session, b)) : sides) {
         double now = mark == null ? place(b, line.way(), line.part()) : marked(b, line.way());
         way = way.along(line.way(), line.at() - now);
       }
@@ -157,7 +157,7 @@ public record LineUp(
     }
   }
 
-  private static double place(Bulk b, Vec way, Part part) {
+  private static double place(Bulk b, Vec way, LineUpPart part) {
     return switch (part.side()) {
       case -1 -> b.low(way);
       case 1 -> b.high(way);
@@ -172,14 +172,22 @@ public record LineUp(
   }
 
   /** The directions of the space or of the lead in which they move, and to where. */
-  private List<Line> sides(Space space, List<Bulk> all, Bulk lead) {
-    List<Line> lines = new ArrayList<>();
+  private List<LineUpLine> sides(Space space, List<Bulk> all, Bulk lead) {
+    List<LineUpLine> lines = new ArrayList<>();
     boolean ofLead = Boolean.TRUE.equals(own);
     Vec right = ofLead ? level(lead.lead().pose().direct(new Vec(1, 0, 0))) : new Vec(1, 0, 0);
     Vec front = ofLead ? level(lead.lead().pose().direct(new Vec(0, 0, 1))) : new Vec(0, 0, 1);
-    add(lines, space, all, lead, right, across, "across", List.of(Part.left, Part.right));
-    add(lines, space, all, lead, front, deep, "deep", List.of(Part.back, Part.front));
-    add(lines, space, all, lead, Vec.UP, high, "high", List.of(Part.under, Part.top));
+    add(
+        lines,
+        space,
+        all,
+        lead,
+        right,
+        across,
+        "across",
+        List.of(LineUpPart.left, LineUpPart.right));
+    add(lines, space, all, lead, front, deep, "deep", List.of(LineUpPart.back, LineUpPart.front));
+    add(lines, space, all, lead, Vec.UP, high, "high", List.of(LineUpPart.under, LineUpPart.top));
     return lines;
   }
 
@@ -191,19 +199,19 @@ public record LineUp(
   }
 
   private void add(
-      List<Line> lines,
+      List<LineUpLine> lines,
       Space space,
       List<Bulk> all,
       Bulk lead,
       Vec way,
-      @Nullable Meeting m,
+      @Nullable LineUpMeeting m,
       String direction,
-      List<Part> sides) {
+      List<LineUpPart> sides) {
     if (m == null) {
       return;
     }
-    Part part = need(m.part(), direction + ".part");
-    Part with = m.with() == null ? part : m.with();
+    LineUpPart part = need(m.part(), direction + ".part");
+    LineUpPart with = m.with() == null ? part : m.with();
     if (!fits(part, sides) || !fits(with, sides)) {
       throw new Refusal(
           "In the direction "
@@ -214,16 +222,16 @@ public record LineUp(
               + sides.get(1)
               + ".");
     }
-    lines.add(new Line(way, part, target(space, all, lead, way, with)));
+    lines.add(new LineUpLine(way, part, target(space, all, lead, way, with)));
   }
 
-  private static boolean fits(Part p, List<Part> sides) {
-    return p == Part.middle || sides.contains(p);
+  private static boolean fits(LineUpPart p, List<LineUpPart> sides) {
+    return p == LineUpPart.middle || sides.contains(p);
   }
 
-  private double target(Space space, List<Bulk> all, Bulk lead, Vec way, Part with) {
+  private double target(Space space, List<Bulk> all, Bulk lead, Vec way, LineUpPart with) {
     Shell shell = space.shell();
-    return switch (to == null ? To.lead : to) {
+    return switch (to == null ? LineUpTo.lead : to) {
       case lead -> mark == null ? place(lead, way, with) : marked(lead, way);
       case all -> ofAll(all, way, with);
       case piece -> {
@@ -244,7 +252,7 @@ public record LineUp(
     };
   }
 
-  private static double ofAll(List<Bulk> all, Vec way, Part with) {
+  private static double ofAll(List<Bulk> all, Vec way, LineUpPart with) {
     double high = Bulk.high(all, way);
     double low = -Bulk.high(all, way.times(-1));
     return with.side() < 0 ? low : with.side() > 0 ? high : (low + high) / 2;
@@ -267,29 +275,31 @@ public record LineUp(
   }
 
   /** At a right angle to a wall's face or to the edge next to it, outward from there. */
-  private Line toward(EditSession session, Bulk b) {
-    Line face = face(session.space().shell(), b);
-    return new Line(face.way(), face.part(), face.at() + session.length(off, 0));
+  private LineUpLine toward(EditSession session, Bulk b) {
+    LineUpLine face = face(session.space().shell(), b);
+    return new LineUpLine(face.way(), face.part(), face.at() + session.length(off, 0));
   }
 
-  private Line face(Shell shell, Bulk b) {
-    Part part = need(nearness, "nearness");
-    if (part != Part.near && part != Part.far && part != Part.middle) {
+  private LineUpLine face(Shell shell, Bulk b) {
+    LineUpPart part = need(nearness, "nearness");
+    if (part != LineUpPart.near && part != LineUpPart.far && part != LineUpPart.middle) {
       throw new Refusal("Say whether the near side, the middle or the far side comes onto it.");
     }
     Vec here = b.lead().at();
-    if (to == To.wall) {
+    if (to == LineUpTo.wall) {
       Wall wall = Walls.named(shell, what);
       double face = wall.inward().dot(wall.from().at(0));
       boolean behind = wall.inward().dot(here) < face;
       return behind
-          ? new Line(wall.inward().times(-1), part, -face)
-          : new Line(wall.inward(), part, face);
+          ? new LineUpLine(wall.inward().times(-1), part, -face)
+          : new LineUpLine(wall.inward(), part, face);
     }
     LineSegment edge = Walls.edge(shell, PartName.read(need(what, "what")).id(), here);
     Vec along = new Vec(edge.p1.x - edge.p0.x, 0, edge.p1.y - edge.p0.y).unit();
     Vec off = new Vec(-along.z(), 0, along.x());
     double face = off.dot(new Vec(edge.p0.x, 0, edge.p0.y));
-    return off.dot(here) < face ? new Line(off.times(-1), part, -face) : new Line(off, part, face);
+    return off.dot(here) < face
+        ? new LineUpLine(off.times(-1), part, -face)
+        : new LineUpLine(off, part, face);
   }
 }

@@ -15,9 +15,9 @@ import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
-import pied.core.tool.lineup.LineUp.Meeting;
-import pied.core.tool.lineup.LineUp.Part;
-import pied.core.tool.lineup.LineUp.To;
+import pied.core.tool.lineup.LineUp.LineUpMeeting;
+import pied.core.tool.lineup.LineUp.LineUpPart;
+import pied.core.tool.lineup.LineUp.LineUpTo;
 import pied.core.units.LengthUnit;
 
 /** They are lined up with what is clicked: a piece, a wall, an edge, or a point. */
@@ -38,18 +38,18 @@ final class LineUpClick implements Click<LineUp> {
     LineUp with = e.withWhat(null).withAt(null);
     String piece = p.piece(space, e.pieces());
     if (piece != null) {
-      return sides(with).withTo(To.piece).withWhat(piece);
+      return sides(with).withTo(LineUpTo.piece).withWhat(piece);
     }
     Wall wall = p.wall(shell);
     if (wall != null) {
-      return toward(with).withTo(To.wall).withWhat("wall:" + wall.name());
+      return toward(with).withTo(LineUpTo.wall).withWhat("wall:" + wall.name());
     }
     String edge = edge(shell, p);
     if (edge != null) {
-      return toward(with).withTo(To.edge).withWhat(edge);
+      return toward(with).withTo(LineUpTo.edge).withWhat(edge);
     }
     PlanPoint at = p.point(shell, null, unit);
-    return sides(with).withTo(To.point).withAt(new Vec(at.x().number(), 0, at.z().number()));
+    return sides(with).withTo(LineUpTo.point).withAt(new Vec(at.x().number(), 0, at.z().number()));
   }
 
   /** The platform whose edge is near enough. */
@@ -67,7 +67,7 @@ final class LineUpClick implements Click<LineUp> {
   private static LineUp sides(LineUp e) {
     boolean some = e.across() != null || e.deep() != null || e.high() != null || e.mark() != null;
     LineUp sides = e.withNearness(null).withOff(null);
-    return some ? sides : sides.withAcross(new Meeting(Part.left, null));
+    return some ? sides : sides.withAcross(new LineUpMeeting(LineUpPart.left, null));
   }
 
   /** By sides toward it or away from it. */
@@ -75,12 +75,12 @@ final class LineUpClick implements Click<LineUp> {
     return e.withAcross(null)
         .withDeep(null)
         .withHigh(null)
-        .withNearness(e.nearness() == null ? Part.near : e.nearness());
+        .withNearness(e.nearness() == null ? LineUpPart.near : e.nearness());
   }
 
   @Override
   public @Nullable Drawn drawn(LineUp e, LengthUnit unit) {
-    return e.to() == To.point && e.at() != null
+    return e.to() == LineUpTo.point && e.at() != null
         ? new Drawn(List.of(new Spot(e.at().x(), e.at().z())), false)
         : null;
   }

@@ -16,39 +16,40 @@ import pied.core.say.Points;
 import pied.core.say.Reading;
 import pied.core.say.Sentence;
 import pied.core.space.PartName;
-import pied.core.tool.lineup.LineUp.Meeting;
-import pied.core.tool.lineup.LineUp.Part;
-import pied.core.tool.lineup.LineUp.To;
+import pied.core.tool.lineup.LineUp.LineUpMeeting;
+import pied.core.tool.lineup.LineUp.LineUpPart;
+import pied.core.tool.lineup.LineUp.LineUpTo;
 
 /**
  * Such as "left sides level with the lead", "line up the undersides and the middles across with all
  * of them", "near sides 0.40 from wall A".
  */
 final class LineUpSentence implements Sentence<LineUp> {
-  private enum Direction {
+  private enum LineUpDirection {
     across,
     deep,
     high
   }
 
-  private record Named(Direction direction, Part part) {}
+  private record NamedPart(LineUpDirection direction, LineUpPart part) {}
 
-  private static final Map<String, Named> PARTS = new LinkedHashMap<>();
+  private static final Map<String, NamedPart> PARTS = new LinkedHashMap<>();
 
   static {
-    PARTS.put("left sides", new Named(Direction.across, Part.left));
-    PARTS.put("middles across", new Named(Direction.across, Part.middle));
-    PARTS.put("right sides", new Named(Direction.across, Part.right));
-    PARTS.put("backs", new Named(Direction.deep, Part.back));
-    PARTS.put("middles deep", new Named(Direction.deep, Part.middle));
-    PARTS.put("fronts", new Named(Direction.deep, Part.front));
-    PARTS.put("undersides", new Named(Direction.high, Part.under));
-    PARTS.put("middles high", new Named(Direction.high, Part.middle));
-    PARTS.put("tops", new Named(Direction.high, Part.top));
+    PARTS.put("left sides", new NamedPart(LineUpDirection.across, LineUpPart.left));
+    PARTS.put("middles across", new NamedPart(LineUpDirection.across, LineUpPart.middle));
+    PARTS.put("right sides", new NamedPart(LineUpDirection.across, LineUpPart.right));
+    PARTS.put("backs", new NamedPart(LineUpDirection.deep, LineUpPart.back));
+    PARTS.put("middles deep", new NamedPart(LineUpDirection.deep, LineUpPart.middle));
+    PARTS.put("fronts", new NamedPart(LineUpDirection.deep, LineUpPart.front));
+    PARTS.put("undersides", new NamedPart(LineUpDirection.high, LineUpPart.under));
+    PARTS.put("middles high", new NamedPart(LineUpDirection.high, LineUpPart.middle));
+    PARTS.put("tops", new NamedPart(LineUpDirection.high, LineUpPart.top));
   }
 
-  private static final Map<Part, String> TOWARD =
-      Map.of(Part.near, "near sides", Part.middle, "middles", Part.far, "far sides");
+  private static final Map<LineUpPart, String> TOWARD =
+      Map.of(
+          LineUpPart.near, "near sides", LineUpPart.middle, "middles", LineUpPart.far, "far sides");
 
   @Override
   public Class<LineUp> of() {
@@ -69,7 +70,7 @@ final class LineUpSentence implements Sentence<LineUp> {
       }
       r.back(begin);
     }
-    Part toward = toward(r);
+    LineUpPart toward = toward(r);
     if (toward != null) {
       e = e.withNearness(toward);
     } else {
@@ -111,30 +112,33 @@ final class LineUpSentence implements Sentence<LineUp> {
     String wall = n.wall();
     return wall == null
         ? null
-        : e.withTo(To.wall).withWhat("wall:" + wall).withNearness(Part.near).withOff(off);
+        : e.withTo(LineUpTo.wall)
+            .withWhat("wall:" + wall)
+            .withNearness(LineUpPart.near)
+            .withOff(off);
   }
 
-  private static @Nullable Part toward(Reading r) {
-    if (r.is(TOWARD.get(Part.near))) {
-      return Part.near;
+  private static @Nullable LineUpPart toward(Reading r) {
+    if (r.is(TOWARD.get(LineUpPart.near))) {
+      return LineUpPart.near;
     }
-    if (r.is(TOWARD.get(Part.far))) {
-      return Part.far;
+    if (r.is(TOWARD.get(LineUpPart.far))) {
+      return LineUpPart.far;
     }
     int before = r.at();
     boolean middles = r.quietly("middles");
     int behind = r.at();
     boolean direction = middles && r.quietly("across|deep|high");
     r.back(middles && !direction ? behind : before);
-    return middles && !direction ? Part.middle : null;
+    return middles && !direction ? LineUpPart.middle : null;
   }
 
   private static @Nullable LineUp parts(Reading r, LineUp e) {
     LineUp now = null;
     do {
       r.quietly("the|their");
-      Named named = null;
-      for (Map.Entry<String, Named> p : PARTS.entrySet()) {
+      NamedPart named = null;
+      for (Map.Entry<String, NamedPart> p : PARTS.entrySet()) {
         if (r.is(p.getKey())) {
           named = p.getValue();
           break;
@@ -149,22 +153,22 @@ final class LineUpSentence implements Sentence<LineUp> {
   }
 
   /** Of what they come to another part may be meant. */
-  private static Meeting meets(Reading r, Named named) {
+  private static LineUpMeeting meets(Reading r, NamedPart named) {
     int before = r.at();
     if (r.is("to")) {
       r.quietly("the|its");
-      for (Map.Entry<String, Named> p : PARTS.entrySet()) {
+      for (Map.Entry<String, NamedPart> p : PARTS.entrySet()) {
         if (p.getValue().direction == named.direction && r.is(p.getKey())) {
-          Part with = p.getValue().part;
-          return new Meeting(named.part, with == named.part ? null : with);
+          LineUpPart with = p.getValue().part;
+          return new LineUpMeeting(named.part, with == named.part ? null : with);
         }
       }
       r.back(before);
     }
-    return new Meeting(named.part, null);
+    return new LineUpMeeting(named.part, null);
   }
 
-  private static LineUp meeting(LineUp e, Direction d, @Nullable Meeting m) {
+  private static LineUp meeting(LineUp e, LineUpDirection d, @Nullable LineUpMeeting m) {
     return switch (d) {
       case across -> e.withAcross(m);
       case deep -> e.withDeep(m);
@@ -177,49 +181,52 @@ final class LineUpSentence implements Sentence<LineUp> {
     boolean with = r.is("with") || r.is("from|at|on|onto|against");
     LineUp to = e.withOff(off);
     if (r.is("the lead")) {
-      return to.withTo(To.lead);
+      return to.withTo(LineUpTo.lead);
     }
     if (r.is("all of them|one another")) {
-      return to.withTo(To.all);
+      return to.withTo(LineUpTo.all);
     }
     if (r.is("the centre line|the centre")) {
-      return to.withTo(To.centre);
+      return to.withTo(LineUpTo.centre);
     }
     if (r.is("the datum")) {
-      return to.withTo(To.datum);
+      return to.withTo(LineUpTo.datum);
     }
     if (r.is("the floor")) {
-      return to.withTo(To.floor);
+      return to.withTo(LineUpTo.floor);
     }
     if (r.is("the point")) {
-      return to.withTo(To.point).withAt(Points.three(r));
+      return to.withTo(LineUpTo.point).withAt(Points.three(r));
     }
     if (r.is("a point")) {
-      return to.withTo(To.point);
+      return to.withTo(LineUpTo.point);
     }
     if (r.is("the edge of")) {
       String p = n.platform();
-      return p == null ? null : to.withTo(To.edge).withWhat("platform:" + p);
+      return p == null ? null : to.withTo(LineUpTo.edge).withWhat("platform:" + p);
     }
     String wall = n.wall();
     if (wall != null) {
-      return to.withTo(To.wall).withWhat("wall:" + wall);
+      return to.withTo(LineUpTo.wall).withWhat("wall:" + wall);
     }
     String piece = with ? n.piece() : null;
-    return piece == null ? null : to.withTo(To.piece).withWhat(piece);
+    return piece == null ? null : to.withTo(LineUpTo.piece).withWhat(piece);
   }
 
   // ---- writing
 
   @Override
   public void write(Writer w, LineUp e) {
-    To to = e.to() == null ? To.lead : e.to();
+    LineUpTo to = e.to() == null ? LineUpTo.lead : e.to();
     w.text("Line up ");
-    if (to == To.wall || to == To.edge) {
+    if (to == LineUpTo.wall || to == LineUpTo.edge) {
       w.choice(
-          TOWARD.get(e.nearness() == null ? Part.near : e.nearness()),
+          TOWARD.get(e.nearness() == null ? LineUpPart.near : e.nearness()),
           "Which side of each",
-          options(List.of(Part.near, Part.middle, Part.far), TOWARD::get, e::withNearness));
+          options(
+              List.of(LineUpPart.near, LineUpPart.middle, LineUpPart.far),
+              TOWARD::get,
+              e::withNearness));
       w.text(" ");
       if (e.off() != null) {
         w.field(Points.length(w, e.off()), "Distance from it", "off", e).text(" from ");
@@ -238,7 +245,7 @@ final class LineUpSentence implements Sentence<LineUp> {
               "Directions",
               new Phrase.Option("in directions of its own", e),
               new Phrase.Option("in the directions of the space", e.withOwn(null)));
-    } else if (to == To.lead) {
+    } else if (to == LineUpTo.lead) {
       w.text(", ")
           .choice(
               "in the directions of the space",
@@ -247,15 +254,15 @@ final class LineUpSentence implements Sentence<LineUp> {
               new Phrase.Option("in directions of its own", e.withOwn(true)));
     }
     w.text(". ");
-    if (to != To.wall && to != To.edge) {
+    if (to != LineUpTo.wall && to != LineUpTo.edge) {
       more(w, e);
     }
   }
 
   private static void parts(Writer w, LineUp e) {
     int had = 0;
-    for (Direction d : Direction.values()) {
-      Meeting m = meeting(e, d);
+    for (LineUpDirection d : LineUpDirection.values()) {
+      LineUpMeeting m = meeting(e, d);
       if (m == null) {
         continue;
       }
@@ -267,7 +274,8 @@ final class LineUpSentence implements Sentence<LineUp> {
         PARTS.forEach(
             (words, p) -> {
               if (p.direction == d) {
-                with.add(new Phrase.Option(words, meeting(e, d, new Meeting(m.part(), p.part))));
+                with.add(
+                    new Phrase.Option(words, meeting(e, d, new LineUpMeeting(m.part(), p.part))));
               }
             });
         w.choice(name(d, m.with()), "Which side of that", with.toArray(Phrase.Option[]::new));
@@ -281,7 +289,8 @@ final class LineUpSentence implements Sentence<LineUp> {
     PARTS.forEach(
         (words, p) -> {
           if (meeting(e, p.direction) == null) {
-            more.add(new Phrase.Option(words, meeting(e, p.direction, new Meeting(p.part, null))));
+            more.add(
+                new Phrase.Option(words, meeting(e, p.direction, new LineUpMeeting(p.part, null))));
           }
         });
     if (!more.isEmpty()) {
@@ -289,7 +298,7 @@ final class LineUpSentence implements Sentence<LineUp> {
     }
   }
 
-  private static @Nullable Meeting meeting(LineUp e, Direction d) {
+  private static @Nullable LineUpMeeting meeting(LineUp e, LineUpDirection d) {
     return switch (d) {
       case across -> e.across();
       case deep -> e.deep();
@@ -297,23 +306,24 @@ final class LineUpSentence implements Sentence<LineUp> {
     };
   }
 
-  private static String name(Direction d, Part part) {
+  private static String name(LineUpDirection d, LineUpPart part) {
     return PARTS.entrySet().stream()
-        .filter(p -> p.getValue().equals(new Named(d, part)))
+        .filter(p -> p.getValue().equals(new NamedPart(d, part)))
         .map(Map.Entry::getKey)
         .findFirst()
         .orElse(part.name());
   }
 
   /** In place of one part any other of any direction, or none if another is left. */
-  private static Phrase.Option[] choices(LineUp e, Direction d) {
+  private static Phrase.Option[] choices(LineUp e, LineUpDirection d) {
     List<Phrase.Option> all = new ArrayList<>();
     LineUp without = meeting(e, d, null);
     PARTS.forEach(
         (words, p) -> {
           if (p.direction == d || meeting(e, p.direction) == null) {
             all.add(
-                new Phrase.Option(words, meeting(without, p.direction, new Meeting(p.part, null))));
+                new Phrase.Option(
+                    words, meeting(without, p.direction, new LineUpMeeting(p.part, null))));
           }
         });
     if (without.across() != null || without.deep() != null || without.high() != null) {
@@ -329,7 +339,7 @@ final class LineUpSentence implements Sentence<LineUp> {
         .toArray(Phrase.Option[]::new);
   }
 
-  private static String words(Writer w, LineUp e, To to) {
+  private static String words(Writer w, LineUp e, LineUpTo to) {
     return switch (to) {
       case lead -> "the lead";
       case all -> "all of them";
@@ -346,26 +356,27 @@ final class LineUpSentence implements Sentence<LineUp> {
   private static Phrase.Option[] targets(Writer w, LineUp e) {
     LineUp sides = e.withNearness(null).withOff(null).withWhat(null);
     if (sides.across() == null && sides.deep() == null && sides.high() == null) {
-      sides = sides.withAcross(new Meeting(Part.left, null));
+      sides = sides.withAcross(new LineUpMeeting(LineUpPart.left, null));
     }
     List<Phrase.Option> all = new ArrayList<>();
-    if (e.to() == To.point || e.to() == To.piece) {
+    if (e.to() == LineUpTo.point || e.to() == LineUpTo.piece) {
       all.add(new Phrase.Option(words(w, e, e.to()), e));
     }
-    all.add(new Phrase.Option("the lead", sides.withTo(To.lead)));
-    all.add(new Phrase.Option("all of them", sides.withTo(To.all)));
-    all.add(new Phrase.Option("the centre line", sides.withTo(To.centre)));
-    all.add(new Phrase.Option("the datum", sides.withTo(To.datum)));
-    if (e.to() != To.point) {
-      all.add(new Phrase.Option("a point", sides.withTo(To.point)));
+    all.add(new Phrase.Option("the lead", sides.withTo(LineUpTo.lead)));
+    all.add(new Phrase.Option("all of them", sides.withTo(LineUpTo.all)));
+    all.add(new Phrase.Option("the centre line", sides.withTo(LineUpTo.centre)));
+    all.add(new Phrase.Option("the datum", sides.withTo(LineUpTo.datum)));
+    if (e.to() != LineUpTo.point) {
+      all.add(new Phrase.Option("a point", sides.withTo(LineUpTo.point)));
     }
     LineUp toward =
         e.withAcross(null)
             .withDeep(null)
             .withHigh(null)
-            .withNearness(e.nearness() == null ? Part.near : e.nearness());
+            .withNearness(e.nearness() == null ? LineUpPart.near : e.nearness());
     for (String name : Nouns.walls(w.shell)) {
-      all.add(new Phrase.Option("wall " + name, toward.withTo(To.wall).withWhat("wall:" + name)));
+      all.add(
+          new Phrase.Option("wall " + name, toward.withTo(LineUpTo.wall).withWhat("wall:" + name)));
     }
     w.shell
         .platforms()
@@ -374,7 +385,7 @@ final class LineUpSentence implements Sentence<LineUp> {
                 all.add(
                     new Phrase.Option(
                         "the edge of " + p.id(),
-                        toward.withTo(To.edge).withWhat("platform:" + p.id()))));
+                        toward.withTo(LineUpTo.edge).withWhat("platform:" + p.id()))));
     return all.toArray(Phrase.Option[]::new);
   }
 }

@@ -11,8 +11,8 @@ import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.tool.Beginning;
 import pied.core.tool.Tool;
-import pied.core.tool.lineup.LineUp.Meeting;
-import pied.core.tool.lineup.LineUp.Part;
+import pied.core.tool.lineup.LineUp.LineUpMeeting;
+import pied.core.tool.lineup.LineUp.LineUpPart;
 import pied.core.units.LengthUnit;
 
 /** Sides and middles of several in one line or plane. */
@@ -42,10 +42,10 @@ public final class LineUpTool implements Tool {
     Vec spread = Beginning.spread(space, pieces);
     if (pieces.stream()
         .allMatch(id -> space.article(space.piece(id)).mounting() == Mounting.WALL)) {
-      return e.withHigh(new Meeting(Part.under, null));
+      return e.withHigh(new LineUpMeeting(LineUpPart.under, null));
     }
     return spread.x() < spread.z()
-        ? e.withAcross(new Meeting(Part.left, null))
-        : e.withDeep(new Meeting(Part.back, null));
+        ? e.withAcross(new LineUpMeeting(LineUpPart.left, null))
+        : e.withDeep(new LineUpMeeting(LineUpPart.back, null));
   }
 }

@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.Set;
 import pied.core.Names;
 import pied.core.Nullable;
-import pied.core.carry.Answer;
+import pied.core.carry.CarryAsk;
+import pied.core.carry.CarryResult;
 import pied.core.carry.Carrying;
-import pied.core.carry.Question;
 import pied.core.edit.Copies;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
@@ -26,14 +26,14 @@ import pied.core.units.Refusal;
  */
 @JsonTypeName("putDown")
 @RecordBuilder
-public record PutDown(Question carry, @Nullable String piece) implements Edit {
+public record PutDown(CarryAsk carry, @Nullable String piece) implements Edit {
   @Override
   public void make(EditSession session) {
-    Question q = need(carry, "carry");
+    CarryAsk q = need(carry, "carry");
     if (q.pieces() != null && !q.pieces().isEmpty()) {
       session.chosen(q.pieces());
     }
-    Answer a = Carrying.answer(session.space(), q, session.unit());
+    CarryResult a = Carrying.answer(session.space(), q, session.unit());
     if (!a.refused().isEmpty()) {
       throw new Refusal(a.refused());
     }
@@ -45,13 +45,13 @@ public record PutDown(Question carry, @Nullable String piece) implements Edit {
     session.sayOverlaps(tops.isEmpty() ? List.of(lead) : ids);
   }
 
-  private static List<String> moved(EditSession session, Answer a) {
+  private static List<String> moved(EditSession session, CarryResult a) {
     a.pieces().forEach(session::set);
     return a.pieces().stream().map(Piece::id).toList();
   }
 
   /** Puts in what is carried as new pieces, with ids and names of their own. */
-  private List<String> anew(EditSession session, Question q, Answer a) {
+  private List<String> anew(EditSession session, CarryAsk q, CarryResult a) {
     if (q.article() != null) {
       Piece p = a.pieces().get(0);
       String id = piece == null ? session.newId() : piece;
@@ -67,7 +67,7 @@ public record PutDown(Question carry, @Nullable String piece) implements Edit {
     // what is not in hand itself is carried by something that is there
     Set<String> onFirst = new HashSet<>();
     a.pieces().stream()
-        .filter(p -> p.on().kind() == On.Kind.piece && session.space().has(p.on().id()))
+        .filter(p -> p.on().kind() == On.OnKind.piece && session.space().has(p.on().id()))
         .forEach(p -> onFirst.add(Carrying.original(p).id()));
     copies.put(placed, onFirst);
     return placed.stream().map(p -> copies.of(p.id())).toList();

@@ -2,7 +2,7 @@ package pied.core.tool.move;
 
 import java.util.List;
 import java.util.Set;
-import pied.core.carry.Question;
+import pied.core.carry.CarryAsk;
 import pied.core.piece.Piece;
 import pied.core.place.Surfaces;
 import pied.core.solid.Vec;
@@ -26,16 +26,16 @@ final class Steps {
    *
    * @throws Refusal if there is none
    */
-  static Question to(Space space, List<String> ids, Vec by) {
+  static CarryAsk to(Space space, List<String> ids, Vec by) {
     Piece lead = space.piece(ids.get(ids.size() - 1));
     if (by.y() != 0) {
       return climb(space, ids, lead, by.y() > 0);
     }
     Vec aside = new Vec(-by.z(), 0, by.x()).unit();
-    return Question.level(ids, new Question.Sight(lead.at().plus(by), aside));
+    return CarryAsk.level(ids, new CarryAsk.CarrySight(lead.at().plus(by), aside));
   }
 
-  private static Question climb(Space space, List<String> ids, Piece lead, boolean up) {
+  private static CarryAsk climb(Space space, List<String> ids, Piece lead, boolean up) {
     Set<String> own = space.withCarried(ids);
     Spot spot = new Spot(lead.at().x(), lead.at().z());
     List<Surfaces.Surface> levels = new Surfaces(space, space.article(lead), own).levels(spot);
@@ -52,6 +52,6 @@ final class Steps {
       String where = up ? "above" : "below";
       throw new Refusal(lead.name() + " has no surface " + where + " it on which it could stand.");
     }
-    return Question.onLevel(ids, spot, found);
+    return CarryAsk.onLevel(ids, spot, found);
   }
 }

@@ -52,7 +52,7 @@ public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
     Map<String, String> from = new LinkedHashMap<>();
     for (String id : session.tops(session.chosen(pieces))) {
       Piece p = session.piece(id);
-      if (p.on().kind() == On.Kind.piece) {
+      if (p.on().kind() == On.OnKind.piece) {
         from.put(id, p.on().id());
         continue;
       }

@@ -86,7 +86,7 @@ public record Place(
 
   private Target target(EditSession session) {
     if (ray != null) {
-      return new Target.Sight(
+      return new Target.TargetSight(
           need(ray.from(), "ray.from"), Validity.sight(ray.from(), need(ray.along(), "ray.along")));
     }
     PlanPoint p = need(at, "at");

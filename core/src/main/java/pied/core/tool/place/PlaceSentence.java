@@ -125,9 +125,9 @@ final class PlaceSentence implements Sentence<Place> {
   private static LineUp against(Place e, String wall, @Nullable Amount off) {
     return LineUpBuilder.builder()
         .pieces(List.of(e.piece()))
-        .to(LineUp.To.wall)
+        .to(LineUp.LineUpTo.wall)
         .what("wall:" + wall)
-        .nearness(LineUp.Part.near)
+        .nearness(LineUp.LineUpPart.near)
         .off(off)
         .build();
   }

@@ -11,7 +11,7 @@ import pied.core.piece.Stance;
  *
  * @param said what is to be said of it
  */
-public record LaidOut(List<Place> places, List<String> said) {
+public record LaidOut(List<LaidPlace> places, List<String> said) {
   /**
    * One of them.
    *
@@ -21,9 +21,9 @@ public record LaidOut(List<Place> places, List<String> said) {
    * @param on what carries it if that is known already; then it is at rest there
    * @param form of what fills it where it is another than that of the sample; or null
    */
-  public record Place(
+  public record LaidPlace(
       long number, int sample, Stance stance, @Nullable On on, @Nullable Form form) {
-    public Place(long number, int sample, Stance stance) {
+    public LaidPlace(long number, int sample, Stance stance) {
       this(number, sample, stance, null, null);
     }
   }

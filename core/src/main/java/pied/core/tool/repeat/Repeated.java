@@ -10,7 +10,7 @@ import pied.core.edit.RepeatedArticle;
 import pied.core.phrase.Writer;
 import pied.core.say.Nouns;
 import pied.core.say.Reading;
-import pied.core.space.Rule.Facing;
+import pied.core.space.Rule.RepeatFacing;
 
 /**
  * How many of what, at the beginning of a sentence that repeats something.
@@ -19,13 +19,13 @@ import pied.core.space.Rule.Facing;
  * @param of articles; null for what is selected
  */
 public record Repeated(@Nullable Amount count, @Nullable List<RepeatedArticle> of) {
-  public static final Map<Facing, String> FACING = new EnumMap<>(Facing.class);
+  public static final Map<RepeatFacing, String> FACING = new EnumMap<>(RepeatFacing.class);
 
   static {
-    FACING.put(Facing.inward, "facing in");
-    FACING.put(Facing.outward, "facing out");
-    FACING.put(Facing.along, "facing along it");
-    FACING.put(Facing.fixed, "facing the same way");
+    FACING.put(RepeatFacing.inward, "facing in");
+    FACING.put(RepeatFacing.outward, "facing out");
+    FACING.put(RepeatFacing.along, "facing along it");
+    FACING.put(RepeatFacing.fixed, "facing the same way");
   }
 
   /** Reads "8", "8 theatre seats", "books and cups", or nothing. */

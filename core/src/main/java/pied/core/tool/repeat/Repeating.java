@@ -318,7 +318,7 @@ public final class Repeating {
   private Map<Long, List<Piece>> assigned(LaidOut laid) {
     Map<Long, List<Piece>> there = new LinkedHashMap<>();
     boolean[] had = new boolean[units.size()];
-    for (LaidOut.Place p : laid.places()) {
+    for (LaidOut.LaidPlace p : laid.places()) {
       if (p.sample() < had.length && !had[p.sample()]) {
         had[p.sample()] = true;
         there.put(p.number(), units.get(p.sample()).stream().map(session::piece).toList());
@@ -353,7 +353,7 @@ public final class Repeating {
     Set<String> gone = new LinkedHashSet<>();
     Map<String, Motion> along = new LinkedHashMap<>();
     Set<Long> kept = new HashSet<>();
-    for (LaidOut.Place place : laid.places()) {
+    for (LaidOut.LaidPlace place : laid.places()) {
       session.deadline().check();
       List<Piece> now = there.get(place.number());
       kept.add(place.number());
@@ -425,11 +425,11 @@ public final class Repeating {
   }
 
   private static boolean within(Sample s, On on) {
-    return on.kind() == On.Kind.piece && s.parts().stream().anyMatch(p -> p.id().equals(on.id()));
+    return on.kind() == On.OnKind.piece && s.parts().stream().anyMatch(p -> p.id().equals(on.id()));
   }
 
   /** New pieces with ids that go by the repetition and the place. */
-  private List<Piece> anew(Group g, LaidOut.Place place, Sample s) {
+  private List<Piece> anew(Group g, LaidOut.LaidPlace place, Sample s) {
     List<Piece> all = new ArrayList<>();
     for (int k = 0; k < s.parts().size(); k++) {
       String id = g.id() + "." + place.number() + (k == 0 ? "" : "." + k);
@@ -444,7 +444,7 @@ public final class Repeating {
   }
 
   /** What fills a place, as it is there. */
-  private List<Piece> placed(Group g, LaidOut.Place place, Sample s, List<Piece> filled) {
+  private List<Piece> placed(Group g, LaidOut.LaidPlace place, Sample s, List<Piece> filled) {
     Motion there = new Motion(Vec.ZERO, place.stance().at(), place.stance().turn());
     List<Piece> all = new ArrayList<>();
     for (int k = 0; k < filled.size(); k++) {

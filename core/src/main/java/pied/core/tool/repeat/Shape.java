@@ -19,14 +19,14 @@ import pied.core.space.Space;
 
 /** What is repeated, as a body that can be set anywhere: all its parts together. */
 public final class Shape {
-  private record Part(Mesh mesh, Pose pose) {}
+  private record ShapePart(Mesh mesh, Pose pose) {}
 
-  private record Ask(Shape before, Vec way, double turnBefore, double turn) {}
+  private record TouchAsk(Shape before, Vec way, double turnBefore, double turn) {}
 
   private final Sample sample;
-  private final List<Part> parts = new ArrayList<>();
+  private final List<ShapePart> parts = new ArrayList<>();
   private final Geometry outline;
-  private final Map<Ask, Double> known = new HashMap<>();
+  private final Map<TouchAsk, Double> known = new HashMap<>();
   private final double radius;
 
   public Shape(Space space, Sample sample) {
@@ -34,7 +34,7 @@ public final class Shape {
     List<Geometry> figures = new ArrayList<>();
     for (Piece p : sample.parts()) {
       Mesh mesh = space.shapes().mesh(p);
-      parts.add(new Part(mesh, p.pose()));
+      parts.add(new ShapePart(mesh, p.pose()));
       figures.add(Footprint.of(mesh, p.pose()));
     }
     outline = figures.size() == 1 ? figures.get(0) : UnaryUnionOp.union(figures);
@@ -68,7 +68,7 @@ public final class Shape {
   public double reach(Vec way, double turn) {
     Vec own = Pose.of(Vec.ZERO, turn).undirect(way);
     double most = Double.NEGATIVE_INFINITY;
-    for (Part p : parts) {
+    for (ShapePart p : parts) {
       most = Math.max(most, Footprint.reach(p.mesh, p.pose, own) + p.pose.at().dot(own));
     }
     return most;
@@ -79,16 +79,16 @@ public final class Shape {
    * by their boxes if they would pass each other.
    */
   public double touching(Shape before, Vec way, double turnBefore, double turn) {
-    return known.computeIfAbsent(new Ask(before, way, turnBefore, turn), this::found);
+    return known.computeIfAbsent(new TouchAsk(before, way, turnBefore, turn), this::found);
   }
 
-  private double found(Ask a) {
+  private double found(TouchAsk a) {
     double boxes = a.before.reach(a.way, a.turnBefore) + reach(a.way.times(-1), a.turn);
     double start = boxes + 1;
     double nearest = Double.POSITIVE_INFINITY;
     Stance here = new Stance(a.way.times(start), a.turn);
-    for (Part p : parts) {
-      for (Part q : a.before.parts) {
+    for (ShapePart p : parts) {
+      for (ShapePart q : a.before.parts) {
         Travel.Stop stop =
             Travel.of(
                 p.mesh,

@@ -46,7 +46,7 @@ public record Ring(
     @Nullable Amount count,
     @Nullable Amount gap,
     @Nullable Amount radius,
-    @Nullable Rule.Facing facing,
+    @Nullable Rule.RepeatFacing facing,
     @Nullable Amount from,
     @Nullable Amount arc,
     @Nullable Amount turn,
@@ -86,7 +86,7 @@ public record Ring(
               6,
               GAP,
               null,
-              Rule.Facing.inward,
+              Rule.RepeatFacing.inward,
               begin,
               360,
               0,
@@ -108,7 +108,7 @@ public record Ring(
       next = next.withRadius(positive(r.length(radius, old.radius() == null ? 0 : old.radius())));
     }
     if (facing != null) {
-      double fixed = facing == Rule.Facing.fixed && first != null ? first.turn() : 0;
+      double fixed = facing == Rule.RepeatFacing.fixed && first != null ? first.turn() : 0;
       next = next.withFacing(facing).withTurn(fixed);
     }
     if (turn != null) {

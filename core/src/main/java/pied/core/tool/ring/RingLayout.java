@@ -67,7 +67,7 @@ public final class RingLayout {
     if (!(rule.arc() > 0 && rule.arc() <= 360)) {
       throw new Refusal("An arc has more than 0 and up to 360 degrees.");
     }
-    List<LaidOut.Place> places = tried(n);
+    List<LaidOut.LaidPlace> places = tried(n);
     if (places == null) {
       int most = n - 1;
       while (most > 0 && tried(most) == null) {
@@ -82,7 +82,7 @@ public final class RingLayout {
   }
 
   /** So many of them; null if they overlap one another. */
-  private List<LaidOut.Place> tried(int n) {
+  private List<LaidOut.LaidPlace> tried(int n) {
     deadline.check();
     while (order.size() < n) {
       order.add(mix.next());
@@ -92,7 +92,7 @@ public final class RingLayout {
     if (edge == null) {
       return null;
     }
-    List<LaidOut.Place> places = new ArrayList<>();
+    List<LaidOut.LaidPlace> places = new ArrayList<>();
     List<Geometry> taken = new ArrayList<>();
     for (int i = 0; i < n; i++) {
       Shape shape = mix.shapes.get(order.get(i));
@@ -108,7 +108,7 @@ public final class RingLayout {
       }
       taken.add(own);
       places.add(
-          new LaidOut.Place(
+          new LaidOut.LaidPlace(
               i, order.get(i), new Stance(new Vec(at.x(), rule.high(), at.z()), turn)));
     }
     return places;
@@ -251,11 +251,12 @@ public final class RingLayout {
   private double depth() {
     double most = 0;
     for (Shape s : mix.shapes) {
-      double t = rule.facing() == Rule.Facing.outward ? 0 : 180;
+      double t = rule.facing() == Rule.RepeatFacing.outward ? 0 : 180;
       most =
           Math.max(
               most,
-              s.reach(new Vec(0, 0, -1), rule.facing() == Rule.Facing.fixed ? rule.turn() : t));
+              s.reach(
+                  new Vec(0, 0, -1), rule.facing() == Rule.RepeatFacing.fixed ? rule.turn() : t));
     }
     return most;
   }
@@ -268,7 +269,7 @@ public final class RingLayout {
     return most;
   }
 
-  private record Side(Coordinate a, Coordinate b) {
+  private record RingSide(Coordinate a, Coordinate b) {
     double length() {
       return a.distance(b);
     }
@@ -282,11 +283,11 @@ public final class RingLayout {
   private List<Vec> sides(int n, List<Vec> outward) {
     double wide = wide();
     Coordinate[] ring = DouglasPeuckerSimplifier.simplify(outline, 0.002).getCoordinates();
-    List<Side> sides = new ArrayList<>();
+    List<RingSide> sides = new ArrayList<>();
     double all = 0;
     double straight = 0;
     for (int i = 0; i + 1 < ring.length; i++) {
-      Side s = new Side(ring[i], ring[i + 1]);
+      RingSide s = new RingSide(ring[i], ring[i + 1]);
       all += s.length();
       if (s.length() >= LONG * wide) {
         sides.add(s);
@@ -319,7 +320,7 @@ public final class RingLayout {
         order, (p, q) -> Double.compare(behind(first, sides.get(p)), behind(first, sides.get(q))));
     List<Vec> points = new ArrayList<>();
     for (int k : order) {
-      Side s = sides.get(k);
+      RingSide s = sides.get(k);
       for (int i = 0; i < had[k]; i++) {
         double t = (i + 0.5) / had[k];
         points.add(new Vec(s.a.x + (s.b.x - s.a.x) * t, 0, s.a.y + (s.b.y - s.a.y) * t));
@@ -329,14 +330,14 @@ public final class RingLayout {
     return points;
   }
 
-  private static boolean better(List<Side> sides, int[] had, int k, int best) {
+  private static boolean better(List<RingSide> sides, int[] had, int k, int best) {
     double a = sides.get(k).length() / (had[k] + 1);
     double b = sides.get(best).length() / (had[best] + 1);
     return a > b + 1e-6
         || Math.abs(a - b) <= 1e-6 && sides.get(k).length() > sides.get(best).length() + 1e-6;
   }
 
-  private Vec out(Side s) {
+  private Vec out(RingSide s) {
     Vec d = new Vec(s.b.x - s.a.x, 0, s.b.y - s.a.y).unit();
     Vec n = new Vec(-d.z() + 0.0, 0, d.x());
     Vec mid = new Vec((s.a.x + s.b.x) / 2, 0, (s.a.y + s.b.y) / 2);
@@ -344,7 +345,7 @@ public final class RingLayout {
   }
 
   /** How far counter-clockwise from a direction a side is, from 0 to 1. */
-  private double behind(Vec first, Side s) {
+  private double behind(Vec first, RingSide s) {
     Vec o = out(s);
     double t = (PlanPath.bearing(o) - PlanPath.bearing(first)) % 360;
     return (t < -1e-6 ? t + 360 : t) / 360;

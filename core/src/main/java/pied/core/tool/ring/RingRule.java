@@ -10,7 +10,7 @@ import pied.core.edit.Edit;
 import pied.core.space.Bounds;
 import pied.core.space.Motion;
 import pied.core.space.Repetition;
-import pied.core.space.Rule.Facing;
+import pied.core.space.Rule.RepeatFacing;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Validity;
@@ -41,7 +41,7 @@ public record RingRule(
     int count,
     double gap,
     @Nullable Double radius,
-    Facing facing,
+    RepeatFacing facing,
     double from,
     double arc,
     double turn,
@@ -53,7 +53,7 @@ public record RingRule(
 
   @Override
   public RingRule moved(Motion m) {
-    double t = facing == Facing.fixed ? turn + m.turn() : turn;
+    double t = facing == RepeatFacing.fixed ? turn + m.turn() : turn;
     return withAt(m.of(at))
         .withOutline(outline.stream().map(m::of).toList())
         .withFrom(from + m.turn())

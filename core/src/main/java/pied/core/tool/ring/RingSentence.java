@@ -13,7 +13,7 @@ import pied.core.say.Nouns;
 import pied.core.say.Points;
 import pied.core.say.Reading;
 import pied.core.say.Sentence;
-import pied.core.space.Rule.Facing;
+import pied.core.space.Rule.RepeatFacing;
 import pied.core.tool.repeat.Repeated;
 
 /**
@@ -70,7 +70,7 @@ final class RingSentence implements Sentence<Ring> {
   }
 
   private static @Nullable Ring facing(Reading r, Nouns n, Ring e) {
-    for (Map.Entry<Facing, String> f : Repeated.FACING.entrySet()) {
+    for (Map.Entry<RepeatFacing, String> f : Repeated.FACING.entrySet()) {
       if (r.is(f.getValue())) {
         return e.withFacing(f.getKey());
       }
@@ -114,7 +114,7 @@ final class RingSentence implements Sentence<Ring> {
       Amount gap = e.gap() == null ? Amount.of(0.1) : e.gap();
       w.field(Points.length(w, gap), "How far off the edge", "gap", e).text(" off");
     }
-    Facing facing = e.facing() == null ? Facing.inward : e.facing();
+    RepeatFacing facing = e.facing() == null ? RepeatFacing.inward : e.facing();
     w.text(", ")
         .choice(
             Repeated.FACING.get(facing),

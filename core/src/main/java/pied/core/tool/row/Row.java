@@ -36,7 +36,7 @@ import pied.core.units.Refusal;
  * @param evened whether the gaps grow until the length is just filled
  * @param staggered whether every other row is half a place to the side
  * @param along which way it goes; the way the sides of the first one are if nothing is said
- * @param wall name of the wall, of {@link Line#wall}
+ * @param wall name of the wall, of {@link RowLine#wall}
  * @param at where the first one stands that is not there yet
  * @param refill whether places that were taken out are filled again
  */
@@ -57,7 +57,7 @@ public record Row(
     @Nullable Amount length,
     @Nullable Boolean evened,
     @Nullable Boolean staggered,
-    @Nullable Line along,
+    @Nullable RowLine along,
     @Nullable String wall,
     @Nullable PlanPoint at,
     @Nullable Boolean refill)
@@ -66,7 +66,7 @@ public record Row(
   /**
    * Which way a row goes: to a side of the first one, in a direction of the space, or by a wall.
    */
-  public enum Line {
+  public enum RowLine {
     right,
     left,
     front,
@@ -162,7 +162,7 @@ public record Row(
   private Vec way(EditSession session, Stance first) {
     Vec right = level(first, new Vec(1, 0, 0));
     Vec front = level(first, new Vec(0, 0, 1));
-    return switch (along == null ? Line.right : along) {
+    return switch (along == null ? RowLine.right : along) {
       case right -> right;
       case left -> right.times(-1);
       case front -> front;

@@ -54,7 +54,7 @@ final class RowLayout {
           count + (count == 1 ? " fits" : " fit") + " into " + Said.length(rule.length()) + ".");
     }
     Arrangement.checked((long) count * rule.rows() * rule.tiers());
-    List<LaidOut.Place> places = new ArrayList<>();
+    List<LaidOut.LaidPlace> places = new ArrayList<>();
     for (int t = 0; t < rule.tiers(); t++) {
       for (int r = 0; r < rule.rows(); r++) {
         Vec at = rule.at().along(back, r * rowPitch).along(Vec.UP, t * tierPitch);
@@ -67,7 +67,7 @@ final class RowLayout {
           if (last != null) {
             at = at.along(rule.way(), one ? step(last, shape, rule.way(), rule.apart()) : pitch);
           }
-          places.add(new LaidOut.Place(i + r * ROW + t * TIER, s, new Stance(at, rule.turn())));
+          places.add(new LaidOut.LaidPlace(i + r * ROW + t * TIER, s, new Stance(at, rule.turn())));
           last = shape;
         }
       }

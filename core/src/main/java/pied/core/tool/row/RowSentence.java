@@ -16,7 +16,7 @@ import pied.core.say.Reading;
 import pied.core.say.Sentence;
 import pied.core.say.Ways;
 import pied.core.tool.repeat.Repeated;
-import pied.core.tool.row.Row.Line;
+import pied.core.tool.row.Row.RowLine;
 
 /**
  * Such as "8 in a row, 0.2 apart, along wall A", "6 rows of 9, rows 1.0 from middle to middle", "5
@@ -26,17 +26,17 @@ final class RowSentence implements Sentence<Row> {
   /** Of a row that is there, the way it goes. */
   private static final String AS_IT_GOES = "as it goes";
 
-  private static final Map<Line, String> LINES = new EnumMap<>(Line.class);
-  private static final Ways<Line> WAYS = new Ways<>(LINES, Line.wall);
+  private static final Map<RowLine, String> LINES = new EnumMap<>(RowLine.class);
+  private static final Ways<RowLine> WAYS = new Ways<>(LINES, RowLine.wall);
 
   static {
-    LINES.put(Line.right, "to its right");
-    LINES.put(Line.left, "to its left");
-    LINES.put(Line.front, "to its front");
-    LINES.put(Line.back, "to its back");
-    LINES.put(Line.up, "upward");
-    LINES.put(Line.across, "across");
-    LINES.put(Line.deep, "deep");
+    LINES.put(RowLine.right, "to its right");
+    LINES.put(RowLine.left, "to its left");
+    LINES.put(RowLine.front, "to its front");
+    LINES.put(RowLine.back, "to its back");
+    LINES.put(RowLine.up, "upward");
+    LINES.put(RowLine.across, "across");
+    LINES.put(RowLine.deep, "deep");
   }
 
   @Override
@@ -175,7 +175,7 @@ final class RowSentence implements Sentence<Row> {
         new Phrase.Option("apart", e.withGap(by).withPitch(null)),
         new Phrase.Option("from middle to middle", e.withPitch(by).withGap(null)));
     w.text(", ");
-    Line line = e.along() == null ? Line.right : e.along();
+    RowLine line = e.along() == null ? RowLine.right : e.along();
     boolean goes = e.group() != null && e.along() == null;
     w.choice(
         goes ? AS_IT_GOES : WAYS.text(line, e.wall()),

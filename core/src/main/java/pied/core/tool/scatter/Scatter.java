@@ -115,7 +115,7 @@ public record Scatter(
   private static boolean lies(Piece p, ScatterRule rule) {
     Spot at = new Spot(p.at().x(), p.at().z());
     if (!rule.onto().isEmpty()) {
-      return p.on().kind() == On.Kind.piece && rule.onto().contains(p.on().id());
+      return p.on().kind() == On.OnKind.piece && rule.onto().contains(p.on().id());
     }
     if (!rule.outline().isEmpty()) {
       var figure = Shell.figure(rule.outline());

@@ -71,13 +71,14 @@ final class ScatterLayout {
   private static final GeometryFactory PLANE = new GeometryFactory();
 
   /** Where they may come down. */
-  private record Area(Geometry figure, PreparedGeometry ready, double high, On on, double size) {}
+  private record StrewnArea(
+      Geometry figure, PreparedGeometry ready, double high, On on, double size) {}
 
   /** One of a mix at one of its sizes. */
   private record Grown(Shape shape, Sample sample, Form form) {}
 
   /** One that has its place. */
-  private record Lies(Vec at, Geometry outline, double radius) {}
+  private record Strewn(Vec at, Geometry outline, double radius) {}
 
   private final Space space;
   private final ScatterRule rule;
@@ -85,8 +86,8 @@ final class ScatterLayout {
   private final Set<String> ignored;
   private final Deadline deadline;
   private final SplittableRandom random;
-  private final List<Area> areas = new ArrayList<>();
-  private final Map<Long, List<Lies>> grid = new HashMap<>();
+  private final List<StrewnArea> areas = new ArrayList<>();
+  private final Map<Long, List<Strewn>> grid = new HashMap<>();
   private final Map<List<Object>, Grown> grown = new HashMap<>();
   private final Set<Integer> tired = new HashSet<>();
   private double cell = 0.5;
@@ -104,7 +105,7 @@ final class ScatterLayout {
   LaidOut laid() {
     check();
     find();
-    double all = areas.stream().mapToDouble(Area::size).sum();
+    double all = areas.stream().mapToDouble(StrewnArea::size).sum();
     if (!(all > 1e-6)) {
       throw new Refusal(
           rule.onto().isEmpty()
@@ -120,13 +121,13 @@ final class ScatterLayout {
     cell = Math.max(2 * radius + rule.least(), 0.05);
     double apart = FIRST * Math.sqrt(2 * all / (Math.sqrt(3) * n));
     double last = LAST * apart;
-    List<LaidOut.Place> places = new ArrayList<>();
+    List<LaidOut.LaidPlace> places = new ArrayList<>();
     int lost = 0;
     int thrown = 0;
     int i = 0;
     while (i < n) {
       deadline.check();
-      LaidOut.Place place = thrown(i, order.get(i), apart);
+      LaidOut.LaidPlace place = thrown(i, order.get(i), apart);
       if (place != null) {
         places.add(place);
         i++;
@@ -194,7 +195,7 @@ final class ScatterLayout {
     if (!rule.onto().isEmpty()) {
       for (String id : rule.onto()) {
         Piece p = space.piece(id);
-        for (Boards.Board b : Boards.of(space, p)) {
+        for (Boards.CarryingBoard b : Boards.of(space, p)) {
           add(b.figure(), b.high(), b.on());
         }
       }
@@ -220,14 +221,15 @@ final class ScatterLayout {
   private void add(Geometry figure, double high, On on) {
     if (!figure.isEmpty() && figure.getArea() > 0) {
       areas.add(
-          new Area(figure, PreparedGeometryFactory.prepare(figure), high, on, figure.getArea()));
+          new StrewnArea(
+              figure, PreparedGeometryFactory.prepare(figure), high, on, figure.getArea()));
     }
   }
 
   // ---- a throw
 
-  private LaidOut.Place thrown(int number, int sample, double apart) {
-    Area area = area();
+  private LaidOut.LaidPlace thrown(int number, int sample, double apart) {
+    StrewnArea area = area();
     Envelope e = area.figure.getEnvelopeInternal();
     double x = e.getMinX() + random.nextDouble() * e.getWidth();
     double z = e.getMinY() + random.nextDouble() * e.getHeight();
@@ -256,26 +258,26 @@ final class ScatterLayout {
     if (touches(flat, outline, g.shape.radius(), area)) {
       return null;
     }
-    LaidOut.Place place =
+    LaidOut.LaidPlace place =
         Double.isNaN(area.high)
             ? onFloor(number, sample, g, flat, turn, outline)
-            : new LaidOut.Place(number, sample, new Stance(flat, turn), area.on, g.form);
+            : new LaidOut.LaidPlace(number, sample, new Stance(flat, turn), area.on, g.form);
     if (place == null || !hasRoom(g, place, outline)) {
       return null;
     }
-    Lies lies = new Lies(flat, outline, g.shape.radius());
+    Strewn lies = new Strewn(flat, outline, g.shape.radius());
     reach = Math.max(reach, g.shape.radius());
     grid.computeIfAbsent(key(x, z), k -> new ArrayList<>()).add(lies);
     return place;
   }
 
-  private Area area() {
+  private StrewnArea area() {
     if (areas.size() == 1) {
       return areas.get(0);
     }
-    double all = areas.stream().mapToDouble(Area::size).sum();
+    double all = areas.stream().mapToDouble(StrewnArea::size).sum();
     double at = random.nextDouble() * all;
-    for (Area a : areas) {
+    for (StrewnArea a : areas) {
       at -= a.size;
       if (at <= 0) {
         return a;
@@ -310,16 +312,16 @@ final class ScatterLayout {
   }
 
   private interface Near {
-    boolean is(Lies other);
+    boolean is(Strewn other);
   }
 
   private boolean any(Vec at, double within, Near near) {
     int r = (int) Math.ceil(within / cell);
     for (int i = -r; i <= r; i++) {
       for (int j = -r; j <= r; j++) {
-        List<Lies> all = grid.get(key(at.x() + i * cell, at.z() + j * cell));
+        List<Strewn> all = grid.get(key(at.x() + i * cell, at.z() + j * cell));
         if (all != null) {
-          for (Lies l : all) {
+          for (Strewn l : all) {
             if (near.is(l)) {
               return true;
             }
@@ -331,7 +333,7 @@ final class ScatterLayout {
   }
 
   /** On boards over one another only what is on the same one counts. */
-  private boolean tooNear(Vec at, double apart, Area area) {
+  private boolean tooNear(Vec at, double apart, StrewnArea area) {
     return apart > 0
         && any(
             at,
@@ -339,11 +341,11 @@ final class ScatterLayout {
             l -> same(l, at, area) && Math.hypot(l.at.x() - at.x(), l.at.z() - at.z()) < apart);
   }
 
-  private static boolean same(Lies l, Vec at, Area area) {
+  private static boolean same(Strewn l, Vec at, StrewnArea area) {
     return Double.isNaN(area.high) || Math.abs(l.at.y() - at.y()) < 0.02;
   }
 
-  private boolean touches(Vec at, Geometry outline, double radius, Area area) {
+  private boolean touches(Vec at, Geometry outline, double radius, StrewnArea area) {
     return any(
         at,
         radius + reach + rule.least(),
@@ -358,7 +360,7 @@ final class ScatterLayout {
 
   // ---- coming to rest
 
-  private LaidOut.Place onFloor(
+  private LaidOut.LaidPlace onFloor(
       int number, int sample, Grown g, Vec flat, double turn, Geometry outline) {
     Shell shell = space.shell();
     for (Flight f : shell.flights()) {
@@ -381,19 +383,20 @@ final class ScatterLayout {
       return null;
     }
     boolean raked = shell.stage() != null && shell.stage().rake() > 0;
-    if (!raked || on.kind() == On.Kind.platform) {
-      return new LaidOut.Place(number, sample, new Stance(flat.along(Vec.UP, y), turn), on, g.form);
+    if (!raked || on.kind() == On.OnKind.platform) {
+      return new LaidOut.LaidPlace(
+          number, sample, new Stance(flat.along(Vec.UP, y), turn), on, g.form);
     }
     Piece p = g.sample.parts().get(0);
     Rest rest =
         new Resting(space, p.form(), p.lean(), ignored, false).settle(flat.along(Vec.UP, y), turn);
     return rest.on().equals(On.FLOOR)
-        ? new LaidOut.Place(number, sample, new Stance(rest.at(), turn), rest.on(), g.form)
+        ? new LaidOut.LaidPlace(number, sample, new Stance(rest.at(), turn), rest.on(), g.form)
         : null;
   }
 
   /** Whether nothing that is there is in the way, or nearer than it may be. */
-  private boolean hasRoom(Grown g, LaidOut.Place place, Geometry outline) {
+  private boolean hasRoom(Grown g, LaidOut.LaidPlace place, Geometry outline) {
     Pose there = place.stance().pose();
     for (Piece p : g.sample.parts()) {
       Mesh mesh = space.shapes().mesh(p);
@@ -422,6 +425,6 @@ final class ScatterLayout {
 
   /** The level floor under it, on which it stands. */
   private static boolean flatUnder(Body b, Box box) {
-    return PartName.is(b, PartName.Kind.floor) && b.box().max().y() <= box.min().y() + 1e-6;
+    return PartName.is(b, PartName.PartKind.floor) && b.box().max().y() <= box.min().y() + 1e-6;
   }
 }

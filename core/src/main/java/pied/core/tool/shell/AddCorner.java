@@ -13,7 +13,7 @@ import pied.core.space.PartName;
 @RecordBuilder
 public record AddCorner(String wall, @Nullable Amount at) implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Double where = at == null ? null : w.length(at, 0);
     return w.outline()
         .addCorner(need(wall, "wall"), where)

@@ -37,7 +37,7 @@ public record Build(
       Pattern.compile("\\s*1\\s*(?::|/|in)\\s*([0-9]+(?:[.,][0-9]+)?)\\s*");
 
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Skirting s = shell.skirting();
     if (skirtingHeight != null || skirtingDepth != null) {

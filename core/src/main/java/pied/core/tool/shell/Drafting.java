@@ -33,7 +33,7 @@ public final class Drafting {
    * @param near how close the pointer must come to something to mean it, metres
    * @param line a line of two points and not a figure to be closed
    */
-  public record Question(
+  public record DraftQuestion(
       List<Spot> corners,
       Spot pointer,
       @Nullable String typed,
@@ -46,7 +46,7 @@ public final class Drafting {
    *
    * @param angle at its first corner, between it and the edge before; empty for the first edge
    */
-  public record Edge(Spot from, Spot to, String length, String angle) {}
+  public record DraftEdge(Spot from, Spot to, String length, String angle) {}
 
   /**
    * Where the next corner goes.
@@ -55,15 +55,15 @@ public final class Drafting {
    * @param edges those drawn, and the one that leads to the next corner
    * @param area of the figure if it were closed now; empty for less than three corners
    */
-  public record Answer(Spot next, boolean closes, List<Edge> edges, String area) {}
+  public record Draft(Spot next, boolean closes, List<DraftEdge> edges, String area) {}
 
   private final Shell shell;
   private final LengthUnit unit;
-  private final Question q;
+  private final DraftQuestion q;
   private final double near;
   private final boolean line;
 
-  private Drafting(Shell shell, LengthUnit unit, Question q) {
+  private Drafting(Shell shell, LengthUnit unit, DraftQuestion q) {
     this.shell = shell;
     this.unit = unit;
     this.q = q;
@@ -77,7 +77,7 @@ public final class Drafting {
    * @param shell what the figure is drawn into and keeps to, or null for a new outline
    * @throws Refusal if what was typed cannot be read
    */
-  public static Answer next(Shell shell, Question q, LengthUnit unit) {
+  public static Draft next(Shell shell, DraftQuestion q, LengthUnit unit) {
     try {
       return checked(shell, q, unit);
     } catch (Refusal e) {
@@ -85,7 +85,7 @@ public final class Drafting {
     }
   }
 
-  private static Answer checked(Shell shell, Question q, LengthUnit unit) {
+  private static Draft checked(Shell shell, DraftQuestion q, LengthUnit unit) {
     if (q.corners() == null
         || q.pointer() == null
         || q.corners().stream().anyMatch(java.util.Objects::isNull)) {
@@ -99,17 +99,17 @@ public final class Drafting {
       Validity.place("A corner", p.at(0));
     }
     Validity.place("The next corner", q.pointer().at(0));
-    Answer a = new Drafting(shell, unit, q).answer();
+    Draft a = new Drafting(shell, unit, q).answer();
     Validity.place("The next corner", a.next().at(0));
     return a;
   }
 
-  private Answer answer() {
+  private Draft answer() {
     List<Spot> c = q.corners();
     boolean closes =
         !line && q.typed() == null && c.size() >= 3 && q.pointer().distance(c.get(0)) <= near;
     Spot next = closes ? c.get(0) : c.isEmpty() ? first() : following();
-    List<Edge> edges = new ArrayList<>();
+    List<DraftEdge> edges = new ArrayList<>();
     for (int i = 0; i + 1 < c.size(); i++) {
       edges.add(edge(i == 0 ? null : c.get(i - 1), c.get(i), c.get(i + 1)));
     }
@@ -121,10 +121,10 @@ public final class Drafting {
       figure.add(next);
     }
     String area = figure.size() < 3 || line ? "" : unit.area(Math.abs(Outlines.area(figure)));
-    return new Answer(next, closes, edges, area);
+    return new Draft(next, closes, edges, area);
   }
 
-  private Edge edge(Spot before, Spot from, Spot to) {
+  private DraftEdge edge(Spot before, Spot from, Spot to) {
     String angle = "";
     if (before != null && from.distance(to) > 1e-9) {
       double a = Math.abs(bearing(from, to) - bearing(from, before)) % 360;
@@ -132,7 +132,7 @@ public final class Drafting {
       a = Math.round(a * 10) / 10.0;
       angle = (a == Math.rint(a) ? String.valueOf((int) a) : String.valueOf(a)) + "°";
     }
-    return new Edge(from, to, unit.fine(from.distance(to)), angle);
+    return new DraftEdge(from, to, unit.fine(from.distance(to)), angle);
   }
 
   /** Direction on the plan, degrees; 0 to the right, 90 down the sheet. */

@@ -17,7 +17,7 @@ final class Flights {
   private Flights() {}
 
   /** At the edge of the platform nearest to a point, or standing free there. */
-  static Flight near(Shell shell, Spot p, Flight.Kind kind, Flight now) {
+  static Flight near(Shell shell, Spot p, Flight.FlightKind kind, Flight now) {
     Platform best = null;
     double least = NEAR;
     for (Platform f : shell.platforms()) {
@@ -40,10 +40,10 @@ final class Flights {
         p,
         now == null ? 0 : now.turn(),
         now == null ? 1 : now.width(),
-        now == null ? (kind == Flight.Kind.ramp ? 1 : 2) : now.count(),
+        now == null ? (kind == Flight.FlightKind.ramp ? 1 : 2) : now.count(),
         now == null ? Flight.RISER : now.riser(),
         now == null
-            ? (kind == Flight.Kind.ramp ? SLOPE * Flight.RISER : Flight.GOING)
+            ? (kind == Flight.FlightKind.ramp ? SLOPE * Flight.RISER : Flight.GOING)
             : now.going(),
         base);
   }
@@ -61,7 +61,7 @@ final class Flights {
    * At an edge of a platform: the one nearest to the point, or the one nearest to the audience. The
    * risers are equal, none higher than {@link Flight#RISER}; the last one leads onto the platform.
    */
-  static Flight against(Shell shell, Platform f, Spot p, Flight.Kind kind, Flight now) {
+  static Flight against(Shell shell, Platform f, Spot p, Flight.FlightKind kind, Flight now) {
     int n = f.outline().size();
     int edge = 0;
     double best = Double.POSITIVE_INFINITY;
@@ -89,12 +89,18 @@ final class Flights {
   }
 
   private static Flight rising(
-      Shell shell, double top, Spot at, double turn, double width, Flight.Kind kind, Flight now) {
+      Shell shell,
+      double top,
+      Spot at,
+      double turn,
+      double width,
+      Flight.FlightKind kind,
+      Flight now) {
     double base = 0;
     Flight made = null;
     for (int i = 0; i < 2; i++) { // the foot tells the level it begins from
       double rise = Math.max(0.02, top - base);
-      if (kind == Flight.Kind.ramp) {
+      if (kind == Flight.FlightKind.ramp) {
         double run = now == null ? SLOPE * rise : now.going();
         made = new Flight("", kind, at, turn, width, 1, rise, run, base);
       } else {

@@ -36,13 +36,13 @@ final class Followers {
 
   private final EditSession session;
   private final Space before;
-  private final ShellWork.Result done;
+  private final ShellWork.ShellResult done;
   private final Following following;
   private final Ground ground;
   private final Set<String> altered;
   private final List<String> settling = new ArrayList<>();
 
-  Followers(EditSession session, ShellWork.Result done) {
+  Followers(EditSession session, ShellWork.ShellResult done) {
     this.session = session;
     this.done = done;
     before = session.space();
@@ -128,13 +128,13 @@ final class Followers {
 
   private void hangs(Piece p) {
     On on = p.on();
-    String wall = on.kind() == On.Kind.wall ? following.nameNow(on.id()) : null;
-    Vec by = on.kind() == On.Kind.ceiling ? withCeiling(p) : following.carried(p);
+    String wall = on.kind() == On.OnKind.wall ? following.nameNow(on.id()) : null;
+    Vec by = on.kind() == On.OnKind.ceiling ? withCeiling(p) : following.carried(p);
     boolean concerned =
         !by.equals(Vec.ZERO)
             || switch (on.kind()) {
               case wall -> !wall.equals(on.id()) || altered.contains(PartName.wall(on.id()).text());
-              case bar -> altered.contains(new PartName(PartName.Kind.bar, on.id()).text());
+              case bar -> altered.contains(new PartName(PartName.PartKind.bar, on.id()).text());
               case ceiling -> ground.isAnother(before.bodies().body(p.id()).box());
               default -> true;
             };
@@ -175,7 +175,7 @@ final class Followers {
       return;
     }
     session.follows(p.id());
-    if (was == null || now == null || now.kind() != Opening.Kind.opening) {
+    if (was == null || now == null || now.kind() != Opening.OpeningKind.opening) {
       session.set(p.withOn(On.NOTHING));
       session.say(p.name() + " has lost its opening.");
       return;

@@ -50,7 +50,7 @@ final class Following {
   /** How far the carrier of a piece has moved; zero if it has not, or is gone. */
   Vec carried(Piece p) {
     boolean sided =
-        p.on().kind() == On.Kind.wall
+        p.on().kind() == On.OnKind.wall
             && after.partitions().stream().anyMatch(x -> x.id().equals(p.on().id()));
     return sided ? wall(p.on().id(), p) : known.computeIfAbsent(p.on(), on -> worked(p));
   }
@@ -182,7 +182,7 @@ final class Following {
   }
 
   private boolean against(Piece p, Wall w) {
-    if (p.on().kind() != On.Kind.floor && p.on().kind() != On.Kind.platform) {
+    if (p.on().kind() != On.OnKind.floor && p.on().kind() != On.OnKind.platform) {
       return false;
     }
     double half = Math.hypot(p.size().width(), p.size().depth()) / 2;

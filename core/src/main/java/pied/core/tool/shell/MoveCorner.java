@@ -19,7 +19,7 @@ public record MoveCorner(
     int corner, @Nullable PlanPoint to, @Nullable Place3 place, @Nullable Boolean square)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     int n = w.shell().outline().size();
     Spot now = corner >= 0 && corner < n ? w.shell().outline().get(corner) : null;
     Spot target = w.place(place, to, now, "to");

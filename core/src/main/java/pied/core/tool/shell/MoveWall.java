@@ -12,7 +12,7 @@ import pied.core.space.PartName;
 @RecordBuilder
 public record MoveWall(String wall, Amount by) implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     double out = w.length(need(by, "by"), 0); // a typed minus means here what it says
     return w.outline().moveWall(need(wall, "wall"), out).of(PartName.wall(wall));
   }

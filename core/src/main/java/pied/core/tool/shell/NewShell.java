@@ -26,7 +26,7 @@ import pied.core.units.Refusal;
  * @param stage makes a stage of it
  */
 public record NewShell(
-    @Nullable Form form,
+    @Nullable OutlineForm form,
     Amount width,
     Amount depth,
     Amount height,
@@ -36,7 +36,7 @@ public record NewShell(
     @Nullable Amount skirtingHeight,
     @Nullable OfStage stage) {
   /** Outlines to begin with. */
-  public enum Form {
+  public enum OutlineForm {
     rectangle,
     l,
     t,
@@ -112,7 +112,7 @@ public record NewShell(
     double cw = or(cutWidth, w / 2, unit);
     double cd = or(cutDepth, d / 2, unit);
     List<Spot> outline =
-        switch (form == null ? Form.rectangle : form) {
+        switch (form == null ? OutlineForm.rectangle : form) {
           case rectangle -> Outlines.rectangle(w, d);
           case l -> Outlines.l(w, d, cw, cd);
           case t -> Outlines.t(w, d, cw, cd);
@@ -154,7 +154,7 @@ public record NewShell(
             : List.of(
                 new Opening(
                     Opening.PROSCENIUM,
-                    Opening.Kind.opening,
+                    Opening.OpeningKind.opening,
                     "C",
                     (w - opening) / 2,
                     opening,

@@ -15,7 +15,7 @@ import pied.core.space.Spot;
 @RecordBuilder
 public record Outline(List<PlanPoint> corners) implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     List<Spot> figure = need(corners, "corners").stream().map(p -> w.spot(p, null)).toList();
     // counted before anything is computed from them
     ShellCheck.outline(w.shell().withOutline(figure, Map.of(), List.of()));

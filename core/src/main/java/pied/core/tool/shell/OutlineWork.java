@@ -53,12 +53,12 @@ final class OutlineWork {
 
   // ---- what can be done
 
-  ShellWork.Result moveWall(String wall, double by) {
+  ShellWork.ShellResult moveWall(String wall, double by) {
     offset(edge(before, wall), by);
     return kept();
   }
 
-  ShellWork.Result wallLength(String wall, double length, WallLength.End moves) {
+  ShellWork.ShellResult wallLength(String wall, double length, WallLength.End moves) {
     int i = edge(before, wall);
     double delta = length - corner(i).distance(corner(i + 1));
     if (length <= 0) {
@@ -115,7 +115,7 @@ final class OutlineWork {
     }
   }
 
-  ShellWork.Result moveCorner(int corner, Spot to, boolean square) {
+  ShellWork.ShellResult moveCorner(int corner, Spot to, boolean square) {
     check(corner);
     Spot from = corner(corner);
     if (!square) {
@@ -134,7 +134,7 @@ final class OutlineWork {
     return kept();
   }
 
-  ShellWork.Result addCorner(String wall, Double at) {
+  ShellWork.ShellResult addCorner(String wall, Double at) {
     int i = edge(before, wall);
     double length = corner(i).distance(corner(i + 1));
     double s = at == null ? length / 2 : at;
@@ -167,11 +167,11 @@ final class OutlineWork {
                 + " is in the way of a corner there; move it or choose another place.");
       }
     }
-    return new ShellWork.Result(
+    return new ShellWork.ShellResult(
         before.withOutline(corners, thick, openings), renamed, List.of(), null);
   }
 
-  ShellWork.Result removeCorner(int corner) {
+  ShellWork.ShellResult removeCorner(int corner) {
     check(corner);
     if (n() <= 3) {
       throw new Refusal("An outline has at least three corners.");
@@ -189,7 +189,7 @@ final class OutlineWork {
     return refit(thick, renamed, true);
   }
 
-  ShellWork.Result replace(List<Spot> outline) {
+  ShellWork.ShellResult replace(List<Spot> outline) {
     corners.clear();
     corners.addAll(outline);
     return refit(Map.copyOf(before.thicknesses()), Map.of(), true);
@@ -200,14 +200,14 @@ final class OutlineWork {
   /**
    * What has come of it so far: the outline after, with every opening where it was in the space.
    */
-  ShellWork.Result kept() {
+  ShellWork.ShellResult kept() {
     if (!Outlines.clockwise(corners).equals(corners)) {
       throw new Refusal("The walls would run through each other; move it less far.");
     }
     return refit(before.thicknesses(), Map.of(), false);
   }
 
-  private ShellWork.Result refit(
+  private ShellWork.ShellResult refit(
       Map<String, Double> thick, Map<String, String> renamed, boolean mayGo) {
     Shell bare = before.withOutline(corners, thick, List.of());
     ShellCheck.outline(bare); // nothing below makes sense of corners on one place
@@ -231,7 +231,8 @@ final class OutlineWork {
         said.add("The " + o.words() + " of wall " + o.wall() + " no longer fits and was left out.");
       }
     }
-    return new ShellWork.Result(before.withOutline(corners, thick, openings), renamed, said, null);
+    return new ShellWork.ShellResult(
+        before.withOutline(corners, thick, openings), renamed, said, null);
   }
 
   /** A station without the dust of the arithmetic. */

@@ -14,7 +14,7 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record Paint(String part, String colour) implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     if (!ShellBodies.looks(shell).containsKey(need(part, "part"))) {
       throw new Refusal("The shell has no part “" + part + "” to colour.");

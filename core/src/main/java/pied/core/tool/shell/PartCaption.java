@@ -179,10 +179,10 @@ public final class PartCaption {
     w.text(" from its start, ");
     w.length(wall.length() - o.to(), "To the end of the wall", "toEnd", edit);
     w.text(" from its end");
-    if (o.kind() == Opening.Kind.niche) {
+    if (o.kind() == Opening.OpeningKind.niche) {
       w.text(", ").length(o.depth(), "Depth", "depth", edit).text(" deep");
     }
-    if (o.kind() == Opening.Kind.door) {
+    if (o.kind() == Opening.OpeningKind.door) {
       w.text(", ");
       w.choice(
           words(o.hinge()),
@@ -190,9 +190,13 @@ public final class PartCaption {
           hinged(o, Opening.Hand.left),
           hinged(o, Opening.Hand.right));
     }
-    if (o.kind() == Opening.Kind.door || o.kind() == Opening.Kind.doubleDoor) {
+    if (o.kind() == Opening.OpeningKind.door || o.kind() == Opening.OpeningKind.doubleDoor) {
       w.text(", ");
-      w.choice(words(o.opens()), "Opens", opening(o, Opening.Way.in), opening(o, Opening.Way.out));
+      w.choice(
+          words(o.opens()),
+          "Opens",
+          opening(o, Opening.OpeningWay.in),
+          opening(o, Opening.OpeningWay.out));
     }
     w.text(". ");
     remove(o.name());
@@ -207,11 +211,11 @@ public final class PartCaption {
         words(hand), SetOpeningBuilder.builder().part(o.id()).hinge(hand).build());
   }
 
-  private static String words(Opening.Way way) {
-    return way == Opening.Way.in ? "opening inward" : "opening outward";
+  private static String words(Opening.OpeningWay way) {
+    return way == Opening.OpeningWay.in ? "opening inward" : "opening outward";
   }
 
-  private static Phrase.Option opening(Opening o, Opening.Way way) {
+  private static Phrase.Option opening(Opening o, Opening.OpeningWay way) {
     return new Phrase.Option(
         words(way), SetOpeningBuilder.builder().part(o.id()).opens(way).build());
   }
@@ -247,11 +251,11 @@ public final class PartCaption {
     w.place(new Vec(e.centre().x, 0, e.centre().y), edit, "to").text(". ");
     w.action(
         "Steps up to it",
-        SetFlightBuilder.builder().kind(Flight.Kind.steps).platform(p.id()).build());
+        SetFlightBuilder.builder().kind(Flight.FlightKind.steps).platform(p.id()).build());
     w.text(" ");
     w.action(
         "A ramp up to it",
-        SetFlightBuilder.builder().kind(Flight.Kind.ramp).platform(p.id()).build());
+        SetFlightBuilder.builder().kind(Flight.FlightKind.ramp).platform(p.id()).build());
     w.text(" ");
     remove(p.name());
   }
@@ -259,7 +263,7 @@ public final class PartCaption {
   private void flight(Flight f) {
     Edit edit = SetFlightBuilder.builder().part(f.id()).build();
     w.word(title(f.id()), null).text(" — ");
-    if (f.kind() == Flight.Kind.steps) {
+    if (f.kind() == Flight.FlightKind.steps) {
       w.field(String.valueOf(f.count()), "Number of treads", "count", edit).text(" treads, riser ");
       w.length(f.riser(), "Riser", "riser", edit).text(", going ");
       w.length(f.going(), "Going", "going", edit).text(", ");

@@ -8,7 +8,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 @RecordBuilder
 public record RemoveCorner(int corner) implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     return w.outline().removeCorner(corner);
   }
 }

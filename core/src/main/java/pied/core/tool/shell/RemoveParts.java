@@ -7,7 +7,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Shell;
 import pied.core.units.Refusal;
 
@@ -16,11 +16,11 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record RemoveParts(List<PartName> parts) implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     if (need(parts, "parts").size() == 1
         && parts.get(0) != null
-        && parts.get(0).kind() == Kind.corner) {
+        && parts.get(0).kind() == PartKind.corner) {
       // walls behind it have other names then, so that it goes alone
       return w.outline().removeCorner(OutlineWork.corner(shell, parts.get(0).id()));
     }

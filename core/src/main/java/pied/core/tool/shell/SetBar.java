@@ -25,7 +25,7 @@ public record SetBar(
     @Nullable Amount length)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Bar now = part == null ? null : ShellWork.find(shell.bars(), part);
     Envelope box = shell.within().getEnvelopeInternal();

@@ -24,7 +24,7 @@ public record SetColumn(
     @Nullable Boolean round)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Column now = part == null ? null : ShellWork.find(shell.columns(), part);
     boolean circle = round != null ? round : now != null && now.round();

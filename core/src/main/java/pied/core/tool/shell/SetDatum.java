@@ -27,7 +27,7 @@ public record SetDatum(@Nullable Place3 to, @Nullable Boolean mark, @Nullable Do
   private static final double NEAR = 0.3;
 
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     need(to, "to");
     Vec now = w.shell().datum();
     Vec wanted =
@@ -35,7 +35,7 @@ public record SetDatum(@Nullable Place3 to, @Nullable Boolean mark, @Nullable Do
     List<String> said = new ArrayList<>();
     if (Boolean.TRUE.equals(mark)) {
       Spot near = new Spot(wanted.x(), wanted.z());
-      Marks.Mark found = Marks.nearest(w.space(), near, within == null ? NEAR : within);
+      Marks.NamedMark found = Marks.nearest(w.space(), near, within == null ? NEAR : within);
       if (found != null) {
         wanted = found.at();
         said.add("The datum is on " + found.words() + ".");
@@ -44,7 +44,7 @@ public record SetDatum(@Nullable Place3 to, @Nullable Boolean mark, @Nullable Do
     if (!wanted.finite() || wanted.length() > 1000) {
       throw new Refusal("The datum would be too far away.");
     }
-    return new ShellWork.Result(
+    return new ShellWork.ShellResult(
         w.shell().withDatum(wanted, w.shell().north()), Map.of(), said, null);
   }
 }

@@ -22,7 +22,7 @@ import pied.core.space.Spot;
 @RecordBuilder
 public record SetFlight(
     @Nullable String part,
-    @Nullable Flight.Kind kind,
+    @Nullable Flight.FlightKind kind,
     @Nullable PlanPoint at,
     @Nullable Place3 to,
     @Nullable String platform,
@@ -33,12 +33,13 @@ public record SetFlight(
     @Nullable Amount going)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Flight now = part == null ? null : ShellWork.find(shell.flights(), part);
-    Flight.Kind what = kind != null ? kind : now != null ? now.kind() : Flight.Kind.steps;
+    Flight.FlightKind what =
+        kind != null ? kind : now != null ? now.kind() : Flight.FlightKind.steps;
     Flight start = start(w, now, what);
-    boolean steps = what == Flight.Kind.steps;
+    boolean steps = what == Flight.FlightKind.steps;
     int treads = count != null && steps ? count.whole(start.count()) : start.count();
     double rise = w.length(riser, start.riser());
     if (count != null && riser == null && now != null && steps) {
@@ -60,7 +61,7 @@ public record SetFlight(
   }
 
   /** Where it is to be, with the measures it has or usually has. */
-  private Flight start(ShellWork w, Flight now, Flight.Kind what) {
+  private Flight start(ShellWork w, Flight now, Flight.FlightKind what) {
     Shell shell = w.shell();
     if (platform != null) {
       Platform p = ShellWork.find(shell.platforms(), platform);

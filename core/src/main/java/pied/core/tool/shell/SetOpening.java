@@ -27,7 +27,7 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record SetOpening(
     @Nullable String part,
-    @Nullable Opening.Kind kind,
+    @Nullable Opening.OpeningKind kind,
     @Nullable PlanPoint at,
     @Nullable String wall,
     @Nullable Amount from,
@@ -37,11 +37,11 @@ public record SetOpening(
     @Nullable Amount sill,
     @Nullable Amount height,
     @Nullable Opening.Hand hinge,
-    @Nullable Opening.Way opens,
+    @Nullable Opening.OpeningWay opens,
     @Nullable Amount depth)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Opening now = part == null ? null : ShellWork.find(shell.openings(), part);
     Opening sized = sized(w, now);
@@ -69,8 +69,8 @@ public record SetOpening(
 
   /** The opening with all but its place. */
   private Opening sized(ShellWork w, Opening now) {
-    Opening.Kind what = kind != null ? kind : now != null ? now.kind() : need(kind, "kind");
-    boolean anew = now == null || what != now.kind() && now.kind() == Opening.Kind.window;
+    Opening.OpeningKind what = kind != null ? kind : now != null ? now.kind() : need(kind, "kind");
+    boolean anew = now == null || what != now.kind() && now.kind() == Opening.OpeningKind.window;
     return new Opening(
         now != null ? now.id() : w.shell().freeId(what.words()),
         what,

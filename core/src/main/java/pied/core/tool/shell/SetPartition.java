@@ -27,7 +27,7 @@ public record SetPartition(
     @Nullable Amount height)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Partition now = part == null ? null : ShellWork.find(shell.partitions(), part);
     Spot first = w.place(start, from, now == null ? null : now.from(), "from");

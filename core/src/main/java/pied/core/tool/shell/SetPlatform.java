@@ -34,7 +34,7 @@ public record SetPlatform(
     @Nullable Amount height)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Platform now = part == null ? null : ShellWork.find(shell.platforms(), part);
     List<Spot> figure = figure(w, now);
@@ -63,7 +63,7 @@ public record SetPlatform(
     Platform made = new Platform(id, next, w.length(height, now == null ? 0.2 : now.height()));
     return w.done(
         shell.withPlatforms(ShellWork.put(shell.platforms(), made)),
-        new PartName(PartName.Kind.platform, id));
+        new PartName(PartName.PartKind.platform, id));
   }
 
   private List<Spot> figure(ShellWork w, Platform now) {

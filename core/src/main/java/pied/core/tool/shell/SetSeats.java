@@ -19,7 +19,7 @@ public record SetSeats(
     @Nullable Boolean none)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     Stage st = w.stage();
     if (Boolean.TRUE.equals(none)) {

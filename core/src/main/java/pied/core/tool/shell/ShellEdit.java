@@ -13,11 +13,11 @@ public interface ShellEdit extends Edit {
    *
    * @throws pied.core.units.Refusal if it cannot be done
    */
-  ShellWork.Result rebuild(ShellWork work);
+  ShellWork.ShellResult rebuild(ShellWork work);
 
   @Override
   default void make(EditSession session) {
-    ShellWork.Result done = rebuild(new ShellWork(session.space(), session.unit()));
+    ShellWork.ShellResult done = rebuild(new ShellWork(session.space(), session.unit()));
     new Followers(session, done).follow();
   }
 }

@@ -26,15 +26,15 @@ public final class ShellList {
    *
    * @param part id of the part, or null for a measure of the whole
    */
-  public record Row(@Nullable String part, List<Phrase> phrases) {}
+  public record ShellRow(@Nullable String part, List<Phrase> phrases) {}
 
   /** Rows that belong together. */
-  public record Group(String title, List<Row> rows) {}
+  public record ShellGroup(String title, List<ShellRow> rows) {}
 
   private final Space space;
   private final Shell shell;
   private final LengthUnit unit;
-  private final List<Group> groups = new ArrayList<>();
+  private final List<ShellGroup> groups = new ArrayList<>();
 
   private ShellList(Space space, LengthUnit unit) {
     this.space = space;
@@ -42,20 +42,20 @@ public final class ShellList {
     this.unit = unit;
   }
 
-  public static List<Group> of(Space space, LengthUnit unit) {
+  public static List<ShellGroup> of(Space space, LengthUnit unit) {
     ShellList list = new ShellList(space, unit);
     list.write();
     return list.groups;
   }
 
-  private Row row(String part, Consumer<Writer> how) {
+  private ShellRow row(String part, Consumer<Writer> how) {
     Writer w = new Writer(space, unit);
     how.accept(w);
-    return new Row(part, w.out);
+    return new ShellRow(part, w.out);
   }
 
   private void write() {
-    List<Row> whole = new ArrayList<>();
+    List<ShellRow> whole = new ArrayList<>();
     Edit build = BuildBuilder.builder().build();
     whole.add(
         row(
@@ -103,7 +103,7 @@ public final class ShellList {
                         + " round, "
                         + String.format(Locale.ROOT, "%.1f m³", shell.volume()))));
     whole.add(row(null, this::finishes));
-    groups.add(new Group(shell.stage() == null ? "Room" : "House", whole));
+    groups.add(new ShellGroup(shell.stage() == null ? "Room" : "House", whole));
     if (shell.stage() != null) {
       stage(build);
     }
@@ -142,7 +142,7 @@ public final class ShellList {
 
   private void stage(Edit build) {
     Stage st = shell.stage();
-    List<Row> rows = new ArrayList<>();
+    List<ShellRow> rows = new ArrayList<>();
     rows.add(
         row(
             null,
@@ -168,7 +168,7 @@ public final class ShellList {
               }
             }));
     rows.add(row(null, this::seats));
-    groups.add(new Group("Stage", rows));
+    groups.add(new ShellGroup("Stage", rows));
   }
 
   private void seats(Writer w) {
@@ -186,7 +186,7 @@ public final class ShellList {
   }
 
   private void parts() {
-    List<Row> walls = new ArrayList<>();
+    List<ShellRow> walls = new ArrayList<>();
     for (Wall wall : shell.walls()) {
       walls.add(
           row(
@@ -201,8 +201,8 @@ public final class ShellList {
                 w.text(wall.open() ? ", open" : "");
               }));
     }
-    groups.add(new Group("Walls", walls));
-    List<Row> openings = new ArrayList<>();
+    groups.add(new ShellGroup("Walls", walls));
+    List<ShellRow> openings = new ArrayList<>();
     shell
         .openings()
         .forEach(
@@ -217,7 +217,7 @@ public final class ShellList {
                             + ", "
                             + space.wallName(o.wall()))));
     group("Openings", openings);
-    List<Row> built = new ArrayList<>();
+    List<ShellRow> built = new ArrayList<>();
     shell
         .partitions()
         .forEach(p -> built.add(named(p.name().text(), p.id(), unit.fine(p.length()))));
@@ -234,14 +234,14 @@ public final class ShellList {
     group("Built in", built);
   }
 
-  private Row named(String part, String name, String measure) {
+  private ShellRow named(String part, String name, String measure) {
     String title = Character.toUpperCase(name.charAt(0)) + name.substring(1);
     return row(part, w -> w.part(title, part).text("  " + measure));
   }
 
-  private void group(String title, List<Row> rows) {
+  private void group(String title, List<ShellRow> rows) {
     if (!rows.isEmpty()) {
-      groups.add(new Group(title, rows));
+      groups.add(new ShellGroup(title, rows));
     }
   }
 }

@@ -36,15 +36,15 @@ public final class ShellWork {
    * @param said remarks, in sentences
    * @param part that was made or altered, or null if none in particular
    */
-  public record Result(
+  public record ShellResult(
       Shell shell, Map<String, String> renamed, List<String> said, @Nullable PartName part) {
-    Result of(PartName altered) {
-      return new Result(shell, renamed, said, altered);
+    ShellResult of(PartName altered) {
+      return new ShellResult(shell, renamed, said, altered);
     }
   }
 
-  Result done(Shell after, @Nullable PartName part) {
-    return new Result(after, Map.of(), List.of(), part);
+  ShellResult done(Shell after, @Nullable PartName part) {
+    return new ShellResult(after, Map.of(), List.of(), part);
   }
 
   Space space() {
@@ -124,7 +124,7 @@ public final class ShellWork {
    */
   static <P extends Part> P find(List<P> all, String wanted) {
     PartName named = PartName.read(wanted);
-    return Part.find(all, named.kind() == PartName.Kind.other ? wanted : named.id());
+    return Part.find(all, named.kind() == PartName.PartKind.other ? wanted : named.id());
   }
 
   /** The list with one part replaced or, if it is new, added. */

@@ -32,7 +32,7 @@ public record ShiftPart(
     PartName part, @Nullable PlanPoint by, @Nullable Amount up, @Nullable Boolean free)
     implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Spot way = by == null ? new Spot(0, 0) : w.spot(by, new Spot(0, 0));
     String id = need(part, "part").id();
     Shell shell = w.shell();
@@ -63,7 +63,7 @@ public record ShiftPart(
     };
   }
 
-  private ShellWork.Result opening(ShellWork w, String id, Spot way) {
+  private ShellWork.ShellResult opening(ShellWork w, String id, Spot way) {
     Opening o = ShellWork.find(w.shell().openings(), id);
     Spot middle = w.shell().wall(o.wall()).spot(o.from() + o.width() / 2, 0);
     double raised = w.length(up, 0);
@@ -74,7 +74,7 @@ public record ShiftPart(
         .rebuild(w);
   }
 
-  private static ShellWork.Result platform(ShellWork w, String id, Spot way) {
+  private static ShellWork.ShellResult platform(ShellWork w, String id, Spot way) {
     Platform p = ShellWork.find(w.shell().platforms(), id);
     Spot first = moved(p.outline().get(0), way);
     double dx = first.x() - p.outline().get(0).x();
@@ -84,7 +84,7 @@ public record ShiftPart(
     return w.done(w.shell().withPlatforms(ShellWork.put(w.shell().platforms(), next)), next.name());
   }
 
-  private static ShellWork.Result wall(ShellWork w, String name, Spot way) {
+  private static ShellWork.ShellResult wall(ShellWork w, String name, Spot way) {
     Shell shell = w.shell();
     for (Partition p : shell.partitions()) {
       if (p.id().equals(name)) {

@@ -23,7 +23,7 @@ public record SpaceExtent(@Nullable Amount width, @Nullable Amount depth) implem
   private static final Vec DEEP = new Vec(0, 0, 1);
 
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     OutlineWork outline = w.outline();
     grow(w, outline, ACROSS, width);
     grow(w, outline, DEEP, depth);

@@ -29,7 +29,7 @@ public record WallLength(String wall, Amount length, @Nullable End moves) implem
   }
 
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     int i = OutlineWork.edge(w.shell(), need(wall, "wall"));
     double wanted = w.length(need(length, "length"), w.shell().walls().get(i).length());
     return w.outline().wallLength(wall, wanted, moves).of(PartName.wall(wall));

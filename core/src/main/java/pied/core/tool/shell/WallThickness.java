@@ -16,7 +16,7 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record WallThickness(String wall, Amount thickness) implements ShellEdit {
   @Override
-  public ShellWork.Result rebuild(ShellWork w) {
+  public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     OutlineWork.edge(shell, need(wall, "wall"));
     double now = shell.thicknesses().getOrDefault(wall, shell.thickness());

@@ -113,13 +113,13 @@ public record Fill(
 
   /** What comes in steps takes the largest that fits. */
   private static double fitting(EditSession session, Piece p, Measure m, double wanted) {
-    Sizing.Rule rule = session.space().article(p).sizing().rule(m);
+    Sizing.SizingRule rule = session.space().article(p).sizing().rule(m);
     boolean steps = !(rule instanceof Sizing.Free) && rule.least() < rule.most();
     double nearest = rule.nearest(wanted);
     if (!steps || nearest <= wanted + 1e-9 || wanted < rule.least()) {
       return steps ? nearest : wanted;
     }
-    if (rule instanceof Sizing.Steps s) {
+    if (rule instanceof Sizing.SizingSteps s) {
       return nearest - s.by();
     }
     return ((Sizing.Listed) rule)

@@ -13,13 +13,13 @@ import pied.core.catalog.Article;
  * @param alongSpace whether it is measured across, up and deep in the space
  */
 public record Handling(
-    @Nullable At at,
+    @Nullable HandlingAt at,
     @Nullable String hold,
     @Nullable String about,
     @Nullable Together together,
     boolean alongSpace) {
   /** What is being done. */
-  public enum At {
+  public enum HandlingAt {
     size,
     turn
   }

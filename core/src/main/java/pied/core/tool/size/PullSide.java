@@ -47,7 +47,7 @@ public record PullSide(
   /** Neighbours whose faces count are no farther, metres. */
   private static final double AROUND = 3;
 
-  private record Snap(double by, String words) {}
+  private record PullSnap(double by, String words) {}
 
   @Override
   public void make(EditSession session) {
@@ -57,13 +57,13 @@ public record PullSide(
     Sight s = need(ray, "ray");
     Vec middle = p.pose().apply(side.middle(p.size()));
     double by = along(middle, out, s) - (grip == null ? 0 : along(middle, out, grip));
-    Snap snap = near > 0 ? snap(session.space(), p, middle, out, by) : null;
+    PullSnap snap = near > 0 ? snap(session.space(), p, middle, out, by) : null;
     double pulled = snap == null ? by : snap.by();
     Hold stays = Hold.read(hold);
     boolean both = stays.along(m) != null && stays.along(m) == 0;
     int end = side == Side.left || side == Side.back || side == Side.under ? 1 : -1;
     Article article = session.space().article(p);
-    Sizing.Rule rule = article.sizing().rule(m);
+    Sizing.SizingRule rule = article.sizing().rule(m);
     double wanted = m.of(p.size()) + (both ? 2 : 1) * pulled;
     double can = Math.max(Size.LEAST, Math.min(Size.MOST, rule.nearest(wanted)));
     double[] asked = {Double.NaN, Double.NaN, Double.NaN};
@@ -96,12 +96,12 @@ public record PullSide(
   /**
    * What is near where the side is pulled to: the nearest of what it would touch or be level with.
    */
-  private Snap snap(Space space, Piece p, Vec middle, Vec out, double by) {
+  private PullSnap snap(Space space, Piece p, Vec middle, Vec out, double by) {
     Set<String> own = space.withCarried(List.of(p.id()));
-    Snap best = null;
+    PullSnap best = null;
     Reach reach = Reach.of(space, p, side, own, Math.abs(by) + near + 1);
     if (reach != null && Math.abs(reach.distance() - by) < near) {
-      best = new Snap(reach.distance(), p.name() + " reaches " + reach.toName());
+      best = new PullSnap(reach.distance(), p.name() + " reaches " + reach.toName());
     }
     Vec around = new Vec(AROUND, AROUND, AROUND);
     for (Body b : space.bodies().near(new Box(middle.minus(around), middle.plus(around)))) {
@@ -115,7 +115,7 @@ public record PullSide(
         boolean level = Math.abs(Math.abs(looks.dot(out)) - 1) < 1e-6;
         if (level && Math.abs(at - by) < (best == null ? near : Math.abs(best.by() - by))) {
           best =
-              new Snap(
+              new PullSnap(
                   at,
                   "Its "
                       + side.called()

@@ -34,7 +34,7 @@ public final class SizeCaption {
     Sizing sizing = article.sizing();
     Edit edit = edit(List.of(p));
     for (Measure m : Measure.values()) {
-      Sizing.Rule rule = sizing.rule(m);
+      Sizing.SizingRule rule = sizing.rule(m);
       String value = writer.unit.fine(m.of(p.size()));
       boolean flat = article.isFlat(m);
       String can = flat ? "it is flat" : Said.in(rule.words(), writer.unit);
@@ -92,7 +92,7 @@ public final class SizeCaption {
   }
 
   private Resize edit(List<Piece> pieces) {
-    boolean sizing = handling.at() == Handling.At.size;
+    boolean sizing = handling.at() == Handling.HandlingAt.size;
     return ResizeBuilder.builder()
         .pieces(pieces.stream().map(Piece::id).toList())
         .together(handling.usually())
@@ -112,14 +112,15 @@ public final class SizeCaption {
 
   private void together(Article article) {
     Together t = handling.together(article);
-    List<Phrase.Value> all = new ArrayList<>();
+    List<Phrase.PhraseValue> all = new ArrayList<>();
     for (Together one : Together.values()) {
       if (one != Together.usual) {
-        all.add(new Phrase.Value(words(one), one.name()));
+        all.add(new Phrase.PhraseValue(words(one), one.name()));
       }
     }
     writer.out.add(
-        new Phrase.Setting(words(t), "Which measures keep their proportions", "together", all));
+        new Phrase.PhraseSetting(
+            words(t), "Which measures keep their proportions", "together", all));
   }
 
   private static String words(Together t) {
@@ -137,18 +138,19 @@ public final class SizeCaption {
     String words =
         handling.hold() == null ? "what touches or carries it" : Hold.read(handling.hold()).words();
     writer.out.add(
-        new Phrase.Setting(words, "What stays where it is while it is sized", "hold", List.of()));
+        new Phrase.PhraseSetting(
+            words, "What stays where it is while it is sized", "hold", List.of()));
     writer.text(" stays; ");
   }
 
   private void along() {
-    List<Phrase.Value> ways =
+    List<Phrase.PhraseValue> ways =
         List.of(
-            new Phrase.Value("along its own sides", ""),
-            new Phrase.Value("across and deep in the space", "true"));
+            new Phrase.PhraseValue("along its own sides", ""),
+            new Phrase.PhraseValue("across and deep in the space", "true"));
     writer.text("measured ");
     writer.out.add(
-        new Phrase.Setting(
+        new Phrase.PhraseSetting(
             ways.get(handling.alongSpace() ? 1 : 0).text(),
             "Which way it is measured",
             "alongSpace",

@@ -34,7 +34,7 @@ import pied.core.units.Said;
  *
  * @param pieces the lead last; a group of which all is named goes as one
  * @param along the direction; across if none is said
- * @param wall the name of the wall, of {@link Line#wall}
+ * @param wall the name of the wall, of {@link SpaceOutLine#wall}
  * @param how even gaps if nothing is said
  * @param by the gap, or the distance between middles
  * @param from what stays where it is; the ends for even gaps, else the first
@@ -44,16 +44,16 @@ import pied.core.units.Said;
 @RecordBuilder
 public record SpaceOut(
     List<String> pieces,
-    @Nullable Line along,
+    @Nullable SpaceOutLine along,
     @Nullable String wall,
-    @Nullable How how,
+    @Nullable SpaceOutHow how,
     @Nullable Amount by,
-    @Nullable From from,
+    @Nullable SpaceOutFrom from,
     @Nullable Boolean boxes)
     implements Edit, SpaceOutBuilder.With {
 
   /** Directions along which to space out. */
-  public enum Line {
+  public enum SpaceOutLine {
     across,
     deep,
     high,
@@ -67,7 +67,7 @@ public record SpaceOut(
   }
 
   /** How they are spaced. */
-  public enum How {
+  public enum SpaceOutHow {
     /** Even gaps; the outer two stay. */
     even,
     gap,
@@ -77,7 +77,7 @@ public record SpaceOut(
   }
 
   /** What stays. */
-  public enum From {
+  public enum SpaceOutFrom {
     ends,
     /** Nothing: even gaps to what is on both sides of them too. */
     beside,
@@ -90,8 +90,8 @@ public record SpaceOut(
   @Override
   public void make(EditSession session) {
     List<Bulk> all = Bulk.of(session, session.chosen(pieces));
-    How h = how == null ? How.even : how;
-    From stays = stays(session.space());
+    SpaceOutHow h = how == null ? SpaceOutHow.even : how;
+    SpaceOutFrom stays = stays(session.space());
     check(all, h, stays);
     Bulk lead = all.get(all.size() - 1);
     Vec way = way(session, all);
@@ -99,7 +99,7 @@ public record SpaceOut(
     all.forEach(b -> middles.put(b, b.middle(way)));
     List<Bulk> order = new ArrayList<>(all);
     order.sort(Comparator.comparingDouble(middles::get));
-    if (stays == From.beside) {
+    if (stays == SpaceOutFrom.beside) {
       between(session, order, way);
       return;
     }
@@ -113,7 +113,7 @@ public record SpaceOut(
         };
     Map<Bulk, Vec> ways = new LinkedHashMap<>();
     for (int i = 0; i < order.size(); i++) {
-      boolean outer = stays == From.ends && (i == 0 || i == order.size() - 1);
+      boolean outer = stays == SpaceOutFrom.ends && (i == 0 || i == order.size() - 1);
       ways.put(order.get(i), outer ? Vec.ZERO : way.times(shifts[i] - off));
     }
     Bulk.move(session, ways, Math.abs(way.y()) < 1e-9);
@@ -123,15 +123,15 @@ public record SpaceOut(
    * What stays if nothing is said: with even gaps the outer two, but of what is fixed to a wall
    * between openings nothing does, and the gaps are even to those too; else the first.
    */
-  public From stays(Space space) {
+  public SpaceOutFrom stays(Space space) {
     if (from != null) {
       return from;
     }
-    if (how != null && how != How.even) {
-      return From.first;
+    if (how != null && how != SpaceOutHow.even) {
+      return SpaceOutFrom.first;
     }
     Wall w = wall(space);
-    return w != null && Sides.openings(space, pieces, w) ? From.beside : From.ends;
+    return w != null && Sides.openings(space, pieces, w) ? SpaceOutFrom.beside : SpaceOutFrom.ends;
   }
 
   /** The one wall on which all of them are, along which they are spaced; null for none. */
@@ -139,8 +139,8 @@ public record SpaceOut(
     Set<On> on = new HashSet<>();
     pieces.stream().filter(space::has).forEach(id -> on.add(space.piece(id).on()));
     On one = on.size() == 1 ? on.iterator().next() : On.NOTHING;
-    Wall w = one.kind() == On.Kind.wall ? space.shell().wall(one.id()) : null;
-    return w == null || along == Line.high ? null : w;
+    Wall w = one.kind() == On.OnKind.wall ? space.shell().wall(one.id()) : null;
+    return w == null || along == SpaceOutLine.high ? null : w;
   }
 
   /** Even gaps, also to what is on both sides: the nearest opening of their wall, wall or piece. */
@@ -153,7 +153,7 @@ public record SpaceOut(
     if (Double.isNaN(low) || Double.isNaN(high)) {
       throw new Refusal("There is nothing on one side of them; let the outer two stay.");
     }
-    double[] touch = shifts(session, order, way, How.touching, false);
+    double[] touch = shifts(session, order, way, SpaceOutHow.touching, false);
     // touching from the first on, all of them would be so long
     double room = low + high - touch[order.size() - 1];
     double gap = room / (order.size() + 1);
@@ -190,10 +190,10 @@ public record SpaceOut(
     while (pulled < last && !order.get(pulled).moves(piece)) {
       pulled++;
     }
-    From stays = stays(session.space());
-    boolean free = stays == From.ends || stays == From.beside;
+    SpaceOutFrom stays = stays(session.space());
+    boolean free = stays == SpaceOutFrom.ends || stays == SpaceOutFrom.beside;
     // what lies farther off stays where neither end does
-    From end = free ? (2 * pulled >= last ? From.first : From.last) : stays;
+    SpaceOutFrom end = free ? (2 * pulled >= last ? SpaceOutFrom.first : SpaceOutFrom.last) : stays;
     double fixed =
         switch (end) {
           case last -> last;
@@ -204,28 +204,32 @@ public record SpaceOut(
     if (Math.abs(pulled - fixed) < 0.25) {
       return this; // it is the one that stays
     }
-    boolean middles = how == How.middles;
+    boolean middles = how == SpaceOutHow.middles;
     double now =
-        middles ? apart(session) : -shifts(session, order, way, How.touching, false)[last] / last;
+        middles
+            ? apart(session)
+            : -shifts(session, order, way, SpaceOutHow.touching, false)[last] / last;
     double next = now + by.dot(way) / (pulled - fixed);
     double tidy = Math.max(0, Math.round(next / step) * Math.round(step * 1000) / 1000.0);
-    return withHow(middles ? How.middles : How.gap).withBy(Amount.of(tidy)).withFrom(end);
+    return withHow(middles ? SpaceOutHow.middles : SpaceOutHow.gap)
+        .withBy(Amount.of(tidy))
+        .withFrom(end);
   }
 
-  private static void check(List<Bulk> all, How h, From stays) {
+  private static void check(List<Bulk> all, SpaceOutHow h, SpaceOutFrom stays) {
     if (all.size() < 2) {
       throw new Refusal("Select two at least to space them out; one alone has no gap.");
     }
-    if (stays == From.ends && h != How.even) {
+    if (stays == SpaceOutFrom.ends && h != SpaceOutHow.even) {
       throw new Refusal("With an exact distance the outer two cannot both stay; say which does.");
     }
-    if (stays == From.beside && h != How.even) {
+    if (stays == SpaceOutFrom.beside && h != SpaceOutHow.even) {
       throw new Refusal("To both sides only even gaps can be given.");
     }
-    if (h == How.even && stays != From.ends && stays != From.beside) {
+    if (h == SpaceOutHow.even && stays != SpaceOutFrom.ends && stays != SpaceOutFrom.beside) {
       throw new Refusal("With even gaps the outer two stay; give a gap to keep another.");
     }
-    if (stays == From.ends && all.size() < 3) {
+    if (stays == SpaceOutFrom.ends && all.size() < 3) {
       throw new Refusal(
           "Even gaps are between three at least, since the outer two stay; select more, or give a"
               + " gap.");
@@ -235,7 +239,7 @@ public record SpaceOut(
   private Vec way(EditSession session, List<Bulk> all) {
     Vec right = all.get(all.size() - 1).lead().pose().direct(new Vec(1, 0, 0));
     Vec front = all.get(all.size() - 1).lead().pose().direct(new Vec(0, 0, 1));
-    return switch (along == null ? Line.across : along) {
+    return switch (along == null ? SpaceOutLine.across : along) {
       case across -> new Vec(1, 0, 0);
       case deep -> new Vec(0, 0, 1);
       case high -> Vec.UP;
@@ -272,10 +276,11 @@ public record SpaceOut(
   }
 
   /** How far each goes along the direction when the first one stays, metres. */
-  private double[] shifts(EditSession session, List<Bulk> order, Vec way, How h, boolean said) {
+  private double[] shifts(
+      EditSession session, List<Bulk> order, Vec way, SpaceOutHow h, boolean said) {
     int n = order.size();
     double[] shifts = new double[n];
-    if (h == How.middles) {
+    if (h == SpaceOutHow.middles) {
       double apart = apart(session);
       for (int i = 1; i < n; i++) {
         double now = order.get(i).middle(way) - order.get(i - 1).middle(way);
@@ -297,8 +302,9 @@ public record SpaceOut(
       touch[i] = by;
       all += by;
     }
-    double gap = h == How.touching ? 0 : h == How.gap ? apart(session) : -all / (n - 1);
-    if (h == How.even && gap < -1e-9) {
+    double gap =
+        h == SpaceOutHow.touching ? 0 : h == SpaceOutHow.gap ? apart(session) : -all / (n - 1);
+    if (h == SpaceOutHow.even && gap < -1e-9) {
       throw tooLong(all);
     }
     for (int i = 1; i < n; i++) {
@@ -326,10 +332,11 @@ public record SpaceOut(
         "There is no room for them between the outer two: " + Said.length(lacking) + " is lacking.",
         List.of(
             new Offer(
-                "Touching, from the first", List.of(withHow(How.touching).withFrom(From.first))),
+                "Touching, from the first",
+                List.of(withHow(SpaceOutHow.touching).withFrom(SpaceOutFrom.first))),
             new Offer(
                 "Touching, from the middle",
-                List.of(withHow(How.touching).withFrom(From.middle)))));
+                List.of(withHow(SpaceOutHow.touching).withFrom(SpaceOutFrom.middle)))));
   }
 
   private void say(EditSession session, double gap, int passing) {

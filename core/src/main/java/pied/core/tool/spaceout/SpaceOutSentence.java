@@ -14,29 +14,29 @@ import pied.core.say.Points;
 import pied.core.say.Reading;
 import pied.core.say.Sentence;
 import pied.core.say.Ways;
-import pied.core.tool.spaceout.SpaceOut.From;
-import pied.core.tool.spaceout.SpaceOut.How;
-import pied.core.tool.spaceout.SpaceOut.Line;
+import pied.core.tool.spaceout.SpaceOut.SpaceOutFrom;
+import pied.core.tool.spaceout.SpaceOut.SpaceOutHow;
+import pied.core.tool.spaceout.SpaceOut.SpaceOutLine;
 
 /** Such as "even gaps", "0.25 apart along wall A, the last stays", "touching, deep". */
 final class SpaceOutSentence implements Sentence<SpaceOut> {
-  private static final Map<Line, String> LINES = new EnumMap<>(Line.class);
-  private static final Ways<Line> WAYS = new Ways<>(LINES, Line.wall);
-  private static final Map<From, String> FROM = new EnumMap<>(From.class);
+  private static final Map<SpaceOutLine, String> LINES = new EnumMap<>(SpaceOutLine.class);
+  private static final Ways<SpaceOutLine> WAYS = new Ways<>(LINES, SpaceOutLine.wall);
+  private static final Map<SpaceOutFrom, String> FROM = new EnumMap<>(SpaceOutFrom.class);
 
   static {
-    LINES.put(Line.across, "across");
-    LINES.put(Line.deep, "deep");
-    LINES.put(Line.high, "high");
-    LINES.put(Line.width, "along the width of the lead");
-    LINES.put(Line.depth, "along the depth of the lead");
-    LINES.put(Line.line, "from the first to the last");
-    FROM.put(From.ends, "the outer two stay");
-    FROM.put(From.beside, "even to what is beside them");
-    FROM.put(From.first, "the first stays");
-    FROM.put(From.last, "the last stays");
-    FROM.put(From.middle, "the middle stays");
-    FROM.put(From.lead, "the lead stays");
+    LINES.put(SpaceOutLine.across, "across");
+    LINES.put(SpaceOutLine.deep, "deep");
+    LINES.put(SpaceOutLine.high, "high");
+    LINES.put(SpaceOutLine.width, "along the width of the lead");
+    LINES.put(SpaceOutLine.depth, "along the depth of the lead");
+    LINES.put(SpaceOutLine.line, "from the first to the last");
+    FROM.put(SpaceOutFrom.ends, "the outer two stay");
+    FROM.put(SpaceOutFrom.beside, "even to what is beside them");
+    FROM.put(SpaceOutFrom.first, "the first stays");
+    FROM.put(SpaceOutFrom.last, "the last stays");
+    FROM.put(SpaceOutFrom.middle, "the middle stays");
+    FROM.put(SpaceOutFrom.lead, "the lead stays");
   }
 
   @Override
@@ -67,10 +67,10 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
   private static @Nullable SpaceOut how(Reading r, Nouns n, SpaceOut e) {
     r.quietly("with|to");
     if (r.is("even gaps|evenly spaced|evenly")) {
-      return e.withHow(How.even);
+      return e.withHow(SpaceOutHow.even);
     }
     if (r.is("touching")) {
-      return e.withHow(How.touching);
+      return e.withHow(SpaceOutHow.touching);
     }
     r.quietly("gaps of");
     Amount by = r.length("a length");
@@ -78,9 +78,11 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
       return null;
     }
     if (r.is("from middle to middle")) {
-      return e.withHow(How.middles).withBy(by);
+      return e.withHow(SpaceOutHow.middles).withBy(by);
     }
-    return r.is("apart|gaps|between them|between sides") ? e.withHow(How.gap).withBy(by) : null;
+    return r.is("apart|gaps|between them|between sides")
+        ? e.withHow(SpaceOutHow.gap).withBy(by)
+        : null;
   }
 
   private static @Nullable SpaceOut line(Reading r, Nouns n, SpaceOut e) {
@@ -88,7 +90,7 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
   }
 
   private static @Nullable SpaceOut from(Reading r, Nouns n, SpaceOut e) {
-    for (Map.Entry<From, String> f : FROM.entrySet()) {
+    for (Map.Entry<SpaceOutFrom, String> f : FROM.entrySet()) {
       if (r.is(f.getValue())) {
         return e.withFrom(f.getKey());
       }
@@ -105,13 +107,13 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
 
   @Override
   public void write(Writer w, SpaceOut e) {
-    How how = e.how() == null ? How.even : e.how();
-    From from = e.stays(w.space);
-    boolean even = how == How.even;
+    SpaceOutHow how = e.how() == null ? SpaceOutHow.even : e.how();
+    SpaceOutFrom from = e.stays(w.space);
+    boolean even = how == SpaceOutHow.even;
     SpaceOut exact = e.withFrom(even ? null : e.from());
     Amount by = e.by() == null ? Amount.of(0.2) : e.by();
     w.text("Space out ");
-    if (how == How.gap || how == How.middles) {
+    if (how == SpaceOutHow.gap || how == SpaceOutHow.middles) {
       w.field(Points.length(w, by), "How far apart", "by", e).text(" ");
     }
     String words =
@@ -125,12 +127,12 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
         words,
         "How",
         new Phrase.Option(
-            "even gaps", e.withFrom(even ? e.from() : null).withHow(How.even).withBy(null)),
-        new Phrase.Option("apart", exact.withHow(How.gap).withBy(by)),
-        new Phrase.Option("touching", exact.withHow(How.touching).withBy(null)),
-        new Phrase.Option("from middle to middle", exact.withHow(How.middles).withBy(by)));
+            "even gaps", e.withFrom(even ? e.from() : null).withHow(SpaceOutHow.even).withBy(null)),
+        new Phrase.Option("apart", exact.withHow(SpaceOutHow.gap).withBy(by)),
+        new Phrase.Option("touching", exact.withHow(SpaceOutHow.touching).withBy(null)),
+        new Phrase.Option("from middle to middle", exact.withHow(SpaceOutHow.middles).withBy(by)));
     w.text(", ");
-    Line line = e.along() == null ? Line.across : e.along();
+    SpaceOutLine line = e.along() == null ? SpaceOutLine.across : e.along();
     w.choice(
         WAYS.text(line, e.wall()),
         "Direction",
@@ -140,7 +142,8 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
         FROM.get(from),
         "What stays",
         FROM.entrySet().stream()
-            .filter(f -> even == (f.getKey() == From.ends || f.getKey() == From.beside))
+            .filter(
+                f -> even == (f.getKey() == SpaceOutFrom.ends || f.getKey() == SpaceOutFrom.beside))
             .map(f -> new Phrase.Option(f.getValue(), e.withFrom(f.getKey())))
             .toArray(Phrase.Option[]::new));
     w.text(", ");

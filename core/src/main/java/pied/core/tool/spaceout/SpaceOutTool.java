@@ -14,8 +14,8 @@ import pied.core.space.Space;
 import pied.core.space.Wall;
 import pied.core.tool.Beginning;
 import pied.core.tool.Tool;
-import pied.core.tool.spaceout.SpaceOut.How;
-import pied.core.tool.spaceout.SpaceOut.Line;
+import pied.core.tool.spaceout.SpaceOut.SpaceOutHow;
+import pied.core.tool.spaceout.SpaceOut.SpaceOutLine;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 
@@ -42,17 +42,17 @@ public final class SpaceOutTool implements Tool {
     Vec spread = Beginning.spread(space, pieces);
     SpaceOut e = SpaceOutBuilder.builder().pieces(pieces).build();
     On on = space.piece(pieces.get(0)).on();
-    Wall wall = on.kind() == On.Kind.wall ? space.shell().wall(on.id()) : null;
+    Wall wall = on.kind() == On.OnKind.wall ? space.shell().wall(on.id()) : null;
     boolean oneWall =
         wall != null && pieces.stream().allMatch(id -> space.piece(id).on().equals(on));
     e =
         oneWall
-            ? e.withAlong(Line.wall).withWall("wall:" + wall.name())
-            : e.withAlong(spread.x() >= spread.z() ? Line.across : Line.deep);
-    if (pieces.size() < 3 && e.stays(space) != SpaceOut.From.beside) {
-      return e.withHow(How.gap).withBy(Amount.of(0.2));
+            ? e.withAlong(SpaceOutLine.wall).withWall("wall:" + wall.name())
+            : e.withAlong(spread.x() >= spread.z() ? SpaceOutLine.across : SpaceOutLine.deep);
+    if (pieces.size() < 3 && e.stays(space) != SpaceOut.SpaceOutFrom.beside) {
+      return e.withHow(SpaceOutHow.gap).withBy(Amount.of(0.2));
     }
-    return fits(space, e) ? e : e.withHow(How.touching);
+    return fits(space, e) ? e : e.withHow(SpaceOutHow.touching);
   }
 
   private static boolean fits(Space space, Edit e) {

@@ -62,18 +62,18 @@ public record Trail(
     @Nullable Amount gap,
     @Nullable Amount pitch,
     @Nullable Amount offset,
-    @Nullable Rule.Facing facing,
+    @Nullable Rule.RepeatFacing facing,
     @Nullable Amount turn,
     @Nullable Boolean refill)
     implements Edit, TrailBuilder.With {
 
-  private record Line(List<Spot> spots, boolean closed, @Nullable String along, double high) {}
+  private record TrailLine(List<Spot> spots, boolean closed, @Nullable String along, double high) {}
 
   @Override
   public void make(EditSession session) {
     Repeating r = Repeating.of(session, pieces, group, of);
     TrailRule old = r.old(TrailRule.class);
-    Line line = line(r);
+    TrailLine line = line(r);
     Piece first = r.first();
     if (old == null) {
       if (line == null) {
@@ -91,7 +91,7 @@ public record Trail(
               null,
               false,
               by ? 0.0 : null,
-              by ? Rule.Facing.inward : Rule.Facing.along,
+              by ? Rule.RepeatFacing.inward : Rule.RepeatFacing.along,
               0,
               high);
     } else if (line != null) {
@@ -118,7 +118,7 @@ public record Trail(
       next = next.withOffset(r.length(offset, old.offset() == null ? 0 : old.offset()));
     }
     if (facing != null) {
-      double fixed = facing == Rule.Facing.fixed && first != null ? first.turn() : 0;
+      double fixed = facing == Rule.RepeatFacing.fixed && first != null ? first.turn() : 0;
       next = next.withFacing(facing).withTurn(fixed);
     }
     if (turn != null) {
@@ -127,7 +127,7 @@ public record Trail(
     r.lay(next, Boolean.TRUE.equals(refill));
   }
 
-  private @Nullable Line line(Repeating r) {
+  private @Nullable TrailLine line(Repeating r) {
     Space space = r.session().space();
     if (path != null) {
       List<Spot> spots = new ArrayList<>();
@@ -140,7 +140,7 @@ public record Trail(
       if (spots.size() > 500) {
         throw new Refusal("A path has up to 500 corners.");
       }
-      return new Line(spots, Boolean.TRUE.equals(closed), null, 0);
+      return new TrailLine(spots, Boolean.TRUE.equals(closed), null, 0);
     }
     if (along == null || along.isEmpty()) {
       return null;
@@ -150,7 +150,7 @@ public record Trail(
       return ofPiece(space, space.piece(first));
     }
     PartName part = PartName.read(first);
-    if (part.kind() == PartName.Kind.platform) {
+    if (part.kind() == PartName.PartKind.platform) {
       return ofPlatform(space.shell(), part.id());
     }
     return ofWalls(space.shell());
@@ -175,7 +175,7 @@ public record Trail(
   }
 
   /** Walls one after the other; those that meet are one path. */
-  private Line ofWalls(Shell shell) {
+  private TrailLine ofWalls(Shell shell) {
     List<Wall> walls = new ArrayList<>();
     for (String name : along) {
       walls.add(Walls.named(shell, name));
@@ -198,24 +198,24 @@ public record Trail(
       words.append(i == 0 ? "" : i == walls.size() - 1 ? " and " : ", ").append(w.name());
     }
     String called = (walls.size() == 1 ? "wall " : "walls ") + words;
-    return new Line(spots, false, called, 0);
+    return new TrailLine(spots, false, called, 0);
   }
 
   private static boolean meet(Wall a, Wall b) {
     return a.to().distance(b.from()) < 1e-6;
   }
 
-  private Line ofPlatform(Shell shell, String id) {
+  private TrailLine ofPlatform(Shell shell, String id) {
     Platform p = Walls.platform(shell, id);
     List<Spot> ring = new ArrayList<>(Outlines.clockwise(p.outline()));
     boolean within = !Boolean.FALSE.equals(inside);
     if (!within) {
       Collections.reverse(ring);
     }
-    return new Line(ring, true, "the edge of the " + id, within ? p.height() : 0);
+    return new TrailLine(ring, true, "the edge of the " + id, within ? p.height() : 0);
   }
 
-  private Line ofPiece(Space space, Piece p) {
+  private TrailLine ofPiece(Space space, Piece p) {
     Side s = side == null ? Side.front : side;
     Vec out = s.outward();
     if (s == Side.top || s == Side.under) {
@@ -234,7 +234,7 @@ public record Trail(
         within
             ? List.of(new Spot(b.x(), b.z()), new Spot(a.x(), a.z()))
             : List.of(new Spot(a.x(), a.z()), new Spot(b.x(), b.z()));
-    return new Line(
+    return new TrailLine(
         spots, false, "the " + s.called() + " of " + p.name(), within ? space.high(p) : p.at().y());
   }
 }

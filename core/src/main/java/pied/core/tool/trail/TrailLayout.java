@@ -43,7 +43,7 @@ final class TrailLayout {
   /** How far the pieces reach from their places toward the path. */
   private double beside(PlanPath path) {
     double most = 0;
-    int legs = rule.facing() == Rule.Facing.fixed ? rule.path().size() : 1;
+    int legs = rule.facing() == Rule.RepeatFacing.fixed ? rule.path().size() : 1;
     for (int i = 0; i < legs; i++) {
       double s = path.length() * (i + 0.5) / legs;
       Vec right = right(path.direction(s));
@@ -60,7 +60,7 @@ final class TrailLayout {
   }
 
   private double turn(Vec d) {
-    if (rule.facing() == Rule.Facing.fixed) {
+    if (rule.facing() == Rule.RepeatFacing.fixed) {
       return rule.turn();
     }
     Vec front =
@@ -102,12 +102,13 @@ final class TrailLayout {
       stations = apart(from, way.length() - ends, rule.apart());
       said.add(stations.size() + " stand along it.");
     }
-    List<LaidOut.Place> places = new ArrayList<>();
+    List<LaidOut.LaidPlace> places = new ArrayList<>();
     for (int i = 0; i < stations.size(); i++) {
       Vec at = way.point(stations.get(i));
       double turn = turn(way.direction(stations.get(i)));
       places.add(
-          new LaidOut.Place(i, sample(i), new Stance(new Vec(at.x(), rule.high(), at.z()), turn)));
+          new LaidOut.LaidPlace(
+              i, sample(i), new Stance(new Vec(at.x(), rule.high(), at.z()), turn)));
     }
     return new LaidOut(places, said);
   }

@@ -11,7 +11,7 @@ import pied.core.space.Bounds;
 import pied.core.space.Motion;
 import pied.core.space.Repetition;
 import pied.core.space.Rule.Apart;
-import pied.core.space.Rule.Facing;
+import pied.core.space.Rule.RepeatFacing;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.tool.repeat.Arrangement;
@@ -44,7 +44,7 @@ public record TrailRule(
     @Nullable Apart apart,
     boolean spaced,
     @Nullable Double offset,
-    Facing facing,
+    RepeatFacing facing,
     double turn,
     double high)
     implements Arrangement, TrailRuleBuilder.With {
@@ -54,7 +54,7 @@ public record TrailRule(
 
   @Override
   public TrailRule moved(Motion m) {
-    double t = facing == Facing.fixed ? turn + m.turn() : turn;
+    double t = facing == RepeatFacing.fixed ? turn + m.turn() : turn;
     return withPath(path.stream().map(m::of).toList()).withTurn(t);
   }
 

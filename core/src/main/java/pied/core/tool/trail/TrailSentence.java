@@ -15,7 +15,7 @@ import pied.core.say.Points;
 import pied.core.say.Reading;
 import pied.core.say.Sentence;
 import pied.core.space.PartName;
-import pied.core.space.Rule.Facing;
+import pied.core.space.Rule.RepeatFacing;
 import pied.core.tool.repeat.Repeated;
 
 /**
@@ -100,7 +100,7 @@ public final class TrailSentence implements Sentence<Trail> {
   }
 
   private static @Nullable Trail facing(Reading r, Nouns n, Trail e) {
-    for (Map.Entry<Facing, String> f : Repeated.FACING.entrySet()) {
+    for (Map.Entry<RepeatFacing, String> f : Repeated.FACING.entrySet()) {
       if (r.is(f.getValue())) {
         return e.withFacing(f.getKey());
       }
@@ -148,8 +148,10 @@ public final class TrailSentence implements Sentence<Trail> {
     if (e.offset() != null) {
       w.text(", ").field(Points.length(w, e.offset()), "How far off it", "offset", e).text(" off");
     }
-    Facing facing =
-        e.facing() != null ? e.facing() : e.path() == null ? Facing.inward : Facing.along;
+    RepeatFacing facing =
+        e.facing() != null
+            ? e.facing()
+            : e.path() == null ? RepeatFacing.inward : RepeatFacing.along;
     w.text(", ").choice(Repeated.FACING.get(facing), "How they face", facings(e));
     if (e.turn() != null) {
       w.text(", turned ").field(Points.angle(e.turn()), "Turn", "turn", e);
@@ -227,7 +229,7 @@ public final class TrailSentence implements Sentence<Trail> {
       return "the " + s.called() + " of " + Nouns.name(w.space, along.get(0));
     }
     PartName first = PartName.read(along.get(0));
-    if (first.kind() == PartName.Kind.platform) {
+    if (first.kind() == PartName.PartKind.platform) {
       return "the edge of " + first.id();
     }
     List<String> names = along.stream().map(a -> PartName.read(a).id()).toList();

@@ -63,10 +63,10 @@ public record Along(List<String> pieces, String to, @Nullable Side side, @Nullab
       return other.turn() + Math.rint(off / 90) * 90;
     }
     PartName part = PartName.read(what);
-    if (part.kind() == PartName.Kind.platform) {
+    if (part.kind() == PartName.PartKind.platform) {
       return edge(space.shell(), part.id(), p.at());
     }
-    Wall wall = part.kind() == PartName.Kind.wall ? space.shell().wall(part.id()) : null;
+    Wall wall = part.kind() == PartName.PartKind.wall ? space.shell().wall(part.id()) : null;
     if (wall == null) {
       throw new Refusal("It runs along a wall, a platform or a piece; click one.");
     }

@@ -21,10 +21,10 @@ import pied.core.units.Refusal;
  * Turns pieces so that their fronts look toward something.
  *
  * @param what they face
- * @param at a point, for {@link What#point}, metres
- * @param ray for {@link What#point} as well: a line of sight, which counts where it passes the
+ * @param at a point, for {@link FaceWhat#point}, metres
+ * @param ray for {@link FaceWhat#point} as well: a line of sight, which counts where it passes the
  *     height of the foot
- * @param piece for {@link What#piece}
+ * @param piece for {@link FaceWhat#piece}
  * @param away whether they look away from it
  * @param step the turn is a multiple of this, degrees; null or 0 for exactly there
  * @param about as in {@link Turn}
@@ -34,7 +34,7 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record Face(
     List<String> pieces,
-    What what,
+    FaceWhat what,
     @Nullable Vec at,
     @Nullable Sight ray,
     @Nullable String piece,
@@ -44,7 +44,7 @@ public record Face(
     @Nullable Boolean together)
     implements Edit {
   /** What one can face. */
-  public enum What {
+  public enum FaceWhat {
     point,
     piece,
     /** The last of the pieces, which stays as it is. */
@@ -60,10 +60,10 @@ public record Face(
   public void make(EditSession session) {
     need(what, "what");
     List<String> ids = session.tops(session.chosen(pieces));
-    if (what == What.eachOther && ids.size() != 2) {
+    if (what == FaceWhat.eachOther && ids.size() != 2) {
       throw new Refusal("Two pieces face each other; select two.");
     }
-    List<String> turned = what == What.lead ? ids.subList(0, ids.size() - 1) : ids;
+    List<String> turned = what == FaceWhat.lead ? ids.subList(0, ids.size() - 1) : ids;
     if (turned.isEmpty()) {
       throw new Refusal("Select what is to face the lead as well; the lead is picked last.");
     }

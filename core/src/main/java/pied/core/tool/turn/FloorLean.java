@@ -5,7 +5,7 @@ import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 
 /** How a piece leans that stands square on a sloping floor. */
@@ -18,7 +18,11 @@ public final class FloorLean {
     Bodies.RayMet met =
         space
             .bodies()
-            .ray(from, Vec.DOWN, 1e3, b -> PartName.is(b, Kind.floor, Kind.platform, Kind.flight));
+            .ray(
+                from,
+                Vec.DOWN,
+                1e3,
+                b -> PartName.is(b, PartKind.floor, PartKind.platform, PartKind.flight));
     if (met == null || met.normal().y() > 1 - 1e-12) {
       return Lean.NONE;
     }

@@ -70,7 +70,7 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
     }
     session.set(q.moved(there.times(met.stop().distance())));
     session.settle(List.of(p.id()), false);
-    if (!PartName.is(met.body(), PartName.Kind.wall)) {
+    if (!PartName.is(met.body(), PartName.PartKind.wall)) {
       session.say(p.name() + " leans against " + session.space().nameOf(met.body().id()) + ".");
     }
   }

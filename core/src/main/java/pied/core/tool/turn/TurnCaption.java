@@ -78,7 +78,7 @@ public final class TurnCaption {
   private void about() {
     writer.text(", turned about ");
     writer.out.add(
-        new Phrase.Setting(
+        new Phrase.PhraseSetting(
             Hold.pivot(handling.about()).words(), "What it is turned about", "about", List.of()));
   }
 
@@ -162,18 +162,18 @@ public final class TurnCaption {
         "What it shall face",
         stage
             ? new Phrase.Option[] {
-              face(ids, "the audience", Face.What.audience, false),
-              face(ids, "away from the audience", Face.What.audience, true),
-              face(ids, "the nearest wall", Face.What.wall, false),
-              face(ids, "away from the nearest wall", Face.What.wall, true)
+              face(ids, "the audience", Face.FaceWhat.audience, false),
+              face(ids, "away from the audience", Face.FaceWhat.audience, true),
+              face(ids, "the nearest wall", Face.FaceWhat.wall, false),
+              face(ids, "away from the nearest wall", Face.FaceWhat.wall, true)
             }
             : new Phrase.Option[] {
-              face(ids, "the nearest wall", Face.What.wall, false),
-              face(ids, "away from the nearest wall", Face.What.wall, true)
+              face(ids, "the nearest wall", Face.FaceWhat.wall, false),
+              face(ids, "away from the nearest wall", Face.FaceWhat.wall, true)
             });
   }
 
-  private Phrase.Option face(List<String> ids, String words, Face.What what, boolean away) {
+  private Phrase.Option face(List<String> ids, String words, Face.FaceWhat what, boolean away) {
     return new Phrase.Option(
         words,
         FaceBuilder.builder()

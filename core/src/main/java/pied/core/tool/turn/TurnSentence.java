@@ -44,23 +44,23 @@ final class TurnSentence implements Sentence<Turn> {
   private static Edit face(Reading r, Nouns n) {
     FaceBuilder e = FaceBuilder.builder().pieces(n.selected());
     if (r.is("each other|one another")) {
-      return e.what(Face.What.eachOther).build();
+      return e.what(Face.FaceWhat.eachOther).build();
     }
     if (r.is("the audience")) {
-      return e.what(Face.What.audience).build();
+      return e.what(Face.FaceWhat.audience).build();
     }
     if (r.is("the nearest wall|the wall")) {
-      return e.what(Face.What.wall).build();
+      return e.what(Face.FaceWhat.wall).build();
     }
     if (r.is("away from the nearest wall|away from the wall|into the room")) {
-      return e.what(Face.What.wall).away(true).build();
+      return e.what(Face.FaceWhat.wall).away(true).build();
     }
     String piece = n.piece();
     if (piece == null) {
       throw r.unread();
     }
     List<String> others = n.selected().stream().filter(id -> !id.equals(piece)).toList();
-    return e.what(Face.What.piece).piece(piece).pieces(others).build();
+    return e.what(Face.FaceWhat.piece).piece(piece).pieces(others).build();
   }
 
   @Override

@@ -8,7 +8,7 @@ import pied.core.point.Drawn;
 import pied.core.point.Pointed;
 import pied.core.space.Space;
 import pied.core.space.Wall;
-import pied.core.tool.twin.TwinLine.By;
+import pied.core.tool.twin.TwinLine.TwinBy;
 import pied.core.units.LengthUnit;
 
 /** The line of twins goes where one clicks. */
@@ -34,42 +34,44 @@ final class TwinClick implements Click<MakeTwins> {
   public MakeTwins at(Space space, LengthUnit unit, MakeTwins e, Pointed p) {
     TwinLine l = e.about();
     PlanPoint at = p.point(space.shell(), l.to() == null ? l.at() : null, unit);
-    if (l.by() == By.drawn) {
+    if (l.by() == TwinBy.drawn) {
       return l.at() == null || l.to() != null
-          ? about(e, By.drawn, at, null)
-          : about(e, By.drawn, l.at(), at);
+          ? about(e, TwinBy.drawn, at, null)
+          : about(e, TwinBy.drawn, l.at(), at);
     }
-    if (l.by() == By.point) {
-      return about(e, By.point, at, null);
+    if (l.by() == TwinBy.point) {
+      return about(e, TwinBy.point, at, null);
     }
     double x = at.x().number() - space.shell().datum().x();
     double z = at.z().number() - space.shell().datum().z();
-    if (l.by() == By.deep) {
-      return about(e, By.deep, new PlanPoint(null, Pointed.amount(z)), null);
+    if (l.by() == TwinBy.deep) {
+      return about(e, TwinBy.deep, new PlanPoint(null, Pointed.amount(z)), null);
     }
     Wall wall = p.wall(space.shell());
     return wall != null
-        ? e.withAbout(new TwinLine(By.wall, "wall:" + wall.name(), null, null))
-        : about(e, By.across, new PlanPoint(Pointed.amount(x), null), null);
+        ? e.withAbout(new TwinLine(TwinBy.wall, "wall:" + wall.name(), null, null))
+        : about(e, TwinBy.across, new PlanPoint(Pointed.amount(x), null), null);
   }
 
-  private static MakeTwins about(MakeTwins e, By by, PlanPoint at, @Nullable PlanPoint to) {
+  private static MakeTwins about(MakeTwins e, TwinBy by, PlanPoint at, @Nullable PlanPoint to) {
     return e.withAbout(new TwinLine(by, null, at, to));
   }
 
   @Override
   public @Nullable MakeTwins back(MakeTwins e) {
     TwinLine l = e.about();
-    if (l.by() != By.drawn || l.at() == null) {
+    if (l.by() != TwinBy.drawn || l.at() == null) {
       return null;
     }
-    return l.to() == null ? about(e, By.drawn, null, null) : about(e, By.drawn, l.at(), null);
+    return l.to() == null
+        ? about(e, TwinBy.drawn, null, null)
+        : about(e, TwinBy.drawn, l.at(), null);
   }
 
   @Override
   public @Nullable Drawn drawn(MakeTwins e, LengthUnit unit) {
     TwinLine l = e.about();
-    if (l.by() == By.point && l.at() != null || l.by() == By.drawn && l.at() != null) {
+    if (l.by() == TwinBy.point && l.at() != null || l.by() == TwinBy.drawn && l.at() != null) {
       List<PlanPoint> points = l.to() == null ? List.of(l.at()) : List.of(l.at(), l.to());
       return Drawn.of(points, false, unit);
     }

@@ -17,16 +17,16 @@ import pied.core.units.Refusal;
  * What twins are twins by.
  *
  * @param by the sort of line
- * @param wall of {@link By#wall}: the line is at a right angle to it, through its middle
- * @param at a point of the line, or the point they are turned about; of {@link By#across} only x
- *     counts and of {@link By#deep} only z
+ * @param wall of {@link TwinBy#wall}: the line is at a right angle to it, through its middle
+ * @param at a point of the line, or the point they are turned about; of {@link TwinBy#across} only
+ *     x counts and of {@link TwinBy#deep} only z
  * @param to another point of a line that was drawn
  */
 public record TwinLine(
-    By by, @Nullable String wall, @Nullable PlanPoint at, @Nullable PlanPoint to) {
+    TwinBy by, @Nullable String wall, @Nullable PlanPoint at, @Nullable PlanPoint to) {
 
   /** Sorts of lines. */
-  public enum By {
+  public enum TwinBy {
     /** The centre line of a stage; of a room the one through its middle, from back to front. */
     centre,
     /** Through the middle of a wall. */

@@ -14,7 +14,7 @@ import pied.core.say.Points;
 import pied.core.say.Reading;
 import pied.core.say.Sentence;
 import pied.core.space.PartName;
-import pied.core.tool.twin.TwinLine.By;
+import pied.core.tool.twin.TwinLine.TwinBy;
 
 /** Such as "twin about the centre line", "twin about 3.20 across", "twin turned about 3.0, 2.0". */
 final class TwinSentence implements Sentence<MakeTwins> {
@@ -30,7 +30,7 @@ final class TwinSentence implements Sentence<MakeTwins> {
     }
     if (r.is("turned about")) {
       PlanPoint at = r.is("a point") ? null : Points.two(r);
-      TwinLine point = new TwinLine(By.point, null, at, null);
+      TwinLine point = new TwinLine(TwinBy.point, null, at, null);
       return List.of(Clause.all(r, n, new MakeTwins(n.selected(), point), List.of()));
     }
     if (!r.is("about")) {
@@ -45,27 +45,27 @@ final class TwinSentence implements Sentence<MakeTwins> {
 
   static @Nullable TwinLine line(Reading r, Nouns n) {
     if (r.is("the centre line|the centre")) {
-      return new TwinLine(By.centre, null, null, null);
+      return new TwinLine(TwinBy.centre, null, null, null);
     }
     if (r.is("the middle of")) {
       String wall = n.wall();
-      return wall == null ? null : new TwinLine(By.wall, "wall:" + wall, null, null);
+      return wall == null ? null : new TwinLine(TwinBy.wall, "wall:" + wall, null, null);
     }
     if (r.is("the line from")) {
       PlanPoint a = Points.two(r);
-      return new TwinLine(By.drawn, null, a, r.is("to") ? Points.two(r) : null);
+      return new TwinLine(TwinBy.drawn, null, a, r.is("to") ? Points.two(r) : null);
     }
     if (r.is("a line")) {
-      return new TwinLine(By.drawn, null, null, null);
+      return new TwinLine(TwinBy.drawn, null, null, null);
     }
     Amount by = r.length("a length");
     if (by == null) {
       return null;
     }
     if (r.is("across")) {
-      return new TwinLine(By.across, null, new PlanPoint(by, null), null);
+      return new TwinLine(TwinBy.across, null, new PlanPoint(by, null), null);
     }
-    return r.is("deep") ? new TwinLine(By.deep, null, new PlanPoint(null, by), null) : null;
+    return r.is("deep") ? new TwinLine(TwinBy.deep, null, new PlanPoint(null, by), null) : null;
   }
 
   @Override
@@ -73,9 +73,9 @@ final class TwinSentence implements Sentence<MakeTwins> {
     TwinLine l = e.about();
     w.text("Twin ");
     List<Phrase.Option> all = new ArrayList<>();
-    all.add(option("about the centre line", e, new TwinLine(By.centre, null, null, null)));
+    all.add(option("about the centre line", e, new TwinLine(TwinBy.centre, null, null, null)));
     for (String name : Nouns.walls(w.shell)) {
-      TwinLine of = new TwinLine(By.wall, "wall:" + name, null, null);
+      TwinLine of = new TwinLine(TwinBy.wall, "wall:" + name, null, null);
       all.add(option("about the middle of wall " + name, e, of));
     }
     Amount zero = Amount.of(0);
@@ -83,14 +83,14 @@ final class TwinSentence implements Sentence<MakeTwins> {
         option(
             "about a line so far across",
             e,
-            new TwinLine(By.across, null, new PlanPoint(zero, null), null)));
+            new TwinLine(TwinBy.across, null, new PlanPoint(zero, null), null)));
     all.add(
         option(
             "about a line so far deep",
             e,
-            new TwinLine(By.deep, null, new PlanPoint(null, zero), null)));
-    all.add(option("about a line that is drawn", e, new TwinLine(By.drawn, null, null, null)));
-    all.add(option("turned about a point", e, new TwinLine(By.point, null, null, null)));
+            new TwinLine(TwinBy.deep, null, new PlanPoint(null, zero), null)));
+    all.add(option("about a line that is drawn", e, new TwinLine(TwinBy.drawn, null, null, null)));
+    all.add(option("turned about a point", e, new TwinLine(TwinBy.point, null, null, null)));
     Phrase.Option[] lines = all.toArray(Phrase.Option[]::new);
     switch (l.by()) {
       case centre -> w.choice("about the centre line", "About what", lines);

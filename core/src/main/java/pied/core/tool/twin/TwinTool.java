@@ -33,6 +33,6 @@ public final class TwinTool implements Tool {
   /** About the centre line. */
   public static Edit begin(
       Space space, LengthUnit unit, List<String> pieces, @Nullable Pointed at) {
-    return new MakeTwins(pieces, new TwinLine(TwinLine.By.centre, null, null, null));
+    return new MakeTwins(pieces, new TwinLine(TwinLine.TwinBy.centre, null, null, null));
   }
 }

@@ -323,7 +323,7 @@ class OrderTest {
                         .toList()
                         .toString())
             .toList();
-    boolean along = p.on().kind() == pied.core.piece.On.Kind.piece && ids.contains(p.on().id());
+    boolean along = p.on().kind() == pied.core.piece.On.OnKind.piece && ids.contains(p.on().id());
     Object on = along ? room.piece(p.on().id()).at() : p.on();
     return new Bare(p.form(), p.stance(), p.finishes(), p.keeping().layer(), groups, on);
   }

@@ -8,9 +8,9 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
-import pied.core.carry.Answer;
+import pied.core.carry.CarryAsk;
+import pied.core.carry.CarryResult;
 import pied.core.carry.Carrying;
-import pied.core.carry.Question;
 import pied.core.check.Snag;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -68,8 +68,8 @@ class HangingTest {
   void carriedOnThePlanItStaysAsHighAndItIsSaidHowItHangs() {
     stage.json("{'do':'hang','pieces':['t'],'below':1.5}");
     double y = truss().at().y();
-    Question q = Question.onPlan(List.of("t"), new Spot(0, -4), 0);
-    Answer a = Carrying.answer(stage.space, q, LengthUnit.M);
+    CarryAsk q = CarryAsk.onPlan(List.of("t"), new Spot(0, -4), 0);
+    CarryResult a = Carrying.answer(stage.space, q, LengthUnit.M);
     assertThat(a.pieces().get(0).at().y()).isEqualTo(y);
     assertThat(a.pieces().get(0).at().z()).isCloseTo(-4, within(1e-9));
     assertThat(a.place()).isEqualTo("hung 1.50 below the grid");
@@ -87,7 +87,7 @@ class HangingTest {
   void movedOffTheBarItHungFromItKeepsItsHeightAndThatIsSaid() {
     stage.json("{'do':'bar','at':{'x':0,'z':-2},'trim':4}");
     Piece lamp = stage.put("f", "flood", 1, -2);
-    assertThat(lamp.on().kind()).isEqualTo(On.Kind.bar);
+    assertThat(lamp.on().kind()).isEqualTo(On.OnKind.bar);
     stage.json("{'do':'moveBy','pieces':['f'],'by':{'z':0.8}}");
     assertThat(stage.piece("f").at().y()).isEqualTo(lamp.at().y());
     assertThat(stage.piece("f").on()).isEqualTo(On.CEILING);

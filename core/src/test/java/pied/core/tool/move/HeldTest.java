@@ -11,9 +11,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
 import pied.core.caption.Caption;
-import pied.core.carry.Answer;
+import pied.core.carry.CarryAsk;
+import pied.core.carry.CarryResult;
 import pied.core.carry.Carrying;
-import pied.core.carry.Question;
 import pied.core.check.Snag;
 import pied.core.phrase.Phrase;
 import pied.core.piece.On;
@@ -93,8 +93,8 @@ class HeldTest {
 
   @Test
   void carriedItSaysSoAndGoesOntoWhatOnePointsAt() {
-    Question q = Question.onPlan(List.of("c"), new Spot(3, 2.5), 0);
-    Answer a = Carrying.answer(room.space, q, LengthUnit.M);
+    CarryAsk q = CarryAsk.onPlan(List.of("c"), new Spot(3, 2.5), 0);
+    CarryResult a = Carrying.answer(room.space, q, LengthUnit.M);
     assertThat(a.place()).isEqualTo("held at 0.80");
     assertThat(a.pieces().get(0).at()).isEqualTo(new Vec(3, 0.8, 2.5));
     room.json(
@@ -140,8 +140,8 @@ class HeldTest {
     assertThat(stage.piece("t").on()).isEqualTo(On.CEILING);
     assertThat(Snag.of(stage.space)).isEmpty();
     stage.json("{'do':'moveTo','pieces':['t'],'to':{'upstage':'2'}}");
-    Question q = Question.onPlan(List.of("t"), new Spot(0, 0.5), 0);
-    Answer a = Carrying.answer(stage.space, q, LengthUnit.M);
+    CarryAsk q = CarryAsk.onPlan(List.of("t"), new Spot(0, 0.5), 0);
+    CarryResult a = Carrying.answer(stage.space, q, LengthUnit.M);
     assertThat(a.pieces().get(0).at().y()).isEqualTo(y);
     assertThat(a.place()).contains(" below the grid");
   }

@@ -14,10 +14,10 @@ import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 
 class DraftingTest {
-  private static Drafting.Answer ask(
+  private static Drafting.Draft ask(
       Shell into, List<Spot> corners, Spot pointer, String typed, boolean free) {
     return Drafting.next(
-        into, new Drafting.Question(corners, pointer, typed, free, 0.15, false), LengthUnit.M);
+        into, new Drafting.DraftQuestion(corners, pointer, typed, free, 0.15, false), LengthUnit.M);
   }
 
   private static Spot next(List<Spot> corners, double x, double z, String typed) {
@@ -55,12 +55,12 @@ class DraftingTest {
     List<Spot> c = new ArrayList<>(List.of(HOME, new Spot(5, 1), new Spot(5, 4)));
     assertThat(next(c, 1.11, 4.2, null)).isEqualTo(new Spot(1, 4));
     c.add(new Spot(1, 4));
-    Drafting.Answer a = ask(null, c, new Spot(1.05, 1.1), null, false);
+    Drafting.Draft a = ask(null, c, new Spot(1.05, 1.1), null, false);
     assertThat(a.closes()).isTrue();
     assertThat(a.next()).isEqualTo(HOME);
     assertThat(a.area()).isEqualTo("12.0 m²");
     assertThat(a.edges())
-        .extracting(Drafting.Edge::length)
+        .extracting(Drafting.DraftEdge::length)
         .containsExactly("4.00", "3.00", "4.00", "3.00");
     assertThat(a.edges().get(3).angle()).isEqualTo("90°");
   }
@@ -106,7 +106,9 @@ class DraftingTest {
     assertThatThrownBy(
             () ->
                 Drafting.next(
-                    null, new Drafting.Question(null, null, null, null, null, null), LengthUnit.M))
+                    null,
+                    new Drafting.DraftQuestion(null, null, null, null, null, null),
+                    LengthUnit.M))
         .isInstanceOf(Refusal.class);
   }
 }

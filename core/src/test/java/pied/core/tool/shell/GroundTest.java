@@ -120,7 +120,7 @@ class GroundTest {
     Space after = room.space;
     for (Piece p : before.pieces()) {
       boolean same = after.piece(p.id()).equals(p);
-      boolean stands = p.on().kind() == pied.core.piece.On.Kind.floor;
+      boolean stands = p.on().kind() == pied.core.piece.On.OnKind.floor;
       // what is crowded in among others would come up out of them, whatever the floor
       if (same && stands && settled(room, before, p).equals(p)) {
         Piece settled = settled(room, after, p);

@@ -40,7 +40,7 @@ class PartCaptionTest {
 
   private static String read(List<Phrase> phrases) {
     return phrases.stream()
-        .filter(p -> !(p instanceof Phrase.Swatch))
+        .filter(p -> !(p instanceof Phrase.PhraseSwatch))
         .map(Phrase::text)
         .collect(Collectors.joining());
   }
@@ -96,7 +96,7 @@ class PartCaptionTest {
       })
   void whatOneReadsTypedAgainChangesNothing(String part) {
     for (Phrase p : PartCaption.of(stage.space, PartName.read(part), LengthUnit.M)) {
-      if (p instanceof Phrase.Field) {
+      if (p instanceof Phrase.PhraseField) {
         typedAgain(p);
       }
     }
@@ -105,15 +105,15 @@ class PartCaptionTest {
   @Test
   void soDoesEveryMeasureInTheList() {
     stage.json("{'do':'build','skirtingHeight':'0.1'}");
-    for (ShellList.Group g : ShellList.of(stage.space, LengthUnit.M)) {
-      for (ShellList.Row r : g.rows()) {
+    for (ShellList.ShellGroup g : ShellList.of(stage.space, LengthUnit.M)) {
+      for (ShellList.ShellRow r : g.rows()) {
         r.phrases().forEach(this::typedAgain);
       }
     }
   }
 
   private void typedAgain(Phrase phrase) {
-    if (!(phrase instanceof Phrase.Field p)) {
+    if (!(phrase instanceof Phrase.PhraseField p)) {
       return;
     }
     Shell before = stage.shell();
@@ -162,9 +162,9 @@ class PartCaptionTest {
     for (String part : List.of("opening:door 1", "column:column 1", "platform:platform 1")) {
       for (Phrase p : PartCaption.of(stage.space, PartName.read(part), LengthUnit.M)) {
         List<Edit> edits = new ArrayList<>();
-        if (p instanceof Phrase.Choice c) {
+        if (p instanceof Phrase.PhraseChoice c) {
           c.options().forEach(o -> edits.add(o.edit()));
-        } else if (p instanceof Phrase.Action a && a.text().equals("Steps up to it")) {
+        } else if (p instanceof Phrase.PhraseAction a && a.text().equals("Steps up to it")) {
           edits.add(a.edit());
         }
         for (Edit e : edits) {

@@ -56,7 +56,7 @@ class ShellEditsTest {
   void anLIsBuiltFromItsMeasures() {
     Shell l =
         new NewShell(
-                NewShell.Form.l,
+                NewShell.OutlineForm.l,
                 Rooms.typed("6.2"),
                 Rooms.typed("480 cm"),
                 Rooms.typed("2.6"),
@@ -177,9 +177,9 @@ class ShellEditsTest {
   void aDoorHangsAsOneSays() {
     room.json("{'do':'opening','part':'d1','hinge':'right','opens':'out'}");
     assertThat(opening("d1").hinge()).isEqualTo(Opening.Hand.right);
-    assertThat(opening("d1").opens()).isEqualTo(Opening.Way.out);
+    assertThat(opening("d1").opens()).isEqualTo(Opening.OpeningWay.out);
     room.json("{'do':'opening','part':'d1','kind':'doubleDoor','width':'1.6'}");
-    assertThat(opening("d1").kind()).isEqualTo(Opening.Kind.doubleDoor);
+    assertThat(opening("d1").kind()).isEqualTo(Opening.OpeningKind.doubleDoor);
   }
 
   // ---- built in

@@ -123,7 +123,7 @@ class TogetherTest {
     assertThat(caption)
         .anyMatch(
             p ->
-                p instanceof Phrase.Field f
+                p instanceof Phrase.PhraseField f
                     && f.label().equals("Gap between them")
                     && f.text().equals("0.25"));
   }
@@ -173,7 +173,7 @@ class TogetherTest {
         .hasMessageContaining("cannot carry it as well");
     room.json("{'do':'attach','pieces':['v']}");
     assertThat(room.piece("v").on()).isEqualTo(On.HELD);
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.hovers);
+    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.hovers);
   }
 
   @Test
@@ -187,7 +187,7 @@ class TogetherTest {
     room.json(String.format(java.util.Locale.ROOT, by, edge - 0.05 * w));
     assertThat(Snag.of(room.space)).isEmpty();
     room.json(String.format(java.util.Locale.ROOT, by, edge + 0.2 * w));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.Kind.unstable);
+    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.unstable);
   }
 
   @Test

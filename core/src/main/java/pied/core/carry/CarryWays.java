@@ -9,12 +9,12 @@ import pied.core.space.Spot;
 import pied.core.space.Wall;
 
 /** The directions of a carry: the one it is kept to, and the one it goes. */
-final class Ways {
+final class CarryWays {
   private final Space space;
-  private final Question q;
+  private final CarryAsk q;
   private final CarriedPieces load;
 
-  Ways(Space space, Question q, CarriedPieces load) {
+  CarryWays(Space space, CarryAsk q, CarriedPieces load) {
     this.space = space;
     this.q = q;
     this.load = load;

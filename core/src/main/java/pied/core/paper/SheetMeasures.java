@@ -12,7 +12,7 @@ import pied.core.paper.Mark.Anchor;
  * Lays chains of dimensions on a drawing, so that no chain covers another, nor the walls, and no
  * number another number.
  */
-final class Measures {
+final class SheetMeasures {
   /** From what is measured to the first chain, and from chain to chain, millimetres. */
   private static final double FIRST = 6;
 
@@ -24,7 +24,7 @@ final class Measures {
   private final Board board;
   private final TakenRoom bands = new TakenRoom();
 
-  Measures(Board board) {
+  SheetMeasures(Board board) {
     this.board = board;
   }
 
@@ -34,7 +34,7 @@ final class Measures {
   }
 
   /** Dimensions of one line: they go out together. */
-  private record Chain(List<Dimension> own, double outX, double outY) {
+  private record MeasureChain(List<Dimension> own, double outX, double outY) {
     /** Where along the direction outward its points lie at most, metres. */
     double base() {
       return own.stream()
@@ -64,11 +64,11 @@ final class Measures {
       chains.computeIfAbsent(line, k -> new ArrayList<>()).add(d);
     }
     for (List<Dimension> own : chains.values()) {
-      chain(new Chain(own, own.get(0).outX(), own.get(0).outY()), own.get(0).level());
+      chain(new MeasureChain(own, own.get(0).outX(), own.get(0).outY()), own.get(0).level());
     }
   }
 
-  private void chain(Chain c, int level) {
+  private void chain(MeasureChain c, int level) {
     double off = c.base() * board.k() + FIRST + (level - 1) * NEXT;
     Geometry band = band(c, off);
     for (int i = 0; i < TRIES && !bands.free(band); i++) {
@@ -86,14 +86,14 @@ final class Measures {
   }
 
   /** A point of the model moved out onto the line of the chain, millimetres. */
-  private double[] at(double x, double y, Chain c, double off) {
+  private double[] at(double x, double y, MeasureChain c, double off) {
     double now = (x * c.outX + y * c.outY) * board.k();
     return new double[] {
       x * board.k() + c.outX * (off - now), y * board.k() + c.outY * (off - now)
     };
   }
 
-  private Geometry band(Chain c, double off) {
+  private Geometry band(MeasureChain c, double off) {
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
     double ax = -c.outY;
@@ -110,11 +110,11 @@ final class Measures {
         c.outX * off, c.outY * off, turn, low + 0.5, -NEXT / 2 + 0.3, high - 0.5, NEXT / 2 - 0.3);
   }
 
-  private void extension(double x, double y, double[] to, Chain c) {
+  private void extension(double x, double y, double[] to, MeasureChain c) {
     double far = (to[0] - x) * c.outX + (to[1] - y) * c.outY;
     if (far > 2) {
       board.add(
-          new Mark.Line(
+          new Mark.MarkLine(
               new double[] {
                 x + 1.5 * c.outX, y + 1.5 * c.outY, to[0] + OVER * c.outX, to[1] + OVER * c.outY
               },
@@ -129,11 +129,12 @@ final class Measures {
     }
     double ux = (x2 - x1) / length;
     double uy = (y2 - y1) / length;
-    board.add(new Mark.Line(new double[] {x1, y1, x2, y2}, Pen.DIMENSION));
+    board.add(new Mark.MarkLine(new double[] {x1, y1, x2, y2}, Pen.DIMENSION));
     for (double[] p : new double[][] {{x1, y1}, {x2, y2}}) {
       double tx = (ux - uy) * TICK * 0.7;
       double ty = (uy + ux) * TICK * 0.7;
-      board.add(new Mark.Line(new double[] {p[0] - tx, p[1] - ty, p[0] + tx, p[1] + ty}, Pen.EDGE));
+      board.add(
+          new Mark.MarkLine(new double[] {p[0] - tx, p[1] - ty, p[0] + tx, p[1] + ty}, Pen.EDGE));
     }
     number(d.text(), (x1 + x2) / 2, (y1 + y2) / 2, ux, uy, length);
   }
@@ -155,12 +156,13 @@ final class Measures {
       if (!fits && i < 2) {
         continue;
       }
-      Mark.Text t =
-          new Mark.Text(text, x + upX * up, y + upY * up, size, Anchor.middle, turn, false);
+      Mark.MarkText t =
+          new Mark.MarkText(text, x + upX * up, y + upY * up, size, Anchor.middle, turn, false);
       if (board.texts().free(TakenRoom.box(t)) || i == 23) {
         if (i > 1) {
           double to = up > 0 ? up - 0.3 : up + size * 0.75 + 0.3;
-          board.add(new Mark.Line(new double[] {x, y, x + upX * to, y + upY * to}, Pen.DIMENSION));
+          board.add(
+              new Mark.MarkLine(new double[] {x, y, x + upX * to, y + upY * to}, Pen.DIMENSION));
         }
         board.put(t);
         return;

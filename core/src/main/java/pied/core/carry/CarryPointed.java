@@ -6,14 +6,14 @@ import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
-import pied.core.space.PartName.Kind;
+import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
 
 /** The face that the pointer is on. */
-final class Pointed {
+final class CarryPointed {
   private static final double FAR = 1e4;
 
-  private Pointed() {}
+  private CarryPointed() {}
 
   /**
    * The first face that is seen, or on the plan the topmost; null for none.
@@ -21,7 +21,7 @@ final class Pointed {
    * @param own pieces that are seen through
    */
   @Nullable
-  static Bodies.RayMet at(Space space, Question q, Set<String> own) {
+  static Bodies.RayMet at(Space space, CarryAsk q, Set<String> own) {
     if (q.at() != null) {
       Vec from = q.at().at(space.shell().height() - 1e-3);
       return space.bodies().ray(from, Vec.DOWN, FAR, b -> !own.contains(b.id()) && space.seen(b));
@@ -38,10 +38,10 @@ final class Pointed {
 
   /** Walls and ceilings one looks at from behind are not in the way. */
   private static boolean faces(Space space, Body b, Vec along) {
-    if (PartName.is(b, Kind.ceiling)) {
+    if (PartName.is(b, PartKind.ceiling)) {
       return along.y() > 0;
     }
-    if (!PartName.is(b, Kind.wall)) {
+    if (!PartName.is(b, PartKind.wall)) {
       return true;
     }
     return space.shell().faceSeen(PartName.of(b).id(), along) != null;

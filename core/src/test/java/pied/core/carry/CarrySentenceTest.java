@@ -7,12 +7,12 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
-import pied.core.carry.Answer.Tone;
-import pied.core.carry.Answer.Words;
+import pied.core.carry.CarryResult.CarriedWords;
+import pied.core.carry.CarryResult.CarryTone;
 import pied.core.measure.Side;
 import pied.core.units.LengthUnit;
 
-class SentenceTest {
+class CarrySentenceTest {
   private final Rooms room = new Rooms();
 
   @BeforeEach
@@ -21,26 +21,26 @@ class SentenceTest {
     room.put("t", "cafe-table", 1, 3);
   }
 
-  private Answer answer(Asked asked) {
+  private CarryResult answer(Asked asked) {
     return Carrying.answer(room.space, asked.asked(), LengthUnit.M);
   }
 
-  private static String read(Answer a) {
-    return a.said().stream().map(Words::text).collect(Collectors.joining());
+  private static String read(CarryResult a) {
+    return a.said().stream().map(CarriedWords::text).collect(Collectors.joining());
   }
 
   @Test
   void itSaysWhatWhereAndAllDistancesInTheOrderInWhichOneGoesThroughThem() {
-    Answer a = answer(carry("s").to(3.5, 2));
+    CarryResult a = answer(carry("s").to(3.5, 2));
     assertThat(read(a)).startsWith("Stool, on the floor: moved 0.50, ").contains(" wall B ");
     assertThat(read(a)).doesNotContain("Stopped").endsWith(". ");
-    assertThat(a.said().stream().filter(w -> w.tone() == Tone.number).map(Words::slot))
+    assertThat(a.said().stream().filter(w -> w.tone() == CarryTone.number).map(CarriedWords::slot))
         .containsExactlyInAnyOrderElementsOf(
-            a.measures().stream().map(Answer.Measure::slot).toList())
+            a.measures().stream().map(CarryResult.CarryMeasure::slot).toList())
         .startsWith("moved")
         .endsWith("turn");
-    for (Words w : a.said()) {
-      assertThat(w.slot() == null).isEqualTo(w.tone() != Tone.number);
+    for (CarriedWords w : a.said()) {
+      assertThat(w.slot() == null).isEqualTo(w.tone() != CarryTone.number);
     }
   }
 
@@ -48,14 +48,15 @@ class SentenceTest {
   void switchesThatAreOnAreNamed() {
     Asked asked = carry("t", "s").to(3.5, 2);
     asked.copy = true;
-    asked.keep = Question.Keep.across;
+    asked.keep = CarryAsk.CarryKeep.across;
     asked.each = true;
     asked.free = true;
-    Answer a = answer(asked);
+    CarryResult a = answer(asked);
     assertThat(read(a)).startsWith("Stool and 1 more, ");
     assertThat(a.said())
         .contains(
-            new Words(Tone.how, "a copy, kept across, each for itself, through everything", null));
+            new CarriedWords(
+                CarryTone.how, "a copy, kept across, each for itself, through everything", null));
     Asked down =
         carry("s").look(new pied.core.solid.Vec(3, 1.5, 3.5), new pied.core.solid.Vec(3, 1, 0));
     down.against = Side.under;
@@ -64,7 +65,7 @@ class SentenceTest {
 
   @Test
   void whatStopsItIsSaidAndWhatRefusesItIsNotSaidTwice() {
-    Answer stopped = answer(carry("s").to(3, 0.05));
+    CarryResult stopped = answer(carry("s").to(3, 0.05));
     assertThat(read(stopped)).contains("Stopped by wall A.");
     Asked article = new Asked(null);
     article.article = "stool";

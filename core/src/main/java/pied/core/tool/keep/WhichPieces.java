@@ -9,7 +9,7 @@ import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 
 /** Which pieces of a space are meant when some are named. */
-public enum Which {
+public enum WhichPieces {
   /** Those. */
   these,
   /** All but those. */
@@ -24,8 +24,8 @@ public enum Which {
    * @param which null for those named
    */
   static List<String> chosen(
-      EditSession session, @Nullable List<String> named, @Nullable Which which) {
-    Which w = which == null ? these : which;
+      EditSession session, @Nullable List<String> named, @Nullable WhichPieces which) {
+    WhichPieces w = which == null ? these : which;
     if (w == these) {
       return session.chosen(named);
     }

@@ -27,7 +27,7 @@ import pied.core.solid.Vec;
  * @param said all of this as a sentence, in parts
  */
 @RecordBuilder
-public record Answer(
+public record CarryResult(
     List<Piece> pieces,
     String lead,
     String size,
@@ -38,15 +38,15 @@ public record Answer(
     @Nullable Vec start,
     @Nullable Vec way,
     double turn,
-    List<Measure> measures,
-    List<Snap> snaps,
+    List<CarryMeasure> measures,
+    List<CarrySnap> snaps,
     String stopped,
     String refused,
-    List<Words> said)
-    implements AnswerBuilder.With {
+    List<CarriedWords> said)
+    implements CarryResultBuilder.With {
 
   /** What a part of the sentence is. */
-  public enum Tone {
+  public enum CarryTone {
     /** what is carried */
     name,
     text,
@@ -65,7 +65,7 @@ public record Answer(
    *
    * @param slot for a number: which
    */
-  public record Words(Tone tone, String text, @Nullable String slot) {}
+  public record CarriedWords(CarryTone tone, String text, @Nullable String slot) {}
 
   /**
    * A distance.
@@ -76,7 +76,7 @@ public record Answer(
    * @param words what it is: "to wall C behind it"
    * @param from where its line begins; null for none
    */
-  public record Measure(
+  public record CarryMeasure(
       String slot, double value, String text, String words, @Nullable Vec from, @Nullable Vec to) {}
 
   /**
@@ -84,5 +84,5 @@ public record Answer(
    *
    * @param from the line that shows it; null for none
    */
-  public record Snap(String words, @Nullable Vec from, @Nullable Vec to) {}
+  public record CarrySnap(String words, @Nullable Vec from, @Nullable Vec to) {}
 }

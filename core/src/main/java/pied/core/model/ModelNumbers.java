@@ -5,7 +5,7 @@ import org.joml.Matrix4d;
 import org.joml.Vector3d;
 
 /** Numbers of model files: read from bytes without making texts of them, and moved. */
-final class Numbers {
+final class ModelNumbers {
   private static final double[] TENS = new double[23];
 
   static {
@@ -16,7 +16,7 @@ final class Numbers {
     }
   }
 
-  private Numbers() {}
+  private ModelNumbers() {}
 
   /** Moves points in place. */
   static void move(double[] xyz, Matrix4d at) {

@@ -41,7 +41,7 @@ import pied.core.units.Refusal;
  * @param typed a number that was typed; null for none
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Question(
+public record CarryAsk(
     @Nullable List<String> pieces,
     @Nullable String article,
     @Nullable Size size,
@@ -50,28 +50,28 @@ public record Question(
     @Nullable Vec picked,
     @Nullable Since since,
     @Nullable Spot at,
-    @Nullable Sight ray,
+    @Nullable CarrySight ray,
     boolean level,
     int down,
     double near,
     boolean free,
     boolean each,
     boolean tops,
-    @Nullable Meet meet,
+    @Nullable CarryMeet meet,
     @Nullable Side against,
-    @Nullable Keep keep,
+    @Nullable CarryKeep keep,
     double turn,
-    @Nullable Typed typed) {
+    @Nullable CarryTyped typed) {
 
   /** Most pieces in one hand: as many as a space holds. */
   public static final int MOST = 20_000;
 
   /** A line of sight. */
-  public record Sight(Vec from, Vec along) {}
+  public record CarrySight(Vec from, Vec along) {}
 
   /** What the pointer pointed at: a point of the plan, or a line of sight. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  public record Since(@Nullable Spot at, @Nullable Sight ray, boolean level) {
+  public record Since(@Nullable Spot at, @Nullable CarrySight ray, boolean level) {
     public Since {
       if ((at == null) == (ray == null) || at != null && !Validity.near(at.at(0))) {
         throw new Refusal("Say what the pointer pointed at when it was picked up.");
@@ -83,15 +83,15 @@ public record Question(
   }
 
   /** The same, picked up at a point. */
-  Question withPicked(@Nullable Vec point) {
-    return new Question(
+  CarryAsk withPicked(@Nullable Vec point) {
+    return new CarryAsk(
         pieces, article, size, finishes, copy, point, null, at, ray, level, down, near, free, each,
         tops, meet, against, keep, turn, typed);
   }
 
   /** As it was when it was picked up: with the pointer there, held by nothing. */
-  Question begun() {
-    return new Question(
+  CarryAsk begun() {
+    return new CarryAsk(
         pieces,
         article,
         size,
@@ -120,10 +120,10 @@ public record Question(
    * @param slot of the measure that is meant: "moved", a side, "underside", "upperside" or "turn"
    * @param way for "moved": the direction, of length 1
    */
-  public record Typed(String slot, String text, @Nullable Vec way) {}
+  public record CarryTyped(String slot, String text, @Nullable Vec way) {}
 
   /** How mark meets mark. */
-  public enum Meet {
+  public enum CarryMeet {
     /** turned as it is */
     mark("mark to mark"),
     /**
@@ -135,7 +135,7 @@ public record Question(
 
     private final String words;
 
-    Meet(String words) {
+    CarryMeet(String words) {
       this.words = words;
     }
 
@@ -145,7 +145,7 @@ public record Question(
   }
 
   /** One direction that a carry is kept to. */
-  public enum Keep {
+  public enum CarryKeep {
     along("along the wall"),
     away("away from the wall"),
     across("across"),
@@ -154,7 +154,7 @@ public record Question(
 
     private final String words;
 
-    Keep(String words) {
+    CarryKeep(String words) {
       this.words = words;
     }
 
@@ -165,31 +165,33 @@ public record Question(
 
   /** What is pointed at. */
   Target target() {
-    return at != null ? new Target.OnPlan(at) : new Target.Sight(ray.from(), ray.along().unit());
+    return at != null
+        ? new Target.OnPlan(at)
+        : new Target.TargetSight(ray.from(), ray.along().unit());
   }
 
   /** Pieces carried on the plan. */
-  public static Question onPlan(List<String> pieces, Spot at, double near) {
-    return new Question(
+  public static CarryAsk onPlan(List<String> pieces, Spot at, double near) {
+    return new CarryAsk(
         pieces, null, null, null, false, null, null, at, null, false, 0, near, false, false, false,
         null, null, null, 0, null);
   }
 
   /** Pieces put onto one of the surfaces over a point of the plan, so many from the top. */
-  public static Question onLevel(List<String> pieces, Spot at, int down) {
-    return new Question(
+  public static CarryAsk onLevel(List<String> pieces, Spot at, int down) {
+    return new CarryAsk(
         pieces, null, null, null, false, null, null, at, null, false, down, 0, false, false, false,
         null, null, null, 0, null);
   }
 
   /** Pieces carried in the plane of a level drawing, held by nothing. */
-  public static Question level(List<String> pieces, Sight sight) {
-    return new Question(
+  public static CarryAsk level(List<String> pieces, CarrySight sight) {
+    return new CarryAsk(
         pieces, null, null, null, false, null, null, null, sight, true, 0, 0, false, false, false,
         null, null, null, 0, null);
   }
 
-  public Question {
+  public CarryAsk {
     if (pieces != null && pieces.stream().anyMatch(java.util.Objects::isNull)) {
       throw new Refusal("One of the pieces that are carried has no id.");
     }

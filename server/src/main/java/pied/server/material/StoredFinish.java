@@ -1,4 +1,4 @@
-package pied.server.store;
+package pied.server.material;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonInclude;
@@ -107,7 +107,7 @@ public record StoredFinish(
    * to a finish.
    */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  public record Part(
+  public record StoredPart(
       String name,
       @Nullable StoredFinish finish,
       @Nullable String colour,
@@ -122,16 +122,17 @@ public record StoredFinish(
     }
 
     /** The parts of an article. */
-    public static Map<String, Part> of(Map<String, FinishPart> parts) {
-      Map<String, Part> all = new LinkedHashMap<>();
+    public static Map<String, StoredPart> of(Map<String, FinishPart> parts) {
+      Map<String, StoredPart> all = new LinkedHashMap<>();
       parts.forEach(
           (key, p) ->
-              all.put(key, new Part(p.name(), StoredFinish.of(p.finish()), null, null, null)));
+              all.put(
+                  key, new StoredPart(p.name(), StoredFinish.of(p.finish()), null, null, null)));
       return all;
     }
 
     /** The parts of an article, as they are live. */
-    public static Map<String, FinishPart> live(Map<String, Part> stored) {
+    public static Map<String, FinishPart> live(Map<String, StoredPart> stored) {
       Map<String, FinishPart> all = new LinkedHashMap<>();
       stored.forEach((key, p) -> all.put(key, p.live()));
       return all;

@@ -1,0 +1,2 @@
+/** Finishes as they are stored. */
+package pied.server.material;
