@@ -14,9 +14,9 @@ import java.util.stream.Stream;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Difference;
+import pied.core.space.Difference.OfBuilt;
 import pied.core.space.Difference.OfFiling;
 import pied.core.space.Difference.OfPiece;
-import pied.core.space.Difference.OfShell;
 import pied.core.space.Ordered;
 import pied.core.space.Space;
 
@@ -74,7 +74,7 @@ public record Change(@JsonValue List<Difference> all) {
 
   /** Whether the shell is another. */
   public boolean shell() {
-    return of(OfShell.class).findAny().isPresent();
+    return of(OfBuilt.class).findAny().isPresent();
   }
 
   /** Whether layers, groups or named selections are others. */

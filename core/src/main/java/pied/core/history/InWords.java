@@ -20,6 +20,7 @@ import pied.core.space.Group;
 import pied.core.space.Layer;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
+import pied.core.space.ShellDifference;
 import pied.core.space.Space;
 import pied.core.units.Angle;
 import pied.core.units.Said;
@@ -68,27 +69,30 @@ public final class InWords {
   // ---- the shell
 
   private String shell(PartName part) {
-    Difference.OfShell d =
+    List<Difference.OfBuilt> all =
         change.all().stream()
-            .filter(Difference.OfShell.class::isInstance)
-            .map(Difference.OfShell.class::cast)
-            .findFirst()
-            .orElseThrow();
-    Set<PartName> were = new HashSet<>(d.before().partNames());
-    Set<PartName> are = new HashSet<>(d.after().partNames());
-    List<PartName> built = d.after().partNames().stream().filter(p -> !were.contains(p)).toList();
-    List<PartName> gone = d.before().partNames().stream().filter(p -> !are.contains(p)).toList();
+            .filter(Difference.OfBuilt.class::isInstance)
+            .map(Difference.OfBuilt.class::cast)
+            .toList();
+    boolean whole = all.get(0) instanceof Difference.OfShell;
+    Shell is = whole ? ((Difference.OfShell) all.get(0)).after() : after.shell();
+    Shell was =
+        ShellDifference.applied(is, all.stream().map(Difference.OfBuilt::reversed).toList());
+    Set<PartName> were = new HashSet<>(was.partNames());
+    Set<PartName> are = new HashSet<>(is.partNames());
+    List<PartName> built = is.partNames().stream().filter(p -> !were.contains(p)).toList();
+    List<PartName> gone = was.partNames().stream().filter(p -> !are.contains(p)).toList();
     if (!built.isEmpty() && gone.isEmpty()) {
       return "Built " + after.nameOf(built.get(0));
     }
     if (!gone.isEmpty() && built.isEmpty()) {
-      String name = named(d.before(), gone.get(0));
+      String name = named(was, gone.get(0));
       return "Removed " + name + (gone.size() > 1 ? " and " + (gone.size() - 1) + " more" : "");
     }
-    if (!d.before().datum().equals(d.after().datum())) {
+    if (!was.datum().equals(is.datum())) {
       return "Moved the datum";
     }
-    if (!d.before().finishes().equals(d.after().finishes())) {
+    if (!was.finishes().equals(is.finishes())) {
       return "Painted the room";
     }
     return "Altered " + (part == null ? "the room" : after.nameOf(part));

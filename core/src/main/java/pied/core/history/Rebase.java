@@ -11,8 +11,16 @@ import java.util.function.Function;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
 import pied.core.space.Difference;
+import pied.core.space.Difference.OfBuilt;
+import pied.core.space.Difference.OfFrame;
+import pied.core.space.Difference.OfPart;
 import pied.core.space.Difference.OfPiece;
+import pied.core.space.Difference.PlacedPart;
 import pied.core.space.Ordered;
+import pied.core.space.Part;
+import pied.core.space.Shell;
+import pied.core.space.ShellCheck;
+import pied.core.space.ShellDifference;
 import pied.core.space.Space;
 import pied.core.space.Validity;
 import pied.core.units.Refusal;
@@ -77,13 +85,13 @@ public record Rebase(Change possible, List<String> left) {
       if (d instanceof OfPiece p) {
         piece(now, p, possible, left);
       } else if (stands(now, d)) {
-        possible.add(d);
+        possible.add(d instanceof OfPart p ? here(now, p) : d);
+      } else if (d instanceof OfBuilt) {
+        // what follows it stays too
+        return new Rebase(new Change(List.of()), List.of(called(now, d)));
       } else {
-        left.add(d instanceof Difference.OfShell ? THE_ROOM : ORDER);
+        left.add(ORDER);
       }
-    }
-    if (left.contains(THE_ROOM)) {
-      return new Rebase(new Change(List.of()), List.copyOf(left)); // what follows it stays too
     }
     return sound(now, possible, left);
   }
@@ -92,6 +100,14 @@ public record Rebase(Change possible, List<String> left) {
   private static boolean stands(Space now, Difference d) {
     if (d instanceof Difference.OfShell s) {
       return now.shell().equals(s.before());
+    }
+    if (d instanceof OfFrame f) {
+      return new OfFrame(now.shell(), now.shell()).before().equals(f.before());
+    }
+    if (d instanceof OfPart p) {
+      PlacedPart is = ShellDifference.placed(now.shell(), p.part());
+      Part was = p.before() == null ? null : p.before().part();
+      return Objects.equals(is == null ? null : is.part(), was);
     }
     if (d instanceof Difference.OfLayers l) {
       return now.filing().layers().equals(l.before());
@@ -107,6 +123,17 @@ public record Rebase(Change possible, List<String> left) {
     Difference.OfSelection s = (Difference.OfSelection) d;
     String name = (s.before() == null ? s.after() : s.before()).name();
     return Objects.equals(now.filing().selection(name), s.before());
+  }
+
+  /** The same at the place that the part has now among those of its kind. */
+  private static OfPart here(Space now, OfPart d) {
+    PlacedPart is = ShellDifference.placed(now.shell(), d.part());
+    boolean altered = d.after() != null && is != null;
+    return new OfPart(is, altered ? new PlacedPart(d.after().part(), is.place()) : d.after());
+  }
+
+  private static String called(Space now, Difference d) {
+    return d instanceof OfPart p ? now.nameOf(p.part().name()) : THE_ROOM;
   }
 
   private static void piece(Space now, OfPiece d, List<Difference> possible, Set<String> left) {
@@ -145,6 +172,9 @@ public record Rebase(Change possible, List<String> left) {
   private static Rebase sound(Space now, List<Difference> possible, Set<String> left) {
     while (true) {
       Space then = now.apply(possible);
+      if (possible.stream().anyMatch(d -> d instanceof OfBuilt) && !built(then.shell())) {
+        return new Rebase(new Change(List.of()), List.of(THE_ROOM));
+      }
       if (possible.removeIf(d -> !(d instanceof OfPiece) && orphans(then, d))) {
         left.add(ORDER);
         continue;
@@ -190,8 +220,18 @@ public record Rebase(Change possible, List<String> left) {
     if (d instanceof Difference.OfLayers) {
       return then.pieces().stream().anyMatch(p -> then.filing().layer(p.keeping().layer()) == null);
     }
-    return d instanceof Difference.OfShell
+    return d instanceof OfBuilt
         && then.pieces().stream().anyMatch(p -> !Validity.there(then, p.on()));
+  }
+
+  /** Whether parts that others altered meanwhile leave room for it. */
+  private static boolean built(Shell shell) {
+    try {
+      ShellCheck.checked(shell);
+      return true;
+    } catch (Refusal e) {
+      return false;
+    }
   }
 
   private static boolean sound(Space space, Piece p) {

@@ -13,6 +13,8 @@ import pied.core.piece.Piece;
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of")
 @JsonSubTypes({
   @JsonSubTypes.Type(value = Difference.OfShell.class, name = "shell"),
+  @JsonSubTypes.Type(value = Difference.OfFrame.class, name = "frame"),
+  @JsonSubTypes.Type(value = Difference.OfPart.class, name = "part"),
   @JsonSubTypes.Type(value = Difference.OfLayers.class, name = "layers"),
   @JsonSubTypes.Type(value = Difference.OfGroup.class, name = "group"),
   @JsonSubTypes.Type(value = Difference.OfSelection.class, name = "selection"),
@@ -143,11 +145,61 @@ public sealed interface Difference {
     }
   }
 
-  /** The shell. */
-  record OfShell(Shell before, Shell after) implements Difference {
+  /** Something of what the space is built of. */
+  sealed interface OfBuilt extends Difference {
+    @Override
+    OfBuilt reversed();
+  }
+
+  /** The shell, all of it. */
+  record OfShell(Shell before, Shell after) implements OfBuilt {
     @Override
     public OfShell reversed() {
       return new OfShell(after, before);
     }
   }
+
+  /** The shell without all that is built into it: outline, walls, stage, datum, finishes. */
+  record OfFrame(Shell before, Shell after) implements OfBuilt {
+    public OfFrame {
+      before = before.bare();
+      after = after.bare();
+    }
+
+    @Override
+    public OfFrame reversed() {
+      return new OfFrame(after, before);
+    }
+  }
+
+  /**
+   * A part of the shell, such as a door.
+   *
+   * @param before null if it was not there
+   * @param after null if it is no longer there
+   */
+  record OfPart(@Nullable PlacedPart before, @Nullable PlacedPart after) implements OfBuilt {
+    public OfPart {
+      if (before == null && after == null) {
+        throw new IllegalArgumentException("A part that was not there and is not.");
+      }
+    }
+
+    /** As it is afterwards, or was. */
+    public Part part() {
+      return (after == null ? before : after).part();
+    }
+
+    @Override
+    public OfPart reversed() {
+      return new OfPart(after, before);
+    }
+  }
+
+  /**
+   * A part of the shell.
+   *
+   * @param place among those of its kind, from 0
+   */
+  record PlacedPart(Part part, int place) {}
 }

@@ -1,9 +1,9 @@
 package pied.core.space;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -26,6 +26,7 @@ import pied.core.solid.Vec;
  * @param north where north is on the plan, degrees counter-clockwise from its head
  * @param finishes colours by part: floor, wall, "wall:A", ceiling, joinery…
  */
+@RecordBuilder
 public record Shell(
     List<Spot> outline,
     double height,
@@ -41,7 +42,8 @@ public record Shell(
     @Nullable Stage stage,
     Vec datum,
     double north,
-    Finishes finishes) {
+    Finishes finishes)
+    implements ShellBuilder.With {
   static final GeometryFactory PLANE = new GeometryFactory();
 
   public Shell {
@@ -281,116 +283,27 @@ public record Shell(
 
   // ---- with something else
 
-  /** What of a shell is about to differ. */
-  private static final class Draft {
-    private List<Spot> outline;
-    private double height;
-    private double thickness;
-    private Map<String, Double> thicknesses;
-    private List<Opening> openings;
-    private List<Partition> partitions;
-    private List<Column> columns;
-    private List<Platform> platforms;
-    private List<Flight> flights;
-    private List<Bar> bars;
-    private Skirting skirting;
-    private Stage stage;
-    private Vec datum;
-    private double north;
-    private Finishes finishes;
-  }
-
-  private Shell with(Consumer<Draft> how) {
-    Draft d = new Draft();
-    d.outline = outline;
-    d.height = height;
-    d.thickness = thickness;
-    d.thicknesses = thicknesses;
-    d.openings = openings;
-    d.partitions = partitions;
-    d.columns = columns;
-    d.platforms = platforms;
-    d.flights = flights;
-    d.bars = bars;
-    d.skirting = skirting;
-    d.stage = stage;
-    d.datum = datum;
-    d.north = north;
-    d.finishes = finishes;
-    how.accept(d);
-    return new Shell(
-        d.outline,
-        d.height,
-        d.thickness,
-        d.thicknesses,
-        d.openings,
-        d.partitions,
-        d.columns,
-        d.platforms,
-        d.flights,
-        d.bars,
-        d.skirting,
-        d.stage,
-        d.datum,
-        d.north,
-        d.finishes);
-  }
-
   public Shell withOutline(List<Spot> corners, Map<String, Double> thick, List<Opening> holes) {
-    return with(
-        d -> {
-          d.outline = corners;
-          d.thicknesses = thick;
-          d.openings = holes;
-        });
+    return with(b -> b.outline(corners).thicknesses(thick).openings(holes));
   }
 
   public Shell withMeasures(double newHeight, double newThickness, Skirting newSkirting) {
-    return with(
-        d -> {
-          d.height = newHeight;
-          d.thickness = newThickness;
-          d.skirting = newSkirting;
-        });
-  }
-
-  public Shell withOpenings(List<Opening> v) {
-    return with(d -> d.openings = v);
-  }
-
-  public Shell withPartitions(List<Partition> v) {
-    return with(d -> d.partitions = v);
-  }
-
-  public Shell withColumns(List<Column> v) {
-    return with(d -> d.columns = v);
-  }
-
-  public Shell withPlatforms(List<Platform> v) {
-    return with(d -> d.platforms = v);
-  }
-
-  public Shell withFlights(List<Flight> v) {
-    return with(d -> d.flights = v);
-  }
-
-  public Shell withBars(List<Bar> v) {
-    return with(d -> d.bars = v);
-  }
-
-  public Shell withStage(Stage v) {
-    return with(d -> d.stage = v);
+    return with(b -> b.height(newHeight).thickness(newThickness).skirting(newSkirting));
   }
 
   public Shell withDatum(Vec v, double newNorth) {
-    return with(
-        d -> {
-          d.datum = v;
-          d.north = newNorth;
-        });
+    return with(b -> b.datum(v).north(newNorth));
   }
 
-  public Shell withFinishes(Finishes v) {
-    return with(d -> d.finishes = v);
+  /** The same without all that is built into it. */
+  Shell bare() {
+    return with(
+        b ->
+            b.openings(null)
+                .partitions(null)
+                .columns(null)
+                .platforms(null)
+                .flights(null)
+                .bars(null));
   }
 }

@@ -275,9 +275,10 @@ public final class Space {
     List<Piece> altered = new ArrayList<>();
     List<Ordered> put = new ArrayList<>();
     Filing filed = filing;
+    List<Difference.OfBuilt> built = new ArrayList<>();
     for (Difference d : differences) {
-      if (d instanceof Difference.OfShell s) {
-        rebuilt = rebuilt.with(s.after());
+      if (d instanceof Difference.OfBuilt b) {
+        built.add(b);
       } else if (d instanceof Difference.OfFiling f) {
         filed = f.in(filed);
       } else if (d instanceof Difference.OfPiece p) {
@@ -293,6 +294,7 @@ public final class Space {
         }
       }
     }
+    rebuilt = built.isEmpty() ? this : rebuilt.with(ShellDifference.applied(shell, built));
     rebuilt = filed == filing ? rebuilt : rebuilt.with(filed);
     return rebuilt.without(gone).with(altered).putting(put);
   }
@@ -389,10 +391,7 @@ public final class Space {
 
   /** All in which another space, that came of this one, differs from it but for its pieces. */
   public List<Difference> differences(Space now) {
-    List<Difference> all = new ArrayList<>();
-    if (!shell.equals(now.shell)) {
-      all.add(new Difference.OfShell(shell, now.shell));
-    }
+    List<Difference> all = new ArrayList<>(ShellDifference.between(shell, now.shell));
     all.addAll(filing.differences(now.filing));
     return all;
   }

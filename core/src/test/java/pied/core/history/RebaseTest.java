@@ -65,6 +65,35 @@ class RebaseTest {
   }
 
   @Test
+  void ofTwoDoorsEachIsUndoneByItself() {
+    Change mine =
+        room.json("{'do':'opening','kind':'door','wall':'A','from':0.5,'width':0.8}").change();
+    Change theirs =
+        room.json("{'do':'opening','kind':'window','wall':'C','from':2,'width':1}").change();
+    room.json("{'do':'paint','part':'wall','colour':'#102030'}");
+    Rebase r = undo(mine);
+    assertThat(r.left()).isEmpty();
+    Space then = r.possible().apply(room.space);
+    assertThat(then.shell().openings()).extracting(o -> o.wall()).containsExactly("C");
+    assertThat(then.shell().finishes()).isEqualTo(room.space.shell().finishes());
+    // done again it is where it was among them, and the other is as it is
+    Space back = Rebase.of(then, mine).possible().apply(then);
+    assertThat(back.shell()).isEqualTo(room.space.shell());
+    assertThat(undo(theirs).left()).isEmpty();
+  }
+
+  @Test
+  void whatOthersBuiltWhereItWasLeavesNoRoomForIt() {
+    room.json("{'do':'opening','kind':'door','wall':'A','from':0.5,'width':0.8}");
+    String id = room.space.shell().openings().get(0).id();
+    Change moved = room.json("{'do':'opening','part':'" + id + "','from':3}").change();
+    room.json("{'do':'opening','kind':'window','wall':'A','from':0.6,'width':1}");
+    Rebase r = undo(moved);
+    assertThat(r.possible().none()).isTrue();
+    assertThat(r.left()).containsExactly("the room itself");
+  }
+
+  @Test
   void whatWouldLoseItsCarrierLayerOrGroupIsLeft() {
     Change put =
         room.json("{'do':'place','piece':'n','article':'cafe-table','at':{'x':5,'z':3}}").change();

@@ -13,8 +13,8 @@ import pied.core.edit.Edits;
 import pied.core.material.Finishes;
 import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
+import pied.core.space.Difference.OfFrame;
 import pied.core.space.Difference.OfPiece;
-import pied.core.space.Difference.OfShell;
 import pied.core.space.Ordered;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -44,7 +44,7 @@ class ChangeTest {
     Space other = after.with(new Shell(before.shell().outline(), 3, 0.2, List.of(), Finishes.NONE));
     Change d = Change.between(before, other, Set.of("c", "b", "a"));
     assertThat(d.all()).hasSize(3);
-    assertThat(d.all().get(0)).isInstanceOf(OfShell.class);
+    assertThat(d.all().get(0)).isInstanceOf(OfFrame.class);
     assertThat(d.pieces().map(OfPiece::id)).containsExactly("a", "c");
     assertThat(d.gone()).containsExactly("c");
     assertThat(d.shell()).isTrue();

@@ -213,8 +213,9 @@ public record ArchivedSpace(String name, long revision, Space space, List<Archiv
     try {
       Space after = at.apply(change.all());
       for (Difference d : change.all()) {
-        if (d instanceof Difference.OfShell s) {
-          ShellCheck.checked(s.after());
+        if (d instanceof Difference.OfBuilt) {
+          ShellCheck.checked(after.shell());
+          break;
         }
       }
       return Validation.leads(after, change.all()) ? after : null;

@@ -15,9 +15,9 @@ import pied.server.store.Json;
 final class Stored {
   /**
    * The present form. 1: pieces taken out and put in have no place in the order. 2: they have. 3: a
-   * change is a list of differences, of any kind of thing.
+   * change is a list of differences, of any kind of thing. 4: each part of a shell is one.
    */
-  static final int FORM = 3;
+  static final int FORM = 4;
 
   private Stored() {}
 

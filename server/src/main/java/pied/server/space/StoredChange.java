@@ -29,8 +29,8 @@ import pied.server.material.StoredFinish;
 import pied.server.space.StoredShell.Place;
 
 /**
- * A change as it is stored in form 3: a kind for each kind of thing. The names here are those in
- * people's files and stay, whatever becomes of a change at work.
+ * A change as it is stored in forms 3 and 4: a kind for each kind of thing. The names here are
+ * those in people's files and stay, whatever becomes of a change at work.
  */
 record StoredChange(List<Thing> things) {
   /** One thing, before and after. */
@@ -38,6 +38,8 @@ record StoredChange(List<Thing> things) {
   @JsonSubTypes({
     @JsonSubTypes.Type(value = OfPiece.class, name = "piece"),
     @JsonSubTypes.Type(value = OfShell.class, name = "shell"),
+    @JsonSubTypes.Type(value = OfFrame.class, name = "frame"),
+    @JsonSubTypes.Type(value = OfPart.class, name = "part"),
     @JsonSubTypes.Type(value = OfLayers.class, name = "layers"),
     @JsonSubTypes.Type(value = OfGroup.class, name = "group"),
     @JsonSubTypes.Type(value = OfSelection.class, name = "selection"),
@@ -61,6 +63,12 @@ record StoredChange(List<Thing> things) {
       if (d instanceof Difference.OfTwin t) {
         return new OfTwin(Mirror.of(t.before()), Mirror.of(t.after()));
       }
+      if (d instanceof Difference.OfFrame f) {
+        return new OfFrame(StoredShell.of(f.before()), StoredShell.of(f.after()));
+      }
+      if (d instanceof Difference.OfPart p) {
+        return new OfPart(StoredPart.of(p.before()), StoredPart.of(p.after()));
+      }
       Difference.OfShell s = (Difference.OfShell) d;
       return new OfShell(StoredShell.of(s.before()), StoredShell.of(s.after()));
     }
@@ -81,6 +89,22 @@ record StoredChange(List<Thing> things) {
     @Override
     public Difference live() {
       return new Difference.OfShell(before.live(), after.live());
+    }
+  }
+
+  record OfFrame(StoredShell before, StoredShell after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfFrame(before.live(), after.live());
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record OfPart(StoredPart before, StoredPart after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfPart(
+          before == null ? null : before.live(), after == null ? null : after.live());
     }
   }
 

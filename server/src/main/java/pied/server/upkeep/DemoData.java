@@ -16,6 +16,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Outcome;
 import pied.core.piece.Shapes;
+import pied.core.register.EditNames;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
@@ -48,7 +49,7 @@ class DemoData implements ApplicationRunner {
     if (!store.untouched()) {
       return;
     }
-    ObjectMapper yaml = new ObjectMapper(new YAMLFactory());
+    ObjectMapper yaml = new ObjectMapper(new YAMLFactory()).registerModule(new EditNames());
     List<ProjectStore.Furnished> all = new ArrayList<>();
     for (String name : DEMOS) {
       try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name + ".yaml")) {

@@ -28,8 +28,11 @@ import pied.core.solid.Vec;
 import pied.core.space.Bar;
 import pied.core.space.Column;
 import pied.core.space.Difference;
+import pied.core.space.Difference.OfFrame;
+import pied.core.space.Difference.OfPart;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Difference.OfShell;
+import pied.core.space.Difference.PlacedPart;
 import pied.core.space.Filing;
 import pied.core.space.Flight;
 import pied.core.space.Group;
@@ -179,6 +182,9 @@ class StoredTest {
         new Change(
             List.of(
                 new OfShell(bare, SHELL),
+                new OfFrame(bare, SHELL),
+                new OfPart(null, new PlacedPart(SHELL.openings().get(0), 2)),
+                new OfPart(new PlacedPart(SHELL.flights().get(0), 0), null),
                 new Difference.OfLayers(
                     List.of(Layer.FIRST),
                     List.of(new Layer("back", "Back", "#2F6690", true, true), Layer.FIRST)),
