@@ -93,6 +93,9 @@ public record Rebase(Change possible, List<String> left) {
         left.add(ORDER);
       }
     }
+    if (!builds(now.shell(), possible)) {
+      return new Rebase(new Change(List.of()), List.of(THE_ROOM));
+    }
     return sound(now, possible, left);
   }
 
@@ -172,9 +175,6 @@ public record Rebase(Change possible, List<String> left) {
   private static Rebase sound(Space now, List<Difference> possible, Set<String> left) {
     while (true) {
       Space then = now.apply(possible);
-      if (possible.stream().anyMatch(d -> d instanceof OfBuilt) && !built(then.shell())) {
-        return new Rebase(new Change(List.of()), List.of(THE_ROOM));
-      }
       if (possible.removeIf(d -> !(d instanceof OfPiece) && orphans(then, d))) {
         left.add(ORDER);
         continue;
@@ -225,9 +225,13 @@ public record Rebase(Change possible, List<String> left) {
   }
 
   /** Whether parts that others altered meanwhile leave room for it. */
-  private static boolean built(Shell shell) {
+  private static boolean builds(Shell now, List<Difference> possible) {
+    List<OfBuilt> built =
+        possible.stream().filter(OfBuilt.class::isInstance).map(OfBuilt.class::cast).toList();
     try {
-      ShellCheck.checked(shell);
+      if (!built.isEmpty()) {
+        ShellCheck.checked(ShellDifference.applied(now, built));
+      }
       return true;
     } catch (Refusal e) {
       return false;

@@ -201,5 +201,16 @@ public sealed interface Difference {
    *
    * @param place among those of its kind, from 0
    */
-  record PlacedPart(Part part, int place) {}
+  record PlacedPart(
+      @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
+          @JsonSubTypes({
+            @JsonSubTypes.Type(value = Opening.class, name = "opening"),
+            @JsonSubTypes.Type(value = Partition.class, name = "partition"),
+            @JsonSubTypes.Type(value = Column.class, name = "column"),
+            @JsonSubTypes.Type(value = Platform.class, name = "platform"),
+            @JsonSubTypes.Type(value = Flight.class, name = "flight"),
+            @JsonSubTypes.Type(value = Bar.class, name = "bar")
+          })
+          Part part,
+      int place) {}
 }
