@@ -6,7 +6,7 @@ import java.util.UUID;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import pied.core.catalog.Catalog;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.drawing.ShellPlan;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
@@ -99,7 +99,7 @@ public final class CoreEditFigures {
 
   private void edits() {
     List<String> stool = List.of("p" + (4 + EditFigures.GROUP * (pieces / EditFigures.GROUP / 2)));
-    tell("first snags", times(1, i -> Snag.of(space)));
+    tell("first snags", times(1, i -> Checks.of(space)));
     times(WARM, i -> step(move(stool, i)));
     tell("move", times(300, i -> step(move(stool, i))));
     tell("turn", times(100, i -> step(new Turn(List.of("p1"), null, Amount.of(i % 2 * 2 - 1)))));
@@ -123,7 +123,7 @@ public final class CoreEditFigures {
     tell("turn of " + chosen.size() + " together", times(5, i -> make(together(chosen, i + 1))));
     Outcome moved = make(move(stool, 0));
     tell("undo", times(100, i -> moved.change().reversed().apply(moved.space())));
-    tell("snags after a move", after(stool, () -> Snag.of(space)));
+    tell("snags after a move", after(stool, () -> Checks.of(space)));
     tell("plan after a move", after(stool, () -> ShellPlan.of(space, "Room", LengthUnit.M)));
     tell("schedule after a move", after(stool, () -> Schedule.of(space, LengthUnit.M)));
     tell("a wall dragged", times(40, i -> make(new MoveWall("B", Amount.of(-0.01 * i)))));

@@ -4,22 +4,15 @@ import io.vavr.collection.HashSet;
 import io.vavr.collection.Set;
 import java.util.Collection;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import pied.core.piece.Piece;
-import pied.core.solid.Body;
-import pied.core.solid.Box;
-import pied.core.solid.Vec;
+import java.util.function.BiFunction;
 
 /**
- * What was worked out piece by piece for a space, or for one before it, and which pieces have been
+ * What was worked out one by one for a space, or for one before it, and which pieces have been
  * touched since. Safe for threads.
  */
 final class Renewed {
-  /** What is solid no farther away than this counts as near, metres. */
-  private static final double NEAR = 1e-3;
-
   private static final int LEAST = 64;
 
   /**
@@ -53,35 +46,22 @@ final class Renewed {
   }
 
   @SuppressWarnings("unchecked")
-  <T> Map<String, T> of(Space space, Object key, Space.Each<T> each) {
+  <S, T> Map<String, T> of(
+      Space space, Object key, Subjects<S> subjects, BiFunction<Space, S, T> each) {
     FoundBody last = found.get(key);
     if (last != null && last.touched.isEmpty()) {
       return (Map<String, T>) last.values;
     }
-    java.util.Set<String> stale = last == null ? null : stale(space, last);
-    Map<String, Object> all = new LinkedHashMap<>(2 * space.pieces().size());
-    for (Piece p : space.pieces()) {
-      boolean same = stale != null && !stale.contains(p.id());
-      all.put(p.id(), same ? last.values.get(p.id()) : each.of(space, p));
-    }
+    java.util.Set<String> stale =
+        last == null ? null : subjects.altered(last.at, space, last.touched.toJavaSet());
+    Map<String, S> now = subjects.all(space);
+    Map<String, Object> all = new LinkedHashMap<>(2 * now.size());
+    now.forEach(
+        (id, s) -> {
+          boolean same = stale != null && !stale.contains(id) && last.values.containsKey(id);
+          all.put(id, same ? last.values.get(id) : each.apply(space, s));
+        });
     found.put(key, new FoundBody(space, all, HashSet.empty()));
     return (Map<String, T>) all;
-  }
-
-  /** Pieces that were touched, and those near where they were or are. */
-  private static java.util.Set<String> stale(Space now, FoundBody last) {
-    java.util.Set<String> stale = new LinkedHashSet<>();
-    Vec margin = new Vec(NEAR, NEAR, NEAR);
-    for (String id : last.touched) {
-      stale.add(id);
-      for (Space s : new Space[] {last.at, now}) {
-        Body body = s.bodies().body(id);
-        if (body != null) {
-          Box near = new Box(body.box().min().minus(margin), body.box().max().plus(margin));
-          now.bodies().near(near).forEach(b -> stale.add(b.id()));
-        }
-      }
-    }
-    return stale;
   }
 }

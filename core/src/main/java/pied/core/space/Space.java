@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import pied.core.BoundedCache;
 import pied.core.catalog.Article;
@@ -328,7 +329,7 @@ public final class Space {
    * @param key the same for the same thing
    */
   public <T> Map<String, T> renewed(Object key, Each<T> each) {
-    return renewed.of(this, key, each);
+    return renewed.of(this, key, Subjects.PIECES, each::of);
   }
 
   /**
@@ -336,7 +337,13 @@ public final class Space {
    * its colours, nor on how it is kept in order.
    */
   public <T> Map<String, T> renewedBySolid(Object key, Each<T> each) {
-    return renewed.of(this, new Renewed.RenewedSolid(key), each);
+    return renewedBySolid(key, Subjects.PIECES, each::of);
+  }
+
+  /** The same of other subjects. */
+  public <S, T> Map<String, T> renewedBySolid(
+      Object key, Subjects<S> subjects, BiFunction<Space, S, T> each) {
+    return renewed.of(this, new Renewed.RenewedSolid(key), subjects, each);
   }
 
   /** What is worked out for a piece. */

@@ -13,6 +13,7 @@ import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.LongRange;
 import net.jqwik.api.statistics.Statistics;
 import pied.core.Rooms;
+import pied.core.check.Checks;
 import pied.core.check.Snag;
 import pied.core.edit.Outcome;
 import pied.core.measure.Reach;
@@ -93,7 +94,7 @@ class CarryPropertiesTest {
       String article = ARTICLES.get(r.nextInt(ARTICLES.size()));
       room.put("p" + i, article, 0.5 + 5 * r.nextDouble(), 0.5 + 3 * r.nextDouble());
     }
-    if (Snag.of(room.space).stream().anyMatch(s -> s.kind() != Snag.SnagKind.unstable)) {
+    if (Checks.of(room.space).stream().anyMatch(s -> s.kind() != Snag.SnagKind.unstable)) {
       tried(false);
       return; // placed without room to begin with
     }
@@ -126,7 +127,7 @@ class CarryPropertiesTest {
   }
 
   private static void sound(Rooms room, CarryAsk q) {
-    for (Snag s : Snag.of(room.space)) {
+    for (Snag s : Checks.of(room.space)) {
       assertThat(s.kind()).as(s.words() + " " + q).isEqualTo(Snag.SnagKind.unstable);
     }
     for (Piece p : room.space.pieces()) {

@@ -23,7 +23,7 @@ class NoFaultTest {
   private Rooms room = new Rooms();
 
   private List<String> snags() {
-    return Snag.of(room.space).stream().map(Snag::words).toList();
+    return Checks.of(room.space).stream().map(Snag::words).toList();
   }
 
   @ParameterizedTest
@@ -122,7 +122,7 @@ class NoFaultTest {
       heap.add(one.withId("p" + i).withName("Stool " + i));
     }
     room.space = room.space.with(heap);
-    List<Snag> told = Snag.of(room.space);
+    List<Snag> told = Checks.of(room.space);
     assertThat(told).hasSizeLessThanOrEqualTo(401 * 13).hasSizeGreaterThan(400);
     assertThat(told).anyMatch(s -> s.words().endsWith("overlaps more than these."));
   }

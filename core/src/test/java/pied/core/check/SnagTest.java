@@ -27,14 +27,14 @@ class SnagTest {
   private final Rooms room = new Rooms();
 
   private Snag only() {
-    List<Snag> all = Snag.of(room.space);
+    List<Snag> all = Checks.of(room.space);
     assertThat(all).hasSize(1);
     return all.get(0);
   }
 
   private void cured(Snag snag) {
     room.apply(snag.remedy().edits().toArray(Edit[]::new));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -94,7 +94,7 @@ class SnagTest {
     for (int i = 0; i < 12; i++) {
       rooms.put("p" + i, ARTICLES.get(r.nextInt(ARTICLES.size())), in(r, 5.4), in(r, 3.4));
     }
-    Snag.of(rooms.space);
+    Checks.of(rooms.space);
     for (int i = 0; i < 12; i++) {
       String id = "p" + r.nextInt(12);
       if (!rooms.space.has(id)) {
@@ -108,7 +108,7 @@ class SnagTest {
       if (r.nextInt(3) > 0) { // not after every edit
         List<Piece> pieces = List.copyOf(rooms.space.pieces());
         Space anew = new Space(rooms.space.shell(), pieces, Rooms.SHAPES);
-        assertThat(Snag.of(rooms.space)).isEqualTo(Snag.of(anew));
+        assertThat(Checks.of(rooms.space)).isEqualTo(Checks.of(anew));
       }
     }
   }

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.material.Finishes;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -41,7 +41,7 @@ class InsetTest {
     assertThat(door.size().height()).isEqualTo(2.2);
     assertThat(door.at().minus(new Vec(2.5, 0, -0.1)).length()).isLessThan(1e-9);
     assertThat(door.on()).isEqualTo(On.opening("o1"));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -54,7 +54,7 @@ class InsetTest {
     assertThat(window.at().y()).isCloseTo(0.9, within(1e-9));
     assertThat(window.at().x()).isCloseTo(6.1, within(1e-9));
     assertThat(window.turn()).isCloseTo(270, within(1e-9));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -67,7 +67,7 @@ class InsetTest {
     room.json("{'do':'opening','part':'o1','width':'2'}");
     assertThat(room.piece("p").size().width()).isEqualTo(1.1);
     assertThat(room.said).anyMatch(s -> s.contains("0.60 to 1.20 m wide, not 2.00"));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     room.json("{'do':'moveWall','wall':'A','by':'0.5'}");
     assertThat(room.piece("p").at().z()).isCloseTo(-0.6, within(1e-9));
     room.json("{'do':'opening','part':'o1','kind':'door'}");
@@ -82,7 +82,7 @@ class InsetTest {
     assertThat(room.piece("p").on()).isEqualTo(On.opening("o1"));
     room.json("{'do':'opening','part':'o1','from':'3'}");
     assertThat(room.piece("p").turn()).isCloseTo(180, within(1e-9));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test

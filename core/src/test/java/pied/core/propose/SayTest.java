@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
@@ -397,7 +397,7 @@ class SayTest {
   @Test
   void whatWasMadeStandsSoundly() {
     make("5 bar stools along the front of the counter, 0.2 off, facing in");
-    assertThat(Snag.of(room.space))
+    assertThat(Checks.of(room.space))
         .noneMatch(s -> room.piece(s.piece()).article().equals("bar-stool"));
   }
 

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 
@@ -22,7 +22,7 @@ class TeaRoomTest {
     assertThat(text.lines().count()).isLessThan(80);
     Rooms room = Rooms.teaRoom();
     assertThat(room.space.pieces()).hasSizeGreaterThan(70);
-    assertThat(Snag.of(room.space)).as("nothing hovers, overlaps, tips or pokes out").isEmpty();
+    assertThat(Checks.of(room.space)).as("nothing hovers, overlaps, tips or pokes out").isEmpty();
     Map<String, Long> on =
         room.space.pieces().stream()
             .filter(p -> p.on().kind() == On.OnKind.piece)

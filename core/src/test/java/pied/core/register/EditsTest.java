@@ -13,6 +13,7 @@ import net.jqwik.api.Property;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.check.Checks;
 import pied.core.check.Snag;
 import pied.core.edit.Amount;
 import pied.core.edit.Change;
@@ -69,7 +70,7 @@ class EditsTest {
     assertThat(chair.at().y()).isZero();
     assertThat(chair.on()).isEqualTo(On.FLOOR);
     assertThat(room.said).singleElement().asString().contains("aside");
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -196,7 +197,7 @@ class EditsTest {
     room.apply(new Remove(List.of("s")));
     assertThat(room.piece("l").at().y()).as("removed, they settle on the floor").isZero();
     assertThat(room.piece("b").on()).isEqualTo(On.FLOOR);
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -274,12 +275,14 @@ class EditsTest {
     room.put("a", "sideboard", 3, 1);
     room.put("b", "stool", 3, 3);
     room.apply(new MoveTo(List.of("b"), new Edit.Place3(null, typed("0.5"), null)));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.hovers);
+    assertThat(Checks.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.hovers);
     room.apply(new MoveTo(List.of("b"), new Edit.Place3(null, typed("0"), typed("1"))));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.overlaps);
+    assertThat(Checks.of(room.space))
+        .extracting(Snag::kind)
+        .containsExactly(Snag.SnagKind.overlaps);
     assertThat(room.said).contains("Stool overlaps Oak sideboard.");
     room.apply(new MoveTo(List.of("b"), new Edit.Place3(typed("40"), null, null)));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.outside);
+    assertThat(Checks.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.outside);
   }
 
   @Test
@@ -312,7 +315,7 @@ class EditsTest {
     room.put("b", "bottle", 3, 2);
     room.put("c", "cafe-table", 5, 3);
     room.apply(new MoveTo(List.of("c"), new Edit.Place3(Amount.of(3), Amount.of(0), Amount.of(2))));
-    assertThat(Snag.of(room.space))
+    assertThat(Checks.of(room.space))
         .extracting(Snag::kind)
         .as("they overlap; neither hovers")
         .containsOnly(Snag.SnagKind.overlaps);
@@ -366,7 +369,7 @@ class EditsTest {
       }
     }
     // what finds no free place within reach stays where it was put, and was named when it was
-    for (Snag s : Snag.of(rooms.space)) {
+    for (Snag s : Checks.of(rooms.space)) {
       if (s.kind() == Snag.SnagKind.overlaps) {
         assertThat(named).as(s.words()).anyMatch(n -> s.words().contains(n));
       } else {

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import pied.core.Nullable;
 import pied.core.caption.Caption;
+import pied.core.check.Checks;
 import pied.core.check.Snag;
 import pied.core.material.FinishPart;
 import pied.core.piece.Piece;
@@ -127,7 +128,7 @@ class SpaceController {
   @GetMapping("/spaces/{id}/snags")
   Snags snags(@PathVariable String id) {
     OpenSpace.Seen now = store.seen(id);
-    List<Snag> all = Snag.of(now.space(), Deadline.looking(LONGEST, "all snags", SO_MANY));
+    List<Snag> all = Checks.of(now.space(), Deadline.looking(LONGEST, "all snags", SO_MANY));
     return new Snags(now.revision(), all.subList(0, Math.min(MOST_SNAGS, all.size())), all.size());
   }
 

@@ -29,7 +29,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.piece.On;
@@ -218,11 +218,11 @@ class HostileArchivesTest {
     piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 0.01));
     Space thin = space(taken());
     assertThat(thin.piece("b").form().stretched()).isTrue();
-    assertThat(Snag.of(thin)).isNotNull();
+    assertThat(Checks.of(thin)).isNotNull();
     piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 1e-4));
     Space sheet = space(taken());
     assertThat(sheet.piece("b").form().stretched()).isTrue();
-    assertThat(Snag.of(sheet)).isNotNull();
+    assertThat(Checks.of(sheet)).isNotNull();
     assertThat(sheet.bodies().all()).isNotEmpty();
     piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 1e-7));
     HandoverWire.TakenIn in = taken();
@@ -408,12 +408,12 @@ class HostileArchivesTest {
       kept++;
       String id = in.project().spaces().get(0).id();
       try {
-        Snag.of(store.space(id));
+        Checks.of(store.space(id));
         store.view(id, null);
         store.history(id, 0, LengthUnit.M);
         for (int i = 0; i < 5; i++) {
           store.undo(id, null);
-          Snag.of(store.space(id));
+          Checks.of(store.space(id));
         }
       } catch (Refusal e) {
         assertThat(e.getMessage()).isNotBlank();

@@ -12,7 +12,7 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.edit.Edit;
 import pied.core.edit.Outcome;
 import pied.core.piece.On;
@@ -62,7 +62,7 @@ class CopyingTest {
       assertThat(Math.IEEEremainder(more, 360)).isEqualTo(0, EXACT);
     }
     assertThat(made).extracting(p -> p.on().id()).containsOnly("t2", "t3");
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -135,7 +135,7 @@ class CopyingTest {
     }
     assertThat(other.space.filing().groups()).extracting("name").containsExactly("Tea");
     assertThat(made).extracting(p -> p.keeping().group()).doesNotContainNull();
-    assertThat(Snag.of(other.space)).isEmpty();
+    assertThat(Checks.of(other.space)).isEmpty();
   }
 
   @Test

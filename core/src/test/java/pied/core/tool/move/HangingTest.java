@@ -11,7 +11,7 @@ import pied.core.Rooms;
 import pied.core.carry.CarryAsk;
 import pied.core.carry.CarryResult;
 import pied.core.carry.Carrying;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.space.Spot;
@@ -43,7 +43,7 @@ class HangingTest {
     stage.json("{'do':'hang','pieces':['t'],'below':'30cm'}");
     assertThat(truss().at().y() + high).isCloseTo(grid - 0.3, within(1e-9));
     assertThat(truss().on()).isEqualTo(On.CEILING);
-    assertThat(Snag.of(stage.space)).isEmpty();
+    assertThat(Checks.of(stage.space)).isEmpty();
     stage.json("{'do':'hang','pieces':['t'],'below':'+0.2'}");
     assertThat(truss().at().y() + high).isCloseTo(grid - 0.5, within(1e-9));
   }
@@ -61,7 +61,7 @@ class HangingTest {
     assertThat(truss().at().y()).isEqualTo(y);
     stage.json("{'do':'turn','pieces':['t'],'to':10}");
     assertThat(truss().at().y()).isEqualTo(y);
-    assertThat(Snag.of(stage.space)).isEmpty();
+    assertThat(Checks.of(stage.space)).isEmpty();
   }
 
   @Test

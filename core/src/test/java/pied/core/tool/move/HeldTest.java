@@ -14,6 +14,7 @@ import pied.core.caption.Caption;
 import pied.core.carry.CarryAsk;
 import pied.core.carry.CarryResult;
 import pied.core.carry.Carrying;
+import pied.core.check.Checks;
 import pied.core.check.Snag;
 import pied.core.phrase.Phrase;
 import pied.core.piece.On;
@@ -114,15 +115,15 @@ class HeldTest {
 
   @Test
   void theSnagIsThereOnceAndCanBeSilenced() {
-    List<Snag> snags = Snag.of(room.space);
+    List<Snag> snags = Checks.of(room.space);
     assertThat(snags).hasSize(1);
     assertThat(snags.get(0).remedy().words()).isEqualTo("Let it come to rest");
     room.apply(snags.get(0).silence().edits().get(0));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     room.json("{'do':'moveBy','pieces':['c'],'by':{'x':0.5}}");
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     room.json("{'do':'moveTo','pieces':['c'],'to':{'y':0.9}}");
-    assertThat(Snag.of(room.space)).as("typed anew it is a question again").hasSize(1);
+    assertThat(Checks.of(room.space)).as("typed anew it is a question again").hasSize(1);
     assertThatThrownBy(() -> room.json("{'do':'holdThere','pieces':['t']}"))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("not held");
@@ -138,7 +139,7 @@ class HeldTest {
     assertThat(stage.piece("t").at().z()).isPositive();
     assertThat(stage.piece("t").at().y()).isEqualTo(y);
     assertThat(stage.piece("t").on()).isEqualTo(On.CEILING);
-    assertThat(Snag.of(stage.space)).isEmpty();
+    assertThat(Checks.of(stage.space)).isEmpty();
     stage.json("{'do':'moveTo','pieces':['t'],'to':{'upstage':'2'}}");
     CarryAsk q = CarryAsk.onPlan(List.of("t"), new Spot(0, 0.5), 0);
     CarryResult a = Carrying.answer(stage.space, q, LengthUnit.M);

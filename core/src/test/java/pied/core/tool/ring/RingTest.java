@@ -8,7 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.piece.Piece;
 import pied.core.place.Footprint;
 import pied.core.solid.Vec;
@@ -48,7 +48,7 @@ class RingTest {
       Vec toTable = room.piece("t").at().minus(c.at());
       assertThat(front.dot(toTable)).isPositive();
     }
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -63,7 +63,7 @@ class RingTest {
       boolean byEnd = Math.abs(own.z()) < t.size().depth() / 2;
       assertThat(bySide != byEnd).as(own.toString()).isTrue();
     }
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test

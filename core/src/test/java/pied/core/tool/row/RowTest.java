@@ -8,7 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.piece.Piece;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
@@ -41,7 +41,7 @@ class RowTest {
           .isEqualTo(0.2, within(1e-9));
     }
     assertThat(all.get(0).id()).isEqualTo("s");
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     assertThat(room.only().repeats()).isNotNull();
   }
 
@@ -66,7 +66,7 @@ class RowTest {
     stage.put("s", "theatre-seat", -3, -1);
     stage.json("{'do':'row','pieces':['s'],'count':9,'gap':0.02,'rows':4,'rowPitch':1}");
     assertThat(stage.space.pieces()).hasSize(36);
-    assertThat(Snag.of(stage.space)).isEmpty();
+    assertThat(Checks.of(stage.space)).isEmpty();
     assertThat(stage.space.pieces().stream().map(p -> p.at().y()).distinct().count())
         .isGreaterThanOrEqualTo(4);
   }

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -37,7 +37,7 @@ class ScatterTest {
     room.json("{'do':'scatter'," + BOOKS_AND_CUPS + ",'onto':['a','b','c'],'count':40}");
     assertThat(strewn()).hasSize(40);
     assertThat(strewn()).allSatisfy(p -> assertThat(List.of("a", "b", "c")).contains(p.on().id()));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -67,7 +67,7 @@ class ScatterTest {
         "{'do':'scatter','of':[{'article':'cup-and-saucer'}],'count':120,'seed':" + seed + "}");
     List<Piece> all = strewn();
     assertThat(all).hasSize(120);
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     // of the densest packing; random points have a least near 0.05 and a mean of 0.47 of it
     double area = 6 * 4 - 1.9 * 0.9;
     double densest = Math.sqrt(2 * area / (Math.sqrt(3) * 120));
@@ -92,7 +92,7 @@ class ScatterTest {
     stage.json("{'do':'platform','at':{'x':0,'z':-3},'width':3,'depth':2,'height':0.4}");
     stage.json("{'do':'scatter','of':[{'article':'crate'}],'count':30,'least':0.1}");
     assertThat(stage.space.pieces()).hasSizeGreaterThan(20);
-    assertThat(Snag.of(stage.space)).isEmpty();
+    assertThat(Checks.of(stage.space)).isEmpty();
     assertThat(stage.space.pieces().stream().map(Piece::on).distinct().count()).isGreaterThan(1);
   }
 
@@ -105,7 +105,7 @@ class ScatterTest {
     assertThat(strewn())
         .allSatisfy(p -> assertThat(p.at().distance(new Vec(3, 0, 2))).isLessThan(1.5));
     assertThat(strewn().stream().map(p -> p.size().width()).distinct().count()).isGreaterThan(1);
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -158,7 +158,7 @@ class ScatterTest {
     r.json("{'do':'scatter','pieces':['a'],'count':6}");
     assertThat(r.piece("a").at()).isEqualTo(was.at());
     assertThat(r.space.members(r.piece("a").keeping().group())).hasSize(6);
-    assertThat(pied.core.check.Snag.of(r.space)).isEmpty();
+    assertThat(pied.core.check.Checks.of(r.space)).isEmpty();
     Rooms t = new Rooms();
     t.put("t", "long-table", 3, 2);
     var cup = t.put("c", "cup-and-saucer", 3, 2);

@@ -16,7 +16,7 @@ import pied.core.Rooms;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.catalog.Mounting;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.edit.Declined;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -257,7 +257,7 @@ class SizeTest {
     is("b", 0.94, 0.1, 2.095);
     assertThat(p("b").at().x()).isCloseTo(2.475, EXACT);
     assertThat(p("b").at().z()).as("in the middle of the wall").isCloseTo(-0.1, EXACT);
-    assertThat(Snag.of(room.space)).as("in an opening it is not outside").isEmpty();
+    assertThat(Checks.of(room.space)).as("in an opening it is not outside").isEmpty();
     assertThatThrownBy(() -> room.json("{'do':'fill','piece':'b'}"))
         .hasMessageContaining("the width, the depth or the height");
   }

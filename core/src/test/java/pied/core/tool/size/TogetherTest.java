@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Rooms;
+import pied.core.check.Checks;
 import pied.core.check.Snag;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
@@ -64,9 +65,9 @@ class TogetherTest {
       assertThat(Reach.of(room.space, room.piece(id), Side.under).distance())
           .isCloseTo(0, within(1e-4));
     }
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     room.json("{'do':'moveBy','pieces':['counter'],'by':{'x':0.5}}");
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -107,7 +108,7 @@ class TogetherTest {
     room.json(String.format(java.util.Locale.ROOT, edit, side, gap));
     assertThat(gap("lead", "p", Side.valueOf(side))).isCloseTo(gap, TOUCH);
     assertThat(room.piece("lead").at().x()).isEqualTo(3);
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -168,12 +169,12 @@ class TogetherTest {
     room.json("{'do':'moveBy','pieces':['s'],'by':{'x':1}}");
     assertThat(room.piece("v").at().x()).isCloseTo(4, TOUCH);
     assertThat(room.piece("v").at().y()).isCloseTo(1.2, TOUCH);
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     assertThatThrownBy(() -> room.json("{'do':'attach','pieces':['s'],'to':'v'}"))
         .hasMessageContaining("cannot carry it as well");
     room.json("{'do':'attach','pieces':['v']}");
     assertThat(room.piece("v").on()).isEqualTo(On.HELD);
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.hovers);
+    assertThat(Checks.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.hovers);
   }
 
   @Test
@@ -181,13 +182,15 @@ class TogetherTest {
     room.put("t", "sideboard", 3, 2);
     double edge = 3 + room.piece("t").size().width() / 2;
     room.json("{'do':'place','article':'books','piece':'b','at':{'x':3,'z':2}}");
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     double w = room.piece("b").size().width();
     String by = "{'do':'moveTo','pieces':['b'],'to':{'x':%s,'z':2}}";
     room.json(String.format(java.util.Locale.ROOT, by, edge - 0.05 * w));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     room.json(String.format(java.util.Locale.ROOT, by, edge + 0.2 * w));
-    assertThat(Snag.of(room.space)).extracting(Snag::kind).containsExactly(Snag.SnagKind.unstable);
+    assertThat(Checks.of(room.space))
+        .extracting(Snag::kind)
+        .containsExactly(Snag.SnagKind.unstable);
   }
 
   @Test
@@ -206,7 +209,7 @@ class TogetherTest {
     assertThat(down.at().y()).isZero();
     assertThat(Math.hypot(down.at().x() - high.at().x(), down.at().z() - high.at().z()))
         .isLessThan(2);
-    assertThat(pied.core.check.Snag.of(room.space)).isEmpty();
+    assertThat(pied.core.check.Checks.of(room.space)).isEmpty();
   }
 
   @Test
@@ -252,7 +255,7 @@ class TogetherTest {
     assertThat(room.said)
         .containsExactly("Trunk reaches over the rim of Barrel; there is no room for all of it.");
     assertThat(Support.beside(room.space, room.piece("p"))).isZero();
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
     // it goes where the barrel goes, and stays on it when that is made lower
     room.json("{'do':'moveBy','pieces':['b'],'by':{'x':-0.5}}");
     room.json("{'do':'size','pieces':['b'],'size':{'height':0.7}}");
@@ -271,7 +274,7 @@ class TogetherTest {
     room.json("{'do':'beside','pieces':['c','b'],'side':'top'}");
     assertThat(room.piece("c").on()).isEqualTo(On.piece("b"));
     assertThat(room.piece("c").at().y()).isCloseTo(0.88, within(5e-3));
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test

@@ -8,7 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 import pied.core.Rooms;
-import pied.core.check.Snag;
+import pied.core.check.Checks;
 import pied.core.material.Finishes;
 import pied.core.piece.Piece;
 import pied.core.place.Footprint;
@@ -35,7 +35,7 @@ class TrailTest {
             + "'count':24}");
     List<Piece> all = all(l);
     assertThat(all).hasSize(24);
-    assertThat(Snag.of(l.space)).isEmpty();
+    assertThat(Checks.of(l.space)).isEmpty();
     double gap = outline(l, all.get(0)).distance(outline(l, all.get(1)));
     for (int i = 1; i < 24; i++) {
       assertThat(outline(l, all.get(i - 1)).distance(outline(l, all.get(i))))
@@ -52,7 +52,7 @@ class TrailTest {
       assertThat(p.turn()).isEqualTo(0, within(1e-9));
       assertThat(p.at().z() - p.size().depth() / 2).isEqualTo(0.1, within(1e-6));
     }
-    assertThat(Snag.of(room.space)).isEmpty();
+    assertThat(Checks.of(room.space)).isEmpty();
   }
 
   @Test
