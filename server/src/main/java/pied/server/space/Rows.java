@@ -164,10 +164,10 @@ public interface Rows {
         "select s.id as id, s.kind as kind, s.doneIn as doneIn, s.who as who, s.words as words,"
             + " s.madeAt as madeAt from StepRow s"
             + " where s.id >= :first and s.id < :behind and s.kind <> PAST order by s.id desc")
-    List<Done> done(long first, long behind, Limit most);
+    List<DoneStep> done(long first, long behind, Limit most);
 
     /** Something that was done, without what it changed. */
-    interface Done {
+    interface DoneStep {
       long getId();
 
       StepRow.StepKind getKind();

@@ -368,9 +368,9 @@ public class SpaceStore {
     OpenSpace o = open(id);
     OpenSpace.Seen now = o.seen();
     long behind = before > 0 ? StepRow.key(o.no(), before) : StepRow.first(o.no() + 1);
-    List<Rows.Steps.Done> rows = steps.done(StepRow.first(o.no()), behind, Limit.of(PAGE + 1));
+    List<Rows.Steps.DoneStep> rows = steps.done(StepRow.first(o.no()), behind, Limit.of(PAGE + 1));
     List<Deed> deeds = new ArrayList<>();
-    for (Rows.Steps.Done d : rows.subList(0, Math.min(PAGE, rows.size()))) {
+    for (Rows.Steps.DoneStep d : rows.subList(0, Math.min(PAGE, rows.size()))) {
       // what was done before words were kept is read off what it changed
       String words =
           d.getWords() != null
