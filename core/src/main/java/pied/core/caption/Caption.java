@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
@@ -236,7 +237,7 @@ public final class Caption {
     for (Side side : ROUND) {
       Reach r = Reach.of(space, p, side);
       if (r != null) {
-        nearest.merge(r.to(), r, (x, y) -> y.distance() < x.distance() - 1e-9 ? y : x);
+        nearest.merge(r.to(), r, (x, y) -> y.distance() < x.distance() - Tolerance.SAME ? y : x);
       }
     }
     return nearest.values();
@@ -261,7 +262,7 @@ public final class Caption {
     }
     keeping.layer(pieces);
     text(", facing ");
-    boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);
+    boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < Tolerance.FINE);
     out.add(
         Phrase.field(
             same ? Angle.text(lead.turn()) : "various",

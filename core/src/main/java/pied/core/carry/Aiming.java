@@ -5,6 +5,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.piece.On;
 import pied.core.place.Inset;
 import pied.core.place.Rest;
@@ -111,7 +112,7 @@ final class Aiming {
       String words = "held at " + unit.fine(high - space.shell().datum().y());
       return new Aimed(now, null, words, found.levels());
     }
-    String high = y > 1e-6 ? ", " + unit.fine(y) + " high" : "";
+    String high = y > Tolerance.FINE ? ", " + unit.fine(y) + " high" : "";
     Vec g = offset(start);
     Footing now = start.at(s.point().x() - g.x(), y, s.point().z() - g.z()).on(s.on());
     return new Aimed(now, s.body(), "on " + space.nameOf(s.on()) + high, found.levels());
@@ -129,7 +130,7 @@ final class Aiming {
     } catch (Refusal e) {
       // pointing past the room means the floor as far that way as there is
       Vec d = q.ray().along();
-      double t = Math.abs(d.y()) < 1e-9 ? 0 : -q.ray().from().y() / d.y();
+      double t = Math.abs(d.y()) < Tolerance.SAME ? 0 : -q.ray().from().y() / d.y();
       if (t <= 0) {
         throw e;
       }
@@ -176,7 +177,7 @@ final class Aiming {
   /** Whether no other surface is above a place that is on one. */
   boolean openAbove(Vec where) {
     Surfaces.Surface highest = under(where, Double.MAX_VALUE);
-    return highest != null && highest.point().y() <= where.y() + 1e-3;
+    return highest != null && highest.point().y() <= where.y() + Tolerance.NEAR;
   }
 
   /** Where the sight of a level drawing meets the upright plane through the mark. */
@@ -199,8 +200,8 @@ final class Aiming {
     // a hair inside, so that there is floor under it
     double dx = middle.getX() - near.x;
     double dz = middle.getY() - near.y;
-    double l = Math.max(1e-9, Math.hypot(dx, dz));
-    return new Spot(near.x + 1e-4 * dx / l, near.y + 1e-4 * dz / l);
+    double l = Math.max(Tolerance.SAME, Math.hypot(dx, dz));
+    return new Spot(near.x + Tolerance.HAIR * dx / l, near.y + Tolerance.HAIR * dz / l);
   }
 
   // ---- fixed, hanging, in an opening
@@ -231,7 +232,7 @@ final class Aiming {
   private double height(Wall wall) {
     Vec d = q.ray().along().unit();
     double rate = wall.inward().dot(d);
-    if (Math.abs(rate) < 1e-9) {
+    if (Math.abs(rate) < Tolerance.SAME) {
       return Double.NaN;
     }
     double t = -wall.off(new Spot(q.ray().from().x(), q.ray().from().z())) / rate;

@@ -2,6 +2,7 @@ package pied.core.carry;
 
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
@@ -23,7 +24,7 @@ final class CarryPointed {
   @Nullable
   static Bodies.RayMet at(Space space, CarryAsk q, Set<String> own) {
     if (q.at() != null) {
-      Vec from = q.at().at(space.shell().height() - 1e-3);
+      Vec from = q.at().at(space.shell().height() - Tolerance.NEAR);
       return space.bodies().ray(from, Vec.DOWN, FAR, b -> !own.contains(b.id()) && space.seen(b));
     }
     Vec along = q.ray().along().unit();

@@ -3,6 +3,7 @@ package pied.core.carry;
 import java.util.ArrayList;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Spot;
@@ -51,7 +52,7 @@ final class CarryWays {
   @Nullable
   Vec way(Footing now) {
     Vec moved = now.at().minus(load.lead().at());
-    if (load.fresh() || moved.length() < 1e-6) {
+    if (load.fresh() || moved.length() < Tolerance.FINE) {
       return null;
     }
     List<Vec> ways = new ArrayList<>();
@@ -69,7 +70,7 @@ final class CarryWays {
     for (Vec w : ways) {
       for (double sign : new double[] {1, -1}) {
         Vec d = w.times(sign);
-        best = best == null || moved.dot(d) > moved.dot(best) + 1e-9 ? d : best;
+        best = best == null || moved.dot(d) > moved.dot(best) + Tolerance.SAME ? d : best;
       }
     }
     return best;

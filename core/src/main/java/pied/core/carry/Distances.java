@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
@@ -19,7 +20,7 @@ final class Distances {
   private static final double FAR = 1e4;
 
   /** What is moved by less has not been moved, metres. */
-  private static final double ROUNDING = 1e-9;
+  private static final double ROUNDING = Tolerance.SAME;
 
   private final Space space;
   private final Set<String> own;
@@ -50,7 +51,7 @@ final class Distances {
 
   /** Whether a side looks along the way it is moved. */
   private static boolean along(Piece now, Side side, Vec by) {
-    return Math.abs(now.pose().direct(side.outward()).dot(by)) > by.length() * (1 - 1e-12);
+    return Math.abs(now.pose().direct(side.outward()).dot(by)) > by.length() * (1 - Tolerance.NONE);
   }
 
   private static Reach moved(Reach r, Piece now, Vec by) {

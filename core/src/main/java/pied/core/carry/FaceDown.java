@@ -4,6 +4,7 @@ import java.util.Set;
 import org.joml.Matrix3d;
 import org.joml.Quaterniond;
 import org.joml.Vector3d;
+import pied.core.Tolerance;
 import pied.core.measure.Side;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
@@ -106,10 +107,10 @@ final class FaceDown {
     // of the space: into the face, and up it
     Vec into = n.times(-1);
     Vec high = Vec.UP.minus(n.times(n.y()));
-    if (high.length() < 1e-6) { // a level face: the front stays where it was
+    if (high.length() < Tolerance.FINE) { // a level face: the front stays where it was
       Vec front = piece.pose().direct(flat ? new Vec(0, 0, -1) : Vec.UP);
       high = front.minus(n.times(front.dot(n)));
-      high = high.length() < 1e-6 ? new Vec(0, 0, -1) : high;
+      high = high.length() < Tolerance.FINE ? new Vec(0, 0, -1) : high;
     }
     high = high.unit();
     Vec side1 = out.cross(up);
@@ -131,7 +132,7 @@ final class FaceDown {
   /** The part of a rotation that is about the vertical. */
   private static Quaterniond twist(Quaterniond r) {
     Quaterniond t = new Quaterniond(0, r.y, 0, r.w);
-    return t.lengthSquared() < 1e-12 ? new Quaterniond() : t.normalize();
+    return t.lengthSquared() < Tolerance.NONE ? new Quaterniond() : t.normalize();
   }
 
   /** What is left of it: the top leaning some way. */
@@ -139,7 +140,7 @@ final class FaceDown {
     Quaterniond tilt = new Quaterniond(turnOnly).conjugate().mul(r);
     Vector3d up = tilt.transform(new Vector3d(0, 1, 0));
     double by = Math.toDegrees(Math.atan2(Math.hypot(up.x, up.z), up.y));
-    if (by < 1e-9) {
+    if (by < Tolerance.SAME) {
       return Lean.NONE;
     }
     return new Lean(Math.toDegrees(Math.atan2(up.x, up.z)), by);

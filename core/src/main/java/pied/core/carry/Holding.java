@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.carry.CarryAsk.CarryKeep;
 import pied.core.carry.CarryResult.CarrySnap;
 import pied.core.catalog.Mounting;
@@ -72,8 +73,8 @@ final class Holding {
     Vec u = now.right();
     Vec v = now.front();
     boolean level = now.lean().by() == 0;
-    boolean alongU = kept == null || Math.abs(kept.dot(u)) > 1 - 1e-9;
-    boolean alongV = kept == null || Math.abs(kept.dot(v)) > 1 - 1e-9;
+    boolean alongU = kept == null || Math.abs(kept.dot(u)) > 1 - Tolerance.SAME;
+    boolean alongV = kept == null || Math.abs(kept.dot(v)) > 1 - Tolerance.SAME;
     double width = load.lead().size().width() / 2;
     double depth = load.lead().size().depth() / 2;
     Supplier<Snaps.Held> sideways =
@@ -82,7 +83,7 @@ final class Holding {
     Snaps.Held deep = null;
     if (alongV && !load.onWall()) {
       deep = held(v, snaps().best(v, depth, level ? Side.back : null, Side.front), free);
-      if (alongU && deep != null && Math.abs(deep.by()) > 1e-9) {
+      if (alongU && deep != null && Math.abs(deep.by()) > Tolerance.SAME) {
         // what is round is elsewhere now to what is beside it
         Snaps.Held again = sideways.get();
         wide = again == null ? wide : again;
@@ -107,7 +108,7 @@ final class Holding {
       return null;
     }
     Footing there = now.moved(axis.times(by.by()));
-    if (Math.abs(by.by()) > 1e-9 && !free.test(there)) {
+    if (Math.abs(by.by()) > Tolerance.SAME && !free.test(there)) {
       return null;
     }
     now = there;

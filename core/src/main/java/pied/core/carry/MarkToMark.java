@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.carry.CarryAsk.CarryMeet;
 import pied.core.measure.Marks;
 import pied.core.piece.Piece;
@@ -32,7 +33,7 @@ final class MarkToMark {
   private static final double LEAST = 0.05;
 
   /** Edges no farther apart than this are as near, metres. */
-  private static final double SAME = 1e-9;
+  private static final double SAME = Tolerance.SAME;
 
   private final Space space;
   private final CarriedPieces load;
@@ -161,7 +162,7 @@ final class MarkToMark {
     Vec to = p.minus(a);
     double along = flat ? d.x() * to.x() + d.z() * to.z() : d.dot(to);
     double length = flat ? d.x() * d.x() + d.z() * d.z() : d.dot(d);
-    double t = length < 1e-12 ? 0 : Math.max(0, Math.min(1, along / length));
+    double t = length < Tolerance.NONE ? 0 : Math.max(0, Math.min(1, along / length));
     return a.plus(d.times(t));
   }
 
@@ -208,6 +209,6 @@ final class MarkToMark {
   private static double between(Vec a, Vec b) {
     double sin = a.z() * b.x() - a.x() * b.z();
     double t = Math.toDegrees(Math.atan2(sin, a.dot(b)));
-    return Math.abs(t) < 1e-9 ? 0 : t;
+    return Math.abs(t) < Tolerance.SAME ? 0 : t;
   }
 }

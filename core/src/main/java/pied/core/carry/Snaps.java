@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.catalog.Clearance;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -200,7 +201,7 @@ final class Snaps {
     Piece n = space.piece(r.to());
     Vec way = piece.pose().direct(r.side().outward());
     for (Side s : Side.values()) {
-      if (n.pose().direct(s.outward()).dot(way) > 1 - 1e-9) {
+      if (n.pose().direct(s.outward()).dot(way) > 1 - Tolerance.SAME) {
         Reach next = beyond(n, s);
         if (next != null && space.has(next.to()) && next.distance() > 0.005) {
           double g = next.distance();
@@ -272,18 +273,18 @@ final class Snaps {
 
   /** Half the size of a piece along a direction that is one of its own; NaN if it is not. */
   private static double half(Piece n, Vec axis) {
-    if (Math.abs(n.pose().direct(new Vec(1, 0, 0)).dot(axis)) > 1 - 1e-9) {
+    if (Math.abs(n.pose().direct(new Vec(1, 0, 0)).dot(axis)) > 1 - Tolerance.SAME) {
       return n.size().width() / 2;
     }
-    if (Math.abs(n.pose().direct(new Vec(0, 0, 1)).dot(axis)) > 1 - 1e-9) {
+    if (Math.abs(n.pose().direct(new Vec(0, 0, 1)).dot(axis)) > 1 - Tolerance.SAME) {
       return n.size().depth() / 2;
     }
     return Double.NaN;
   }
 
   private void ofTheShell(List<Held> all, Vec axis, double centre) {
-    boolean across = Math.abs(axis.x()) > 1 - 1e-9;
-    boolean deep = Math.abs(axis.z()) > 1 - 1e-9;
+    boolean across = Math.abs(axis.x()) > 1 - Tolerance.SAME;
+    boolean deep = Math.abs(axis.z()) > 1 - Tolerance.SAME;
     double y = piece.at().y();
     if (across && space.shell().stage() != null) {
       Vec on = new Vec(0, y, piece.at().z());
@@ -302,7 +303,7 @@ final class Snaps {
     }
     Spot here = new Spot(piece.at().x(), piece.at().z());
     for (Wall w : space.shell().faces()) {
-      if (Math.abs(w.along().dot(axis)) < 1 - 1e-9 || w.distance(here) > AROUND) {
+      if (Math.abs(w.along().dot(axis)) < 1 - Tolerance.SAME || w.distance(here) > AROUND) {
         continue;
       }
       Vec middle = w.spot(w.length() / 2, 0).at(y);

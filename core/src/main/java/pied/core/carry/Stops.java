@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.place.Underlay;
@@ -55,7 +56,7 @@ final class Stops {
   private static final double HOPELESS = 1.6;
 
   /** Directions that differ by less are one: the cosine of the angle between. */
-  private static final double SAME = 1 - 1e-9;
+  private static final double SAME = 1 - Tolerance.SAME;
 
   private final Space space;
   private final Bodies bodies;
@@ -74,7 +75,7 @@ final class Stops {
     this.bodies = space.bodies();
     this.own = own;
     this.only = only;
-    this.motion = motion.length() < 1e-9 ? Vec.ZERO : motion.unit();
+    this.motion = motion.length() < Tolerance.SAME ? Vec.ZERO : motion.unit();
   }
 
   /**
@@ -193,7 +194,7 @@ final class Stops {
   }
 
   private static double round(double v) {
-    return Math.abs(v) < 1e-12 ? 0 : v;
+    return Math.abs(v) < Tolerance.NONE ? 0 : v;
   }
 
   private double free(List<Piece> pieces, Vec way, Body except, String rests, double limit) {
@@ -283,7 +284,7 @@ final class Stops {
     for (Pose pose : new Pose[] {hit.piece.pose(), hit.body.pose()}) {
       for (Vec d : new Vec[] {new Vec(1, 0, 0), new Vec(0, 0, 1), new Vec(0, 1, 0)}) {
         Vec own = pose.direct(d);
-        if (Math.abs(own.y()) < 1e-9 && all.stream().noneMatch(o -> o.dot(own) > SAME)) {
+        if (Math.abs(own.y()) < Tolerance.SAME && all.stream().noneMatch(o -> o.dot(own) > SAME)) {
           all.add(own);
           all.add(own.times(-1));
         }
@@ -291,7 +292,7 @@ final class Stops {
     }
     Vec apart = hit.piece.pose().box(mesh(hit.piece).box()).centre().minus(hit.body.box().centre());
     Vec level = new Vec(apart.x(), 0, apart.z());
-    if (level.length() > 1e-6) {
+    if (level.length() > Tolerance.FINE) {
       all.add(level.unit());
     }
     return all;

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import pied.core.Tolerance;
 
 /**
  * Finds articles by what people type: beginnings of words, plurals, small slips of the keys and
@@ -121,7 +122,7 @@ public final class Finder {
 
   /** It fits as it is; what would fit only if it were made smaller is not offered. */
   private static boolean smallEnough(double natural, Sizing.SizingRule rule, double most) {
-    return Double.isNaN(most) || Math.min(natural, rule.most()) <= most + 1e-9;
+    return Double.isNaN(most) || Math.min(natural, rule.most()) <= most + Tolerance.SAME;
   }
 
   private double[] scores(String typed) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import pied.core.Tolerance;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.units.Refusal;
@@ -120,7 +121,7 @@ public record Sizing(
     }
   }
 
-  private static final double SLACK = 1e-9;
+  private static final double SLACK = Tolerance.SAME;
 
   public Sizing(SizingRule width, SizingRule depth, SizingRule height, Set<String> tied) {
     this(width, depth, height, tied, false, null);
@@ -263,13 +264,13 @@ public record Sizing(
       throw new Refusal(article + " comes " + String.join(" and ", wrong) + ".");
     }
     List<Measure> same = same();
-    if (same.stream().anyMatch(m -> Math.abs(m.of(size) - same.get(0).of(size)) > 1e-7)) {
+    if (same.stream().anyMatch(m -> Math.abs(m.of(size) - same.get(0).of(size)) > Tolerance.SIZE)) {
       throw new Refusal(article + " is " + alike() + ".");
     }
     double f = size.width() / natural.width();
     if (proportional
-        && (Math.abs(size.depth() / natural.depth() / f - 1) > 1e-6
-            || Math.abs(size.height() / natural.height() / f - 1) > 1e-6)) {
+        && (Math.abs(size.depth() / natural.depth() / f - 1) > Tolerance.FINE
+            || Math.abs(size.height() / natural.height() / f - 1) > Tolerance.FINE)) {
       throw new Refusal(
           article + " keeps its proportions; give one measure and the others follow.");
     }

@@ -9,7 +9,7 @@ import pied.core.tool.move.HoldThere;
 import pied.core.tool.move.Settle;
 
 /** What touches nothing that could carry it. */
-final class Hovering implements PieceCheck.Look {
+final class Hovering implements PieceCheck.Glance {
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
     if (!on.equals(On.NOTHING) || p.on().equals(On.HELD_SO)) {

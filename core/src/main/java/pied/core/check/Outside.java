@@ -9,7 +9,7 @@ import pied.core.space.Spot;
 import pied.core.tool.place.BringIn;
 
 /** What lies beyond the walls, under the floor or over the ceiling. */
-final class Outside implements PieceCheck.Look {
+final class Outside implements PieceCheck.Glance {
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
     boolean inWall = on.kind() == On.OnKind.opening || Inset.holding(space.shell(), p.at()) != null;

@@ -10,7 +10,7 @@ import pied.core.solid.Body;
 import pied.core.space.Space;
 
 /** What shares room with something else; of two pieces the one whose id comes first says so. */
-final class Overlapping implements PieceCheck.Look {
+final class Overlapping implements PieceCheck.Glance {
   /** So many of a piece are named; who stands in a heap need not know of all. */
   private static final int NAMED = 12;
 

@@ -9,8 +9,8 @@ import pied.core.space.Subjects;
 
 /** Whether a piece is in the space, rests on something, stands steady, and has room. */
 final class PieceCheck implements Check<Piece> {
-  /** One of these looks; they share what truly carries the piece, which costs most. */
-  interface Look {
+  /** One of these; they share what truly carries the piece, which costs most. */
+  interface Glance {
     /**
      * @param on what truly carries the piece, whatever is written down
      */
@@ -18,7 +18,7 @@ final class PieceCheck implements Check<Piece> {
   }
 
   private static final Outside OUTSIDE = new Outside();
-  private static final List<Look> INSIDE =
+  private static final List<Glance> INSIDE =
       List.of(new Hovering(), new Unsteady(), new Overlapping());
 
   @Override

@@ -8,7 +8,7 @@ import pied.core.place.Support;
 import pied.core.space.Space;
 
 /** What stands on something, but with its middle beside it. */
-final class Unsteady implements PieceCheck.Look {
+final class Unsteady implements PieceCheck.Glance {
   @Override
   public List<Snag> of(Space space, Piece p, On on) {
     if (space.article(p).mounting() != Mounting.STANDS || p.attached()) {

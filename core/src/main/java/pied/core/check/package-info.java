@@ -1,2 +1,2 @@
-/** What is wrong in a space: snags. */
+/** What is wrong in a space: snags, found by checks that each have their subjects. */
 package pied.core.check;

@@ -3,6 +3,7 @@ package pied.core.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.edit.Blank;
 import pied.core.edit.Edit;
 import pied.core.space.Opening;
@@ -38,7 +39,7 @@ final class Chains {
     double at = 0;
     Opening last = null;
     for (Opening o : own) {
-      if (o.from() < at - 1e-9) {
+      if (o.from() < at - Tolerance.SAME) {
         continue; // above or below another one
       }
       Edit edit = SetOpeningBuilder.builder().part(o.id()).build();
@@ -63,7 +64,7 @@ final class Chains {
               "From the " + last.words() + " to the end of wall " + w.name(),
               new Blank(SetOpeningBuilder.builder().part(last.id()).build(), "toEnd")));
     }
-    all.removeIf(s -> s.to - s.from < 5e-4);
+    all.removeIf(s -> s.to - s.from < Tolerance.HALF);
     return all;
   }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import pied.core.Tolerance;
 import pied.core.solid.Body;
 import pied.core.space.PartName;
 import pied.core.space.PartName.PartKind;
@@ -14,7 +15,7 @@ import pied.core.space.PartName.PartKind;
  */
 final class CutCorners {
   /** A wall ends where a slab begins if they are so near, metres. */
-  private static final double NEAR = 1e-3;
+  private static final double NEAR = Tolerance.NEAR;
 
   private final List<Envelope> slabs = new ArrayList<>();
   private final List<Envelope> walls = new ArrayList<>();

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Blank;
 import pied.core.edit.Edit;
 import pied.core.solid.Vec;
@@ -95,7 +96,7 @@ final class ElevationMeasures {
       Bar b = same.get(0);
       boolean close =
           shell.bars().stream()
-              .anyMatch(o -> o.trim() > b.trim() + 1e-3 && o.trim() < b.trim() + CLOSE);
+              .anyMatch(o -> o.trim() > b.trim() + Tolerance.NEAR && o.trim() < b.trim() + CLOSE);
       String names = same.stream().map(Bar::id).collect(Collectors.joining(", "));
       labels.add(
           new Label(

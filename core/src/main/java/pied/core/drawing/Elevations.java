@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import pied.core.BoundedCache;
+import pied.core.Tolerance;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
@@ -37,7 +38,7 @@ public final class Elevations {
   /** One stands no farther from a wall than this to look at it, metres. */
   private static final double STEP_BACK = 2;
 
-  private static final double HAIR = 1e-6;
+  private static final double HAIR = Tolerance.FINE;
 
   private record ElevationKey(int mesh, Eye eye) {}
 
@@ -196,7 +197,7 @@ public final class Elevations {
 
     /** How deep the space is before a wall, metres. */
     private double free(Wall w) {
-      Spot from = w.spot(w.length() / 2, 1e-3);
+      Spot from = w.spot(w.length() / 2, Tolerance.NEAR);
       var met =
           space
               .bodies()
@@ -375,7 +376,7 @@ public final class Elevations {
       double u = eye.u(zero);
       Envelope box =
           new Envelope(eye.u(e.from()) - u, eye.u(e.to()) - u, eye.v(e.from()), eye.v(e.to()));
-      box.expandBy(1e-3); // points are looked at a little off the surface
+      box.expandBy(Tolerance.NEAR); // points are looked at a little off the surface
       List<Seen> over = new ArrayList<>();
       for (Seen o : before) {
         if (o.box.intersects(box)) {

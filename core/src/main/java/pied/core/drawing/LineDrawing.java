@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.PrecisionModel;
 import org.locationtech.jts.operation.overlayng.UnaryUnionNG;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
 import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
+import pied.core.Tolerance;
 import pied.core.solid.Creases;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshTree;
@@ -46,10 +47,10 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
   }
 
   /** Outlines keep to this grid, metres: a tenth of a millimetre. */
-  private static final double GRID = 1e-4;
+  private static final double GRID = Tolerance.HAIR;
 
   /** A face looks toward the eye if it does by more than this: the cosine. */
-  private static final double FACING = 1e-9;
+  private static final double FACING = Tolerance.SAME;
 
   /** Beyond any mesh, metres. */
   private static final double FAR = 1e3;
@@ -110,7 +111,7 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
           if (Math.abs(
                   org.locationtech.jts.algorithm.Area.ofRing(
                       polygon.getInteriorRingN(k).getCoordinates()))
-              > 1e-6) {
+              > Tolerance.FINE) {
             rings.add(ring(polygon.getInteriorRingN(k)));
           }
         }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.Predicate;
+import pied.core.Tolerance;
 import pied.core.solid.Creases;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshTree;
@@ -37,8 +38,8 @@ final class SeenEdges {
     for (Creases.CreaseEdge e : Creases.all(mesh)) {
       double a = e.n().dot(eye.toEye());
       double b = e.m().dot(eye.toEye());
-      boolean toEye = a > 1e-6 || b > 1e-6;
-      boolean turns = a * b < 0 && Math.min(a, b) < -1e-6;
+      boolean toEye = a > Tolerance.FINE || b > Tolerance.FINE;
+      boolean turns = a * b < 0 && Math.min(a, b) < -Tolerance.FINE;
       if (toEye && (e.sharp() || turns)) {
         edges.add(new SeenEdge(e.from(), e.to(), a >= b ? e.n() : e.m()));
       }

@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import pied.core.Tolerance;
 import pied.core.space.Auditorium;
 import pied.core.space.Bar;
 import pied.core.space.Column;
@@ -210,7 +211,7 @@ public record ShellPlan(
       double from = 0;
       for (int i = 0; i <= own.size(); i++) {
         double to = i == own.size() ? w.length() : own.get(i).from();
-        if (to - from > longest + 1e-6) {
+        if (to - from > longest + Tolerance.FINE) {
           longest = to - from;
           at = (from + to) / 2;
         }

@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.PrecisionModel;
 import org.locationtech.jts.operation.overlayng.UnaryUnionNG;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
 import org.locationtech.jts.operation.union.CascadedPolygonUnion;
+import pied.core.Tolerance;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
@@ -37,7 +38,10 @@ final class Slices {
       for (int k = 0; k < 3; k++) {
         p[k] = body.pose().apply(mesh.vertex(c[t + k]));
         d[k] = eye.toEye().dot(p[k]) - depth;
-        d[k] = Math.abs(d[k]) < 1e-9 ? 1e-9 : d[k]; // what lies in the plane lies before it
+        d[k] =
+            Math.abs(d[k]) < Tolerance.SAME
+                ? Tolerance.SAME
+                : d[k]; // what lies in the plane lies before it
       }
       List<Coordinate> ends = new ArrayList<>();
       for (int k = 0; k < 3; k++) {
@@ -67,7 +71,7 @@ final class Slices {
           eye.right()
               .times(in.getX())
               .plus(eye.down().times(in.getY()))
-              .plus(eye.toEye().times(depth - 1e-7));
+              .plus(eye.toEye().times(depth - Tolerance.SIZE));
       if (mesh.tree().winding(body.pose().unapply(at)) != 0) {
         solid.add((Polygon) figure.norm());
       }

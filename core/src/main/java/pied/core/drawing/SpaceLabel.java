@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
+import pied.core.Tolerance;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Bar;
@@ -59,7 +60,7 @@ final class SpaceLabel {
           continue;
         }
         double room = room(walls, taken, c, best);
-        if (room > best + 1e-6) {
+        if (room > best + Tolerance.FINE) {
           best = room;
           at = c;
         }

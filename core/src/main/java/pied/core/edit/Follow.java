@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
@@ -28,7 +29,7 @@ import pied.core.space.Twin;
  */
 final class Follow {
   /** Moved alike to so much, metres and degrees. */
-  private static final double ALIKE = 1e-6;
+  private static final double ALIKE = Tolerance.FINE;
 
   private final EditSession session;
   private final Space before;

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
 import pied.core.solid.Vec;
@@ -41,7 +42,7 @@ public final class Sides {
     double edge = b.high(way);
     for (Opening o : openings(space, wall)) {
       double side = Math.min(at(wall, o.from(), way), at(wall, o.to(), way));
-      if (side >= edge - 1e-6 && !(side - edge >= far)) {
+      if (side >= edge - Tolerance.FINE && !(side - edge >= far)) {
         far = Math.max(0, side - edge);
       }
     }

@@ -1,2 +1,2 @@
-/** Edits: what can be done to a space, as data; and the changes they make. */
+/** The contract of edits: data with a rule, the session they work on, the changes they make. */
 package pied.core.edit;

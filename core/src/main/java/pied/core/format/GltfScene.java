@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.material.Finish;
 import pied.core.material.Look;
 import pied.core.solid.Mesh;
@@ -146,7 +147,7 @@ public final class GltfScene {
     // a camera looks along -z
     Vec back = eye.minus(target).unit();
     Vec side = Vec.UP.cross(back);
-    Vec right = side.length() < 1e-9 ? new Vec(1, 0, 0) : side.unit();
+    Vec right = side.length() < Tolerance.SAME ? new Vec(1, 0, 0) : side.unit();
     node(name, Pose.of(eye, right, back.cross(right), back)).put("camera", cameras.size() - 1);
   }
 
@@ -250,7 +251,7 @@ public final class GltfScene {
     double y = mesh.normals()[3 * v + 1];
     double z = mesh.normals()[3 * v + 2];
     double l = Math.sqrt(x * x + y * y + z * z);
-    boolean none = !(l > 1e-6);
+    boolean none = !(l > Tolerance.FINE);
     out.putFloat(none ? 0 : (float) (x / l));
     out.putFloat(none ? 1 : (float) (y / l));
     out.putFloat(none ? 0 : (float) (z / l));

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -73,7 +74,7 @@ public final class SceneStl {
         p[k] = new Vec(v.x(), -v.z(), v.y());
       }
       Vec n = p[1].minus(p[0]).cross(p[2].minus(p[0]));
-      put(out, n.length() < 1e-12 ? Vec.ZERO : n.unit());
+      put(out, n.length() < Tolerance.NONE ? Vec.ZERO : n.unit());
       for (Vec v : p) {
         put(out, v);
       }

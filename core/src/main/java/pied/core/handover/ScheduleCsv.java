@@ -1,11 +1,15 @@
 package pied.core.handover;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
 import pied.core.Nullable;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -56,13 +60,12 @@ public final class ScheduleCsv {
 
   /** Lines as the text of a file. */
   public static String text(List<List<String>> rows, boolean comma) {
-    char separator = comma ? ';' : ',';
+    CSVFormat rfc = CSVFormat.RFC4180.builder().setDelimiter(comma ? ';' : ',').get();
     StringBuilder out = new StringBuilder();
-    for (List<String> cells : rows) {
-      for (int i = 0; i < cells.size(); i++) {
-        out.append(i == 0 ? "" : separator).append(quoted(cells.get(i), separator));
-      }
-      out.append("\r\n");
+    try (CSVPrinter printer = new CSVPrinter(out, rfc)) {
+      printer.printRecords(rows);
+    } catch (IOException e) {
+      throw new UncheckedIOException("A text takes whatever is written", e);
     }
     return out.toString();
   }
@@ -166,12 +169,6 @@ public final class ScheduleCsv {
 
   private void line(List<String> cells) {
     rows.add(cells);
-  }
-
-  private static String quoted(String cell, char separator) {
-    boolean plain =
-        cell.chars().noneMatch(c -> c == separator || c == '"' || c == '\r' || c == '\n');
-    return plain ? cell : '"' + cell.replace("\"", "\"\"") + '"';
   }
 
   /** With what formulas begin, also in full width, as keyboards of East Asia write them. */

@@ -9,6 +9,7 @@ import java.util.function.BiPredicate;
 import java.util.function.Function;
 import pied.core.Names;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Change;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -30,7 +31,7 @@ import pied.core.units.Said;
  * {@link Said}. It is read off the change itself, so that it is true of any edit there is.
  */
 public final class InWords {
-  private static final double SAME = 1e-6;
+  private static final double SAME = Tolerance.FINE;
 
   private final Space after;
   private final List<OfPiece> pieces;
@@ -301,7 +302,8 @@ public final class InWords {
   private String moved(List<OfPiece> all) {
     Vec by = is(all.get(0)).at().minus(was(all.get(0)).at());
     boolean one =
-        all.stream().allMatch(d -> is(d).at().minus(was(d).at()).minus(by).length() < 1e-4);
+        all.stream()
+            .allMatch(d -> is(d).at().minus(was(d).at()).minus(by).length() < Tolerance.HAIR);
     return "Moved " + whatOf(all) + (one ? way(by) : "");
   }
 
@@ -354,7 +356,7 @@ public final class InWords {
                         : stage ? "upstage" : "to the back"),
                 new Leg(by.y(), by.y() > 0 ? "up" : "down"))
             .stream()
-            .filter(l -> Math.abs(l.length) >= 5e-4)
+            .filter(l -> Math.abs(l.length) >= Tolerance.HALF)
             .sorted((a, b) -> Double.compare(Math.abs(b.length), Math.abs(a.length)))
             .limit(2)
             .toList();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
@@ -87,7 +88,7 @@ public record Handles(List<HandlesMarkAt> marks, List<HandlesTab> tabs, HandlesD
             .max()
             .orElse(0);
     Vec front = p.pose().direct(new Vec(0, 0, 1));
-    boolean level = Math.hypot(front.x(), front.z()) > 1e-6;
+    boolean level = Math.hypot(front.x(), front.z()) > Tolerance.FINE;
     double turn = Math.toRadians(p.turn());
     return new Handles(
         marks,

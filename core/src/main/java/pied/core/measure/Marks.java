@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
@@ -178,7 +179,7 @@ public final class Marks {
 
   /** Of a piece that leans only what is still level counts. */
   private static void add(List<Vec> all, Vec way) {
-    if (Math.abs(way.y()) < 1e-6) {
+    if (Math.abs(way.y()) < Tolerance.FINE) {
       all.add(new Vec(way.x(), 0, way.z()).unit());
     }
   }

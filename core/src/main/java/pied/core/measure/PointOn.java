@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
 import pied.core.solid.Creases;
@@ -59,7 +60,7 @@ public record PointOn(Vec at, String words) {
       double t = p.at.minus(from).dot(d);
       double away = p.at.minus(from.along(d, t)).length();
       double off = away + m.less;
-      boolean nearer = off < least - 1e-6 || off < least + 1e-6 && t < depth;
+      boolean nearer = off < least - Tolerance.FINE || off < least + Tolerance.FINE && t < depth;
       if (t > 0 && t <= seen + away && away < near && nearer) {
         best = p;
         least = off;

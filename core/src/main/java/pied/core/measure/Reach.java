@@ -3,6 +3,7 @@ package pied.core.measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.place.Underlay;
 import pied.core.solid.Bodies;
@@ -85,8 +86,14 @@ public record Reach(
     Vec touch = met.stop().point();
     // the line is drawn from the middle of the side if the surface is met there just as soon
     Bodies.RayMet ray =
-        space.bodies().ray(middle.along(way, -1e-6), way, d + 1e-3, b -> b.id().equals(to));
-    if (ray == null || Math.abs(ray.distance() - 1e-6 - d) > Travel.TOUCH) {
+        space
+            .bodies()
+            .ray(
+                middle.along(way, -Tolerance.FINE),
+                way,
+                d + Tolerance.NEAR,
+                b -> b.id().equals(to));
+    if (ray == null || Math.abs(ray.distance() - Tolerance.FINE - d) > Travel.TOUCH) {
       return new Reach(side, d, to, space.nameOf(to), touch.along(way, -d), touch);
     }
     return new Reach(side, d, to, space.nameOf(to), middle, end);
@@ -97,7 +104,7 @@ public record Reach(
     Vec own = piece.pose().undirect(way);
     Side best = Side.left;
     for (Side s : Side.values()) {
-      best = s.outward().dot(own) > best.outward().dot(own) + 1e-9 ? s : best;
+      best = s.outward().dot(own) > best.outward().dot(own) + Tolerance.SAME ? s : best;
     }
     return best;
   }

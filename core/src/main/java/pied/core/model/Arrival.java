@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.catalog.Mounting;
@@ -214,11 +215,11 @@ public final class Arrival {
     double[] own = {a.size().width(), a.size().height(), a.size().depth()};
     double scale = 0;
     for (int k = 0; k < 3; k++) {
-      scale += Math.log(Math.max(1e-12, whd[k]) / own[k]) / 3;
+      scale += Math.log(Math.max(Tolerance.NONE, whd[k]) / own[k]) / 3;
     }
     double off = 0;
     for (int k = 0; k < 3; k++) {
-      off += Math.abs(Math.log(Math.max(1e-12, whd[k]) / own[k]) - scale);
+      off += Math.abs(Math.log(Math.max(Tolerance.NONE, whd[k]) / own[k]) - scale);
     }
     return off;
   }
@@ -358,7 +359,10 @@ public final class Arrival {
   /** The size of a mesh that stands over its own middle; a flat one is a little thick. */
   public static Size size(Mesh m) {
     Vec s = m.box().size();
-    return new Size(Math.max(s.x(), 1e-4), Math.max(s.z(), 1e-4), Math.max(s.y(), 1e-4));
+    return new Size(
+        Math.max(s.x(), Tolerance.HAIR),
+        Math.max(s.z(), Tolerance.HAIR),
+        Math.max(s.y(), Tolerance.HAIR));
   }
 
   /** Colours of its parts. */

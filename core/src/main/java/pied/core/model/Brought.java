@@ -3,6 +3,7 @@ package pied.core.model;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.catalog.Sizing;
@@ -38,7 +39,7 @@ public record Brought(
 
   /** The article, sized by stretching. */
   public Article article(Buildable shape) {
-    Sizing.SizingRule free = new Sizing.Free(1e-4, Size.MOST);
+    Sizing.SizingRule free = new Sizing.Free(Tolerance.HAIR, Size.MOST);
     return new Article(
         id,
         name,

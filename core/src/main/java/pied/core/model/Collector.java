@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
+import pied.core.Tolerance;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
@@ -154,7 +155,7 @@ final class Collector {
     double nz = ux * vy - uy * vx;
     double longest = Math.max(ux * ux + uy * uy + uz * uz, vx * vx + vy * vy + vz * vz);
     // what is not a number or endless compares as false
-    return nx * nx + ny * ny + nz * nz > 1e-24 * longest * longest
+    return nx * nx + ny * ny + nz * nz > Tolerance.FLAT_SQUARED * longest * longest
         && bounded(p, a)
         && bounded(p, b)
         && bounded(p, c);

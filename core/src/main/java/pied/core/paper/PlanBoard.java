@@ -11,6 +11,7 @@ import org.locationtech.jts.index.quadtree.Quadtree;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
+import pied.core.Tolerance;
 import pied.core.catalog.Mounting;
 import pied.core.drawing.Eye;
 import pied.core.drawing.Ink;
@@ -39,7 +40,7 @@ final class PlanBoard {
   private static final double SHORT = 0.5;
 
   /** Less than this is not seen, m². */
-  private static final double LEAST = 1e-6;
+  private static final double LEAST = Tolerance.FINE;
 
   private static final String SOLID = "#8F8A83";
   private static final String WHITE = "#FFFFFF";

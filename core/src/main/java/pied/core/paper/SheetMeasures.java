@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.locationtech.jts.geom.Geometry;
+import pied.core.Tolerance;
 import pied.core.drawing.Dimension;
 import pied.core.paper.Mark.Anchor;
 
@@ -124,7 +125,7 @@ final class SheetMeasures {
 
   private void dimension(Dimension d, double x1, double y1, double x2, double y2) {
     double length = Math.hypot(x2 - x1, y2 - y1);
-    if (length < 1e-6) {
+    if (length < Tolerance.FINE) {
       return;
     }
     double ux = (x2 - x1) / length;

@@ -3,6 +3,7 @@ package pied.core.place;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Geometry;
+import pied.core.Tolerance;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Mesh;
@@ -11,7 +12,7 @@ import pied.core.space.Space;
 /** The level tops and boards of pieces on which something may stand. */
 public final class Boards {
   /** Smaller ones carry nothing, m². */
-  private static final double LEAST = 1e-3;
+  private static final double LEAST = Tolerance.NEAR;
 
   /**
    * What stands on boards side by side stands over the joints between them, half of one, metres.

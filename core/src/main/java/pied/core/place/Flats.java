@@ -13,6 +13,7 @@ import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
 import pied.core.BoundedCache;
+import pied.core.Tolerance;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -31,13 +32,13 @@ record Flats(List<Flat> up, List<Flat> down, List<Vec> feet, Vec middle) {
   private static final double LEVEL = 0.999;
 
   /** Faces so near in height are one, metres. */
-  private static final double SAME = 1e-6;
+  private static final double SAME = Tolerance.FINE;
 
   /** What leans no more than this stands upright: the cosine. */
-  private static final double UPRIGHT = 1 - 1e-12;
+  private static final double UPRIGHT = 1 - Tolerance.NONE;
 
   /** Figures that share less than a strip so wide only touch, metres. */
-  private static final double STRIP = 1e-5;
+  private static final double STRIP = Tolerance.WIDE;
 
   static final GeometryFactory PLANE = new GeometryFactory();
   private static final Map<Mesh, Flats> KNOWN = BoundedCache.weakly();
@@ -107,7 +108,7 @@ record Flats(List<Flat> up, List<Flat> down, List<Vec> feet, Vec middle) {
       Vec c = where.apply(m.vertex(m.corners()[3 * t + 2]));
       Vec n = b.minus(a).cross(c.minus(a));
       double l = n.length();
-      if (l > 1e-12 && n.y() * way > LEVEL * l) {
+      if (l > Tolerance.NONE && n.y() * way > LEVEL * l) {
         double y = (a.y() + b.y() + c.y()) / 3;
         Double near = at.floorKey(y + SAME);
         double height = near != null && near > y - SAME ? near : y;

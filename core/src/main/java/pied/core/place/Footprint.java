@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
 import pied.core.BoundedCache;
+import pied.core.Tolerance;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -15,7 +16,7 @@ import pied.core.solid.Vec;
 /** What a mesh covers of the plan, seen from above: figures of x and z. */
 public final class Footprint {
   /** Smaller faces than this do not widen an outline, m². */
-  private static final double SPECK = 1e-10;
+  private static final double SPECK = Tolerance.ANGLE;
 
   private static final GeometryFactory PLANE = Flats.PLANE;
   private static final Map<Mesh, Geometry> KNOWN = BoundedCache.weakly();
@@ -55,7 +56,7 @@ public final class Footprint {
   public static double reach(Mesh mesh, Pose pose, Vec way) {
     Vec own = pose.undirect(way);
     double most = Double.NEGATIVE_INFINITY;
-    if (Math.abs(own.y()) < 1e-12) {
+    if (Math.abs(own.y()) < Tolerance.NONE) {
       for (Coordinate c : hull(mesh)) {
         most = Math.max(most, c.x * own.x() + c.y * own.z());
       }

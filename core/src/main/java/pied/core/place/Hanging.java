@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -129,7 +130,8 @@ final class Hanging {
 
   /** Under the nearest tube of what is rigged over a point of the plan, or null. */
   private Rest chord(Spot spot, double turn) {
-    Bodies.RayMet met = bodies.ray(spot.at(1e-3), Vec.UP, space.shell().height(), this::mayHold);
+    Bodies.RayMet met =
+        bodies.ray(spot.at(Tolerance.NEAR), Vec.UP, space.shell().height(), this::mayHold);
     Rest best = null;
     double nearest = NEAR_BAR;
     for (Body body : met != null ? List.of(met.body()) : rigged(spot)) {

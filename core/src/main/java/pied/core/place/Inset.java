@@ -3,6 +3,7 @@ package pied.core.place;
 import java.util.Comparator;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.piece.On;
 import pied.core.size.Size;
@@ -87,7 +88,7 @@ public final class Inset {
   private static double distance(Wall wall, Opening o, Target.TargetSight sight) {
     Vec n = wall.inward();
     double rate = n.dot(sight.along());
-    if (Math.abs(rate) < 1e-9) {
+    if (Math.abs(rate) < Tolerance.SAME) {
       return Double.POSITIVE_INFINITY;
     }
     double d = -wall.off(new Spot(sight.from().x(), sight.from().z())) / rate;

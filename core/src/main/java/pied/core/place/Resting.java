@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import org.locationtech.jts.geom.Coordinate;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Form;
@@ -39,7 +40,7 @@ import pied.core.units.Refusal;
  */
 public final class Resting {
   /** A gap or an overlap smaller than this is contact, metres: a tenth of a millimetre. */
-  public static final double CONTACT = 1e-4;
+  public static final double CONTACT = Tolerance.HAIR;
 
   /**
    * Nothing is moved farther aside than this to find a free place, metres, placed or carried: out
@@ -163,7 +164,7 @@ public final class Resting {
     }
     Vec at = pose.at().along(Vec.DOWN, met.stop().distance());
     if (PartName.is(met.body(), PartKind.floor)) {
-      at = new Vec(at.x(), Math.abs(at.y()) < 1e-9 ? 0 : at.y(), at.z());
+      at = new Vec(at.x(), Math.abs(at.y()) < Tolerance.SAME ? 0 : at.y(), at.z());
     }
     return new Rest(at, turn, Surfaces.on(met.body()), 0);
   }
@@ -265,11 +266,11 @@ public final class Resting {
       Vec n = wall.inward();
       double rate = n.dot(d);
       distance =
-          Math.abs(rate) < 1e-9
+          Math.abs(rate) < Tolerance.SAME
               ? 0
               : -wall.off(new Spot(sight.from().x(), sight.from().z())) / rate;
     } else {
-      distance = Math.abs(d.y()) < 1e-9 ? 0 : -sight.from().y() / d.y();
+      distance = Math.abs(d.y()) < Tolerance.SAME ? 0 : -sight.from().y() / d.y();
     }
     Vec p = sight.from().along(d, distance);
     return new Spot(p.x(), p.z());

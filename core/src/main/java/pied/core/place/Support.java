@@ -7,6 +7,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
@@ -30,7 +31,7 @@ public final class Support {
   private static final double LOWER = 0.003;
 
   /** So far beyond the hull the middle may lie before it counts, metres. */
-  private static final double SLACK = 1e-4;
+  private static final double SLACK = Tolerance.HAIR;
 
   private Support() {}
 
@@ -158,6 +159,6 @@ public final class Support {
       six += v;
       sum = sum.plus(a.plus(b).plus(c).times(v / 4));
     }
-    return six > 1e-12 ? sum.times(1 / six) : m.box().centre();
+    return six > Tolerance.NONE ? sum.times(1 / six) : m.box().centre();
   }
 }

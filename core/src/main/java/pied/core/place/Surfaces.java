@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.piece.On;
 import pied.core.solid.Bodies;
@@ -87,7 +88,7 @@ public final class Surfaces {
   /** All that may carry it over a point of the plan, from the top down. */
   public List<Surface> levels(Spot spot) {
     List<Surface> all = new ArrayList<>();
-    Vec from = spot.at(space.shell().height() - 1e-3);
+    Vec from = spot.at(space.shell().height() - Tolerance.NEAR);
     while (all.size() < MOST) {
       Bodies.RayMet met = bodies.ray(from, Vec.DOWN, 1e4, this::mayCarry);
       if (met == null) {
@@ -98,7 +99,7 @@ public final class Surfaces {
       if (met.normal().y() > LEVEL && !again) {
         all.add(new Surface(met.point(), met.body()));
       }
-      from = met.point().along(Vec.DOWN, 1e-4);
+      from = met.point().along(Vec.DOWN, Tolerance.HAIR);
     }
     return all;
   }
@@ -111,7 +112,7 @@ public final class Surfaces {
    */
   public Surface at(Target target, double depth) {
     if (target instanceof Target.OnPlan plan) {
-      return below(plan.spot().at(space.shell().height() - 1e-3))
+      return below(plan.spot().at(space.shell().height() - Tolerance.NEAR))
           .orElseThrow(
               () -> new Refusal("There is no floor under that point; choose one inside the room."));
     }
@@ -143,7 +144,7 @@ public final class Surfaces {
   /** Pointing at the side of a carrier means its top, a little way in. */
   private Optional<Surface> top(Bodies.RayMet met, Target.TargetSight sight) {
     Vec in = met.point().along(sight.along(), IN);
-    return below(new Vec(in.x(), met.body().box().max().y() + 1e-3, in.z()));
+    return below(new Vec(in.x(), met.body().box().max().y() + Tolerance.NEAR, in.z()));
   }
 
   /** Pointing at a wall from inside means the floor before it. */

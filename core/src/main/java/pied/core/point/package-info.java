@@ -1,2 +1,2 @@
-/** What clicking and pulling on a drawing makes of an edit that is proposed. */
+/** What clicking and pulling on a drawing is; what it makes of an edit is its tool's matter. */
 package pied.core.point;

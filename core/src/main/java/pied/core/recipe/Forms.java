@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
+import pied.core.Tolerance;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Prism;
 import pied.core.solid.Vec;
@@ -24,7 +25,7 @@ final class Forms {
     double e =
         Math.min(ease, 0.45 * Math.min(b.x() - a.x(), Math.min(b.y() - a.y(), b.z() - a.z())));
     MeshMaker s = new MeshMaker();
-    if (e <= 1e-6) {
+    if (e <= Tolerance.FINE) {
       int[] v = new int[8];
       for (int i = 0; i < 8; i++) {
         v[i] =
@@ -160,7 +161,7 @@ final class Forms {
     List<int[]> rings = new ArrayList<>();
     for (double[] p : profile) {
       int[] ring = new int[around];
-      if (p[0] < 1e-7) {
+      if (p[0] < Tolerance.SIZE) {
         java.util.Arrays.fill(ring, s.point(at.x(), at.y() + p[1], at.z()));
       } else {
         for (int i = 0; i < around; i++) {
@@ -197,7 +198,7 @@ final class Forms {
       // at a bend the ring is as wide as the mitre asks
       double mitre = before == null || after == null ? 1 : 1 / Math.max(0.5, along.dot(after));
       Vec bend = before == null || after == null ? Vec.ZERO : after.minus(before);
-      Vec out = bend.length() > 1e-9 ? bend.unit() : Vec.ZERO;
+      Vec out = bend.length() > Tolerance.SAME ? bend.unit() : Vec.ZERO;
       int[] ring = new int[around];
       for (int k = 0; k < around; k++) {
         double t = 2 * Math.PI * k / around;

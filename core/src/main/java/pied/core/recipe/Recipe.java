@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.joml.Quaterniond;
+import pied.core.Tolerance;
 import pied.core.size.Size;
 import pied.core.solid.Box;
 import pied.core.solid.Mesh;
@@ -147,7 +148,7 @@ public final class Recipe implements Buildable {
     if (n.path("curve").asBoolean(false)) {
       line = Forms.curved(line, (int) s.number(n.get("steps"), 6));
     }
-    double[] radii = line.stream().mapToDouble(p -> Math.max(1e-4, p[3])).toArray();
+    double[] radii = line.stream().mapToDouble(p -> Math.max(Tolerance.HAIR, p[3])).toArray();
     return Forms.tube(
         line.stream().map(p -> new Vec(p[0], p[1], p[2])).toList(),
         radii,

@@ -1,2 +1,2 @@
-/** What shall be, in a sentence: read as edits, and written from them in the same words. */
+/** What sentences are made of: words, things, places, measures, clauses. */
 package pied.core.say;

@@ -3,6 +3,7 @@ package pied.core.select;
 import java.util.List;
 import org.joml.Matrix4d;
 import org.joml.Vector4d;
+import pied.core.Tolerance;
 import pied.core.drawing.Eye;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
@@ -10,7 +11,7 @@ import pied.core.units.Refusal;
 /** Where a point of the space is in a drawing. */
 interface Lens {
   /** Nearer to the eye than this, of what lies in the picture, nothing is seen. */
-  double NEAR = 1e-6;
+  double NEAR = Tolerance.FINE;
 
   /**
    * @return to the right and down (or up, as the drawing has it); null for what lies behind the eye

@@ -1,5 +1,6 @@
 package pied.core.size;
 
+import pied.core.Tolerance;
 import pied.core.units.LengthUnit;
 
 /**
@@ -17,9 +18,9 @@ public record Size(double width, double depth, double height) {
   }
 
   public boolean sameAs(Size o) {
-    return Math.abs(width - o.width) < 1e-7
-        && Math.abs(depth - o.depth) < 1e-7
-        && Math.abs(height - o.height) < 1e-7;
+    return Math.abs(width - o.width) < Tolerance.SIZE
+        && Math.abs(depth - o.depth) < Tolerance.SIZE
+        && Math.abs(height - o.height) < Tolerance.SIZE;
   }
 
   /** As it is written on cards and in the schedule: width × depth × height. */

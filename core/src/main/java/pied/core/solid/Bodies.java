@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import pied.core.Tolerance;
 
 /**
  * Everything solid in a space, with a tree over it. Immutable; safe for many threads. Another with
@@ -210,8 +211,8 @@ public final class Bodies {
     tree.visit(
         node -> {
           for (int k = 0; k < 3; k++) {
-            wide[k] = node[k] - 1e-5;
-            wide[k + 3] = node[k + 3] + 1e-5;
+            wide[k] = node[k] - Tolerance.WIDE;
+            wide[k + 3] = node[k + 3] + Tolerance.WIDE;
           }
           double in =
               Travel.enters(point, wide, direction.x(), direction.y(), direction.z(), leave);

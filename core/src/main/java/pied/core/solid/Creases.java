@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pied.core.BoundedCache;
+import pied.core.Tolerance;
 
 /** The edges of a mesh where two of its faces meet. */
 public final class Creases {
@@ -78,7 +79,7 @@ public final class Creases {
     for (int t = 0; t < c.length; t += 3) {
       Vec a = mesh.vertex(c[t]);
       Vec n = mesh.vertex(c[t + 1]).minus(a).cross(mesh.vertex(c[t + 2]).minus(a));
-      if (n.length() < 1e-14) {
+      if (n.length() < Tolerance.FLAT) {
         continue;
       }
       Vec unit = n.unit();

@@ -2,6 +2,7 @@ package pied.core.solid;
 
 import java.util.Arrays;
 import java.util.List;
+import pied.core.Tolerance;
 
 /**
  * Makes a mesh of fewer triangles that looks the same: edges are collapsed in order of the error
@@ -111,7 +112,7 @@ public final class Lighter {
         p[k] = from.xyz()[3 * v + k % 3];
       }
       Mesh point = Mesh.of(p, new int[] {0, 1, 2});
-      double limit = Math.max(1e-12, from.box().size().length());
+      double limit = Math.max(Tolerance.NONE, from.box().size().length());
       worst = Math.max(worst, Nearness.distance(point, Pose.HERE, lighter, Pose.HERE, limit));
     }
     return worst;

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Tolerance;
 
 /** Points and triangles of one part under construction; shading is worked out at the end. */
 public final class MeshMaker {
@@ -151,7 +152,7 @@ public final class MeshMaker {
 
   private static Vec smooth(Vec own, List<Integer> neighbours, List<Vec> normals) {
     double length = own.length();
-    if (length < 1e-18) {
+    if (length < Tolerance.SMALL) {
       return Vec.UP;
     }
     Vec unit = own.times(1 / length);
@@ -159,7 +160,7 @@ public final class MeshMaker {
     for (int t : neighbours) {
       Vec n = normals.get(t);
       double l = n.length();
-      if (l > 1e-18 && n.dot(unit) / l > CREASE) {
+      if (l > Tolerance.SMALL && n.dot(unit) / l > CREASE) {
         sum = sum.plus(n);
       }
     }

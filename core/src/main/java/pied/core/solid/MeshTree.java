@@ -1,9 +1,11 @@
 package pied.core.solid;
 
+import pied.core.Tolerance;
+
 /** The tree over the triangles of one mesh, and the ray questions to it. Safe for many threads. */
 public final class MeshTree {
   private static final int LEAF = 4;
-  private static final double EDGE = 1e-9;
+  private static final double EDGE = Tolerance.SAME;
 
   final Mesh mesh;
   final BoxTree boxes;
@@ -129,9 +131,9 @@ public final class MeshTree {
     final float fx = (float) ox;
     final float fy = (float) oy;
     final float fz = (float) oz;
-    final float ix = (float) (1 / (Math.abs(dx) < 1e-20 ? 1e-20 : dx));
-    final float iy = (float) (1 / (Math.abs(dy) < 1e-20 ? 1e-20 : dy));
-    final float iz = (float) (1 / (Math.abs(dz) < 1e-20 ? 1e-20 : dz));
+    final float ix = (float) (1 / (Math.abs(dx) < Tolerance.STEEP ? Tolerance.STEEP : dx));
+    final float iy = (float) (1 / (Math.abs(dy) < Tolerance.STEEP ? Tolerance.STEEP : dy));
+    final float iz = (float) (1 / (Math.abs(dz) < Tolerance.STEEP ? Tolerance.STEEP : dz));
     // which of the two bounds is met first, as an offset into a node
     final int x0 = ix >= 0 ? 0 : 3;
     final int y0 = iy >= 0 ? 1 : 4;

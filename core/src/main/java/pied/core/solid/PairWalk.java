@@ -1,6 +1,7 @@
 package pied.core.solid;
 
 import java.util.PriorityQueue;
+import pied.core.Tolerance;
 
 /**
  * The common walk down two mesh trees at once: pairs of boxes that may matter are opened, nearest
@@ -8,7 +9,7 @@ import java.util.PriorityQueue;
  */
 abstract class PairWalk {
   /** A triangle that looks along the way by less than this is seen edge on: a cosine. */
-  private static final double EDGE_ON = 1e-6;
+  private static final double EDGE_ON = Tolerance.FINE;
 
   final Mesh ma;
   final Mesh mb;
@@ -300,7 +301,7 @@ abstract class PairWalk {
     double nz = ux * vy - uy * vx;
     double l2 = nx * nx + ny * ny + nz * nz;
     double along = nx * across[6] + ny * across[7] + nz * across[8];
-    return l2 < 1e-28 ? 0 : along / Math.sqrt(l2);
+    return l2 < Tolerance.SMALL_SQUARED ? 0 : along / Math.sqrt(l2);
   }
 
   private void push(int a, int b, double k) {

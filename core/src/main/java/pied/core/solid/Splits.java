@@ -1,6 +1,7 @@
 package pied.core.solid;
 
 import java.util.Arrays;
+import pied.core.Tolerance;
 
 /**
  * Boxes over a mesh in which triangles that lie askew, such as those of a slanting leg, have
@@ -131,7 +132,7 @@ final class Splits {
     triangle[n] = t;
     for (int k = 0; k < 3; k++) {
       // a cut is rounded, so that its parts are given a little more
-      double more = 1e-9 * (1 + Math.abs(lo[k]) + Math.abs(hi[k]));
+      double more = Tolerance.SAME * (1 + Math.abs(lo[k]) + Math.abs(hi[k]));
       items[6 * n + k] = BoxTree.down(lo[k] - more);
       items[6 * n + 3 + k] = BoxTree.up(hi[k] + more);
     }

@@ -1,6 +1,7 @@
 package pied.core.solid;
 
 import java.util.List;
+import pied.core.Tolerance;
 
 /**
  * How far one mesh can move in a direction until it touches another: the one question on which
@@ -12,10 +13,10 @@ import java.util.List;
  */
 public final class Travel {
   /** Sideways overlap that still counts as sliding past, metres: rounding of poses, no more. */
-  public static final double GRAZE = 1e-6;
+  public static final double GRAZE = Tolerance.FINE;
 
   /** Overlap along the direction that still counts as touching at the start, metres. */
-  public static final double TOUCH = 1e-5;
+  public static final double TOUCH = Tolerance.WIDE;
 
   /** No space is as wide as this, metres. */
   static final double FAR = 1e9;
@@ -118,7 +119,15 @@ public final class Travel {
     Mesh dot =
         Mesh.of(
             new double[] {
-              p.x(), p.y(), p.z(), p.x() + 1e-9, p.y(), p.z(), p.x(), p.y(), p.z() + 1e-9
+              p.x(),
+              p.y(),
+              p.z(),
+              p.x() + Tolerance.SAME,
+              p.y(),
+              p.z(),
+              p.x(),
+              p.y(),
+              p.z() + Tolerance.SAME
             },
             new int[] {0, 1, 2});
     return Nearness.distance(dot, Pose.HERE, outer, Pose.HERE, 2 * TOUCH) > TOUCH;
@@ -132,7 +141,7 @@ public final class Travel {
       double d = k == 0 ? dx : k == 1 ? dy : dz;
       double lo = b[k] - a[k + 3];
       double hi = b[k + 3] - a[k];
-      if (Math.abs(d) < 1e-12) {
+      if (Math.abs(d) < Tolerance.NONE) {
         if (lo >= -GRAZE || hi <= GRAZE) {
           return Double.POSITIVE_INFINITY;
         }
@@ -145,7 +154,7 @@ public final class Travel {
       }
     }
     out[0] = leave;
-    return in <= leave + 1e-9 ? in : Double.POSITIVE_INFINITY;
+    return in <= leave + Tolerance.SAME ? in : Double.POSITIVE_INFINITY;
   }
 
   private static final class Forward extends PairWalk {

@@ -1,5 +1,7 @@
 package pied.core.solid;
 
+import pied.core.Tolerance;
+
 /**
  * Two triangles in one frame, the first moving along a direction: when do they meet, when do they
  * part, how near are they, do they cross. Scratch object, one a query; holds nine coordinates each.
@@ -72,7 +74,7 @@ final class TrianglePair {
       double x = p[i + 1] - p[j + 1];
       double y = p[j] - p[i];
       double l2 = x * x + y * y;
-      if (l2 < 1e-24) {
+      if (l2 < Tolerance.FLAT_SQUARED) {
         continue; // an edge along d has no shadow
       }
       double on = x * p[i] + y * p[i + 1];
@@ -114,7 +116,7 @@ final class TrianglePair {
         clip(x, y, z, dx, dy, dz);
       }
     }
-    return in <= out + 1e-9 && in > Double.NEGATIVE_INFINITY;
+    return in <= out + Tolerance.SAME && in > Double.NEGATIVE_INFINITY;
   }
 
   private static double cross(double[] e, int i, double[] f, int j, int k) {
@@ -126,13 +128,13 @@ final class TrianglePair {
   private void clip(double x, double y, double z, double dx, double dy, double dz) {
     double l = Math.sqrt(x * x + y * y + z * z);
     double s = x * dx + y * dy + z * dz;
-    if (l < 1e-14 || Math.abs(s) < 1e-9 * l) {
+    if (l < Tolerance.FLAT || Math.abs(s) < Tolerance.SAME * l) {
       return; // parallel edges, or a facet along d: the shadows have decided that one
     }
     range(x, y, z);
     double t0 = s > 0 ? lo / s : hi / s;
     double t1 = s > 0 ? hi / s : lo / s;
-    if (t0 > in + 1e-12) {
+    if (t0 > in + Tolerance.NONE) {
       in = t0;
       double sign = s > 0 ? -1 / l : 1 / l;
       nx = x * sign;
@@ -180,7 +182,7 @@ final class TrianglePair {
 
   private double depthAlong(double x, double y, double z) {
     double l = Math.sqrt(x * x + y * y + z * z);
-    if (l < 1e-14) {
+    if (l < Tolerance.FLAT) {
       return Double.POSITIVE_INFINITY;
     }
     range(x, y, z);
@@ -220,7 +222,7 @@ final class TrianglePair {
     double ur = u[i] * rx + u[i + 1] * ry + u[i + 2] * rz;
     double vr = v[j] * rx + v[j + 1] * ry + v[j + 2] * rz;
     double den = uu * vv - uv * uv;
-    double s = den > 1e-14 * uu * vv ? clamp((uv * vr - ur * vv) / den) : 0;
+    double s = den > Tolerance.FLAT * uu * vv ? clamp((uv * vr - ur * vv) / den) : 0;
     double t = vv > 0 ? (uv * s + vr) / vv : 0;
     if (t < 0) {
       t = 0;
@@ -256,7 +258,7 @@ final class TrianglePair {
     double y = cross(e, 0, e, 3, 1);
     double z = cross(e, 0, e, 3, 2);
     double l2 = x * x + y * y + z * z;
-    if (l2 < 1e-28) {
+    if (l2 < Tolerance.SMALL_SQUARED) {
       return best;
     }
     double h = (p[i] - f[0]) * x + (p[i + 1] - f[1]) * y + (p[i + 2] - f[2]) * z;

@@ -3,6 +3,7 @@ package pied.core.space;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import pied.core.Tolerance;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Prism;
@@ -29,7 +30,7 @@ public final class Auditorium {
 
   /** How many sit in a row. */
   public static int seats(Stage stage) {
-    return Math.max(1, (int) Math.floor(stage.seats().width() / SEAT + 1e-9));
+    return Math.max(1, (int) Math.floor(stage.seats().width() / SEAT + Tolerance.SAME));
   }
 
   /** Where a seat stands across, metres. */

@@ -1,5 +1,6 @@
 package pied.core.space;
 
+import pied.core.Tolerance;
 import pied.core.units.Refusal;
 
 /**
@@ -28,8 +29,8 @@ public record Bar(String id, double x, double z, double trim, double length) imp
     var e = c.shell().floor().getEnvelopeInternal();
     if (z < e.getMinY()
         || z > e.getMaxY()
-        || x - length / 2 < e.getMinX() - 1e-6
-        || x + length / 2 > e.getMaxX() + 1e-6) {
+        || x - length / 2 < e.getMinX() - Tolerance.FINE
+        || x + length / 2 > e.getMaxX() + Tolerance.FINE) {
       throw new Refusal("The " + id + " would reach beyond " + c.words() + ".");
     }
   }

@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.units.Refusal;
 
 /**
@@ -80,7 +81,7 @@ public record Flight(
     if (kind == FlightKind.ramp) {
       return base + riser * (1 - Math.max(0, Math.min(1, down / going)));
     }
-    int tread = (int) Math.max(0, Math.min(count - 1, Math.floor(down / going + 1e-9)));
+    int tread = (int) Math.max(0, Math.min(count - 1, Math.floor(down / going + Tolerance.SAME)));
     return base + (count - tread) * riser;
   }
 

@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
+import pied.core.Tolerance;
 
 /** An outline moved outward, each edge by its own distance. */
 final class Offsets {
@@ -36,7 +37,7 @@ final class Offsets {
     double vx = (c.z() - b.z()) / l2;
     double vz = -(c.x() - b.x()) / l2;
     double det = ux * vz - uz * vx;
-    if (Math.abs(det) > 1e-9) {
+    if (Math.abs(det) > Tolerance.SAME) {
       double dx = (t1 * vz - t2 * uz) / det;
       double dz = (ux * t2 - vx * t1) / det;
       if (Math.hypot(dx, dz) <= LONGEST * Math.max(Math.abs(t1), Math.abs(t2))) {

@@ -1,5 +1,6 @@
 package pied.core.space;
 
+import pied.core.Tolerance;
 import pied.core.units.Refusal;
 
 /**
@@ -139,7 +140,7 @@ public record Opening(
   }
 
   private void fits(Wall w, String name) {
-    if (from < -1e-9 || to() > w.length() + 1e-9) {
+    if (from < -Tolerance.SAME || to() > w.length() + Tolerance.SAME) {
       double beyond = Math.max(-from, to() - w.length());
       throw new Refusal(
           "The "
@@ -150,7 +151,7 @@ public record Opening(
               + ShellCheck.m(beyond)
               + " beyond its end.");
     }
-    if (sill < -1e-9 || head() > w.height() + 1e-9) {
+    if (sill < -Tolerance.SAME || head() > w.height() + Tolerance.SAME) {
       throw new Refusal(
           "The "
               + words()
@@ -187,10 +188,10 @@ public record Opening(
     for (Opening other : shell.openings()) {
       if (other != this
           && other.wall().equals(wall)
-          && other.from() < to() - 1e-9
-          && from < other.to() - 1e-9
-          && other.sill() < head() - 1e-9
-          && sill < other.head() - 1e-9) {
+          && other.from() < to() - Tolerance.SAME
+          && from < other.to() - Tolerance.SAME
+          && other.sill() < head() - Tolerance.SAME
+          && sill < other.head() - Tolerance.SAME) {
         throw new Refusal(
             "The "
                 + words()

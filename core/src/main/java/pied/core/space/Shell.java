@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.material.Finishes;
 import pied.core.solid.Vec;
 
@@ -199,7 +200,7 @@ public record Shell(
 
   /** Whether a figure of the plan lies over the floor, but for a tenth of a millimetre. */
   public boolean holds(List<Spot> figure) {
-    return floor().buffer(1e-4).covers(polygon(figure));
+    return floor().buffer(Tolerance.HAIR).covers(polygon(figure));
   }
 
   /**

@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
+import pied.core.Tolerance;
 import pied.core.material.Finish;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
@@ -106,7 +107,7 @@ public final class ShellBodies {
 
   private void raked(MeshMaker maker, Geometry figure, double under) {
     for (int i = 0; i < figure.getNumGeometries(); i++) {
-      if (figure.getGeometryN(i) instanceof Polygon part && part.getArea() > 1e-9) {
+      if (figure.getGeometryN(i) instanceof Polygon part && part.getArea() > Tolerance.SAME) {
         Prism.add(
             maker,
             turned(part),
@@ -242,7 +243,7 @@ public final class ShellBodies {
     double first = wall.station(wall.outerFrom());
     double last = wall.station(wall.outerTo());
     for (int i = 0; i < face.getNumGeometries(); i++) {
-      if (!(face.getGeometryN(i) instanceof Polygon part) || part.getArea() < 1e-9) {
+      if (!(face.getGeometryN(i) instanceof Polygon part) || part.getArea() < Tolerance.SAME) {
         continue;
       }
       Prism.add(

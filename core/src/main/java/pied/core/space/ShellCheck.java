@@ -5,6 +5,7 @@ import java.util.Locale;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsValidOp;
+import pied.core.Tolerance;
 import pied.core.units.Refusal;
 import pied.core.units.Said;
 
@@ -151,7 +152,7 @@ public final class ShellCheck {
     for (Spot p : points) {
       if (!shell
           .floor()
-          .buffer(1e-4)
+          .buffer(Tolerance.HAIR)
           .covers(Shell.PLANE.createPoint(new Coordinate(p.x(), p.z())))) {
         throw new Refusal("The " + what + " would stand outside " + words() + ".");
       }

@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
@@ -33,7 +34,7 @@ public interface Subjects<S> {
   /** Pieces, each with what is solid within a millimetre of it. */
   Subjects<Piece> PIECES =
       new Subjects<>() {
-        private static final double NEAR = 1e-3;
+        private static final double NEAR = Tolerance.NEAR;
 
         @Override
         public Map<String, Piece> all(Space space) {

@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Tolerance;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -18,7 +19,7 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record Twin(String id, Vec at, Vec way, boolean turned) implements TwinBuilder.With {
   public Twin {
-    if (Math.abs(way.length() - 1) > 1e-9 || way.y() != 0) {
+    if (Math.abs(way.length() - 1) > Tolerance.SAME || way.y() != 0) {
       throw new Refusal("A line of twins is level and goes somewhere.");
     }
     at = new Vec(at.x(), 0, at.z());
@@ -32,7 +33,9 @@ public record Twin(String id, Vec at, Vec way, boolean turned) implements TwinBu
   /** Across the line, so that a number from the datum grows to the right, or down the sheet. */
   public Vec reading() {
     Vec a = across();
-    return a.x() > 1e-9 || Math.abs(a.x()) <= 1e-9 && a.z() > 0 ? a : a.times(-1);
+    return a.x() > Tolerance.SAME || Math.abs(a.x()) <= Tolerance.SAME && a.z() > 0
+        ? a
+        : a.times(-1);
   }
 
   /** The image of a point; that of the image is the point. */
@@ -67,6 +70,6 @@ public record Twin(String id, Vec at, Vec way, boolean turned) implements TwinBu
 
   private static double tidy(double degrees) {
     double near = Math.rint(degrees * 1e9) / 1e9;
-    return Math.abs(near - degrees) < 1e-10 ? near : degrees;
+    return Math.abs(near - degrees) < Tolerance.ANGLE ? near : degrees;
   }
 }

@@ -2,6 +2,7 @@ package pied.core.space;
 
 import java.util.Collection;
 import java.util.regex.Pattern;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
@@ -28,7 +29,7 @@ public final class Validity {
   public static final int MOST_PIECES = 20_000;
 
   /** What is flat has a thickness all the same, metres. */
-  private static final double THINNEST = 1e-6;
+  private static final double THINNEST = Tolerance.FINE;
 
   /** Sights come from no farther, metres. */
   private static final double FARTHEST_EYE = 10_000;
@@ -78,7 +79,7 @@ public final class Validity {
             && from.finite()
             && along.finite()
             && from.length() <= FARTHEST_EYE
-            && along.length() > 1e-9
+            && along.length() > Tolerance.SAME
             && along.length() < 1e9;
     if (!ok) {
       throw new Refusal("The line of sight points nowhere.");

@@ -3,6 +3,7 @@ package pied.core.space;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Envelope;
+import pied.core.Tolerance;
 import pied.core.solid.Vec;
 
 /**
@@ -23,7 +24,7 @@ public record Viewpoint(String name, String group, Vec eye, Vec target, boolean 
     Vec middle = new Vec((e.getMinX() + e.getMaxX()) / 2, y, (e.getMinY() + e.getMaxY()) / 2);
     boolean stage = shell.stage() != null;
     double far = e.getDiameter();
-    outside(all, "From above", middle, new Vec(0, far, 1e-3));
+    outside(all, "From above", middle, new Vec(0, far, Tolerance.NEAR));
     outside(all, "From the front", middle, new Vec(0, 0.12 * far, far));
     outside(all, stage ? "From stage left" : "From the right", middle, new Vec(far, 0.3 * far, 0));
     outside(all, stage ? "From stage right" : "From the left", middle, new Vec(-far, 0.3 * far, 0));
@@ -69,7 +70,8 @@ public record Viewpoint(String name, String group, Vec eye, Vec target, boolean 
       Wall next = walls.get(i);
       Wall before = walls.get((i + walls.size() - 1) % walls.size());
       Vec in = next.inward().plus(before.inward());
-      if (in.length() < 1e-6 || before.along().cross(next.along()).y() > -1e-6) {
+      if (in.length() < Tolerance.FINE
+          || before.along().cross(next.along()).y() > -Tolerance.FINE) {
         continue; // it juts into the room
       }
       Spot p = next.from().plus(in.x() * 0.35, in.z() * 0.35);

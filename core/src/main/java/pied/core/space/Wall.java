@@ -2,6 +2,7 @@ package pied.core.space;
 
 import java.util.Comparator;
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
@@ -85,7 +86,7 @@ public record Wall(
     Vec n = inward();
     double t = Math.toDegrees(Math.atan2(n.x(), n.z()));
     double near = Math.rint(t);
-    t = Math.abs(t - near) < 1e-9 ? near : t;
+    t = Math.abs(t - near) < Tolerance.SAME ? near : t;
     return t < 0 ? t + 360 : t + 0.0;
   }
 }

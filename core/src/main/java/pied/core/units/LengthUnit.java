@@ -2,6 +2,7 @@ package pied.core.units;
 
 import java.util.Locale;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 
 /** A unit of length and how numbers in it are written. The inch is 25.4 mm (ISO 31, 1959). */
 public enum LengthUnit {
@@ -91,13 +92,13 @@ public enum LengthUnit {
   public String exact(double length) {
     if (this == FT) {
       double parts = length / 0.0254 * PARTS;
-      return Math.abs(parts - Math.rint(parts)) < 1e-6
+      return Math.abs(parts - Math.rint(parts)) < Tolerance.FINE
           ? feet(length)
           : String.format(Locale.ROOT, "%.9f ft", length / metres);
     }
     String s = fine(length);
     for (int n = decimals;
-        Math.abs(Double.parseDouble(s) * metres - length) > 1e-12 && n <= 9;
+        Math.abs(Double.parseDouble(s) * metres - length) > Tolerance.NONE && n <= 9;
         n++) {
       s = text(length, n);
     }

@@ -1,2 +1,5 @@
-/** Lengths and angles as people type and read them. Inside, everything is metres and degrees. */
+/**
+ * Lengths, angles and texts as people type and read them; refusals in words, and time limits. Inside,
+ * everything is metres and degrees.
+ */
 package pied.core.units;

@@ -284,7 +284,7 @@ class DrawingsTest {
     String two =
         SvgSheet.of(DRAWINGS.draw(room.space, room.space, wish, odd, Deadline.NONE).get(0));
     assertThat(two).isEqualTo(one);
-    assertThat(one).contains("A &amp; B", "&lt;room&gt; &quot;1&quot;").doesNotContain("\u0007");
+    assertThat(one).contains("A &amp; B", "&lt;room&gt; \"1\"").doesNotContain("\u0007");
     assertThat(one).contains("width=\"420mm\" height=\"297mm\" viewBox=\"0 0 420 297\"");
   }
 

@@ -115,7 +115,7 @@ class Handover {
         throw new Refusal(
             "There are " + sheets.size() + " sheets; number " + w.sheet() + " is none.");
       }
-      out.write(SvgSheet.of(sheets.get(w.sheet() - 1)).getBytes(StandardCharsets.UTF_8));
+      SvgSheet.write(sheets.get(w.sheet() - 1), out);
     } else {
       List<Sheet> sheets =
           w.is("drawings.pdf") ? all(job, deadline) : sheets(job, w.wish(), deadline);

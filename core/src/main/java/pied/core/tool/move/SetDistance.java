@@ -5,6 +5,7 @@ import static pied.core.edit.EditSession.need;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
@@ -57,7 +58,7 @@ public record SetDistance(String piece, Side side, Amount distance) implements E
   private void fits(Space space, Piece p, Reach reach, double wanted, LengthUnit unit) {
     Reach behind = Reach.of(space, p, side.opposite());
     double back = wanted - reach.distance();
-    if (behind != null && behind.distance() >= 0 && behind.distance() < back - 1e-9) {
+    if (behind != null && behind.distance() >= 0 && behind.distance() < back - Tolerance.SAME) {
       throw new Refusal(
           "Only "
               + unit.fine(reach.distance() + behind.distance())

@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Edit;
@@ -164,7 +165,7 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
       for (int i = 0; i < n; i++) {
         double s = a + r * Math.cos(2 * Math.PI * i / n);
         double t = b + r * Math.sin(2 * Math.PI * i / n);
-        if (Math.abs(s) <= halfU + 1e-12 && Math.abs(t) <= halfV + 1e-12) {
+        if (Math.abs(s) <= halfU + Tolerance.NONE && Math.abs(t) <= halfV + Tolerance.NONE) {
           Vec at = middle.along(u, s).along(v, t);
           double floor = carrier == null ? space.shell().floorAt(new Spot(at.x(), at.z())) : y;
           if (!Double.isNaN(floor)) {

@@ -3,6 +3,7 @@ package pied.core.tool.repeat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import pied.core.Tolerance;
 import pied.core.space.Repetition;
 import pied.core.space.Space;
 
@@ -30,7 +31,7 @@ public final class Mixed {
   public int next() {
     int best = 0;
     for (int i = 1; i < shares.length; i++) {
-      if (behind(i) > behind(best) + 1e-12) {
+      if (behind(i) > behind(best) + Tolerance.NONE) {
         best = i;
       }
     }

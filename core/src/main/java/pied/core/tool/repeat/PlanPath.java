@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.linearref.LengthIndexedLine;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.buffer.OffsetCurve;
+import pied.core.Tolerance;
 import pied.core.solid.Vec;
 import pied.core.space.Spot;
 import pied.core.units.Refusal;
@@ -18,7 +19,7 @@ public final class PlanPath {
   /** Where it turns by more than this there is a corner, degrees. */
   private static final double CORNER = 12;
 
-  private static final double LEAST = 1e-6;
+  private static final double LEAST = Tolerance.FINE;
 
   private static final GeometryFactory PLANE = new GeometryFactory();
 
@@ -169,11 +170,11 @@ public final class PlanPath {
   public static double bearing(Vec d) {
     double t = Math.toDegrees(Math.atan2(d.x(), d.z()));
     double near = Math.rint(t);
-    return Math.abs(t - near) < 1e-9 ? near : t;
+    return Math.abs(t - near) < Tolerance.SAME ? near : t;
   }
 
   /** Whether two figures have more in common than that they touch. */
   public static boolean share(Geometry a, Geometry b) {
-    return a.intersects(b) && a.buffer(-1e-6).intersects(b);
+    return a.intersects(b) && a.buffer(-Tolerance.FINE).intersects(b);
   }
 }

@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
+import pied.core.Tolerance;
 import pied.core.piece.Stance;
 import pied.core.solid.Vec;
 import pied.core.space.Outlines;
@@ -37,7 +38,7 @@ public final class RingLayout {
   private static final double LONG = 0.6;
 
   /** How exactly the gap is kept, metres. */
-  private static final double EXACT = 1e-9;
+  private static final double EXACT = Tolerance.SAME;
 
   private final RingRule rule;
   private final Mixed mix;
@@ -186,7 +187,7 @@ public final class RingLayout {
   /** Evenly along the edge of something round, counter-clockwise from where it begins. */
   private List<Vec> about(int n, List<Vec> outward) {
     // the way on which the pieces stand, so that they and not only their points are even
-    Geometry line = outline.buffer(Math.max(rule.gap() + depth(), 1e-3), 32);
+    Geometry line = outline.buffer(Math.max(rule.gap() + depth(), Tolerance.NEAR), 32);
     List<Spot> spots = new ArrayList<>();
     for (Coordinate c : line.getCoordinates()) {
       spots.add(new Spot(c.x, c.y));
@@ -301,7 +302,8 @@ public final class RingLayout {
     for (int i = 0; i < n; i++) {
       int best = -1;
       for (int k = 0; k < had.length; k++) {
-        boolean room = (had[k] + 1) * wide <= sides.get(k).length() + 2 * rule.gap() + 1e-9;
+        boolean room =
+            (had[k] + 1) * wide <= sides.get(k).length() + 2 * rule.gap() + Tolerance.SAME;
         if (room && (best < 0 || better(sides, had, k, best))) {
           best = k;
         }
@@ -333,8 +335,9 @@ public final class RingLayout {
   private static boolean better(List<RingSide> sides, int[] had, int k, int best) {
     double a = sides.get(k).length() / (had[k] + 1);
     double b = sides.get(best).length() / (had[best] + 1);
-    return a > b + 1e-6
-        || Math.abs(a - b) <= 1e-6 && sides.get(k).length() > sides.get(best).length() + 1e-6;
+    return a > b + Tolerance.FINE
+        || Math.abs(a - b) <= Tolerance.FINE
+            && sides.get(k).length() > sides.get(best).length() + Tolerance.FINE;
   }
 
   private Vec out(RingSide s) {
@@ -348,6 +351,6 @@ public final class RingLayout {
   private double behind(Vec first, RingSide s) {
     Vec o = out(s);
     double t = (PlanPath.bearing(o) - PlanPath.bearing(first)) % 360;
-    return (t < -1e-6 ? t + 360 : t) / 360;
+    return (t < -Tolerance.FINE ? t + 360 : t) / 360;
   }
 }

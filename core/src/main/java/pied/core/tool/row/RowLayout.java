@@ -2,6 +2,7 @@ package pied.core.tool.row;
 
 import java.util.ArrayList;
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.piece.Stance;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
@@ -20,7 +21,7 @@ final class RowLayout {
 
   private static final long TIER = 1L << 32;
 
-  private static final double SAME = 1e-9;
+  private static final double SAME = Tolerance.SAME;
 
   private final RowRule rule;
   private final Mixed mix;
@@ -46,7 +47,9 @@ final class RowLayout {
         throw new Refusal(
             "A length of " + Said.length(rule.length()) + " has no room for one of them.");
       }
-      count = Arrangement.checked(1 + (long) Math.floor(room / Math.max(least, 1e-3) + 1e-9));
+      count =
+          Arrangement.checked(
+              1 + (long) Math.floor(room / Math.max(least, Tolerance.NEAR) + Tolerance.SAME));
       if (rule.evened() && count > 1) {
         pitch = room / (count - 1);
       }
@@ -125,7 +128,7 @@ final class RowLayout {
   }
 
   private static void checked(Rule.Apart apart, String what) {
-    if (apart.by() < 0 || apart.middles() && apart.by() < 1e-3) {
+    if (apart.by() < 0 || apart.middles() && apart.by() < Tolerance.NEAR) {
       throw new Refusal("The distance between " + what + " is to be more than that.");
     }
   }

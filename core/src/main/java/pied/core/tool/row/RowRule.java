@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.solid.Vec;
@@ -62,7 +63,7 @@ public record RowRule(
     return at != null
         && Validity.near(at)
         && way != null
-        && Math.abs(way.length() - 1) < 1e-6
+        && Math.abs(way.length() - 1) < Tolerance.FINE
         && Bounds.within(count, 1, Repetition.MOST_PLACES)
         && Bounds.within(rows, 1, Repetition.MOST_PLACES)
         && Bounds.within(tiers, 1, Repetition.MOST_PLACES)

@@ -13,6 +13,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Form;
@@ -106,7 +107,7 @@ final class ScatterLayout {
     check();
     find();
     double all = areas.stream().mapToDouble(StrewnArea::size).sum();
-    if (!(all > 1e-6)) {
+    if (!(all > Tolerance.FINE)) {
       throw new Refusal(
           rule.onto().isEmpty()
               ? "There is no floor in that outline."
@@ -425,6 +426,7 @@ final class ScatterLayout {
 
   /** The level floor under it, on which it stands. */
   private static boolean flatUnder(Body b, Box box) {
-    return PartName.is(b, PartName.PartKind.floor) && b.box().max().y() <= box.min().y() + 1e-6;
+    return PartName.is(b, PartName.PartKind.floor)
+        && b.box().max().y() <= box.min().y() + Tolerance.FINE;
   }
 }

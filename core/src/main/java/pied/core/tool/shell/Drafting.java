@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.space.Outlines;
 import pied.core.space.Shell;
@@ -126,7 +127,7 @@ public final class Drafting {
 
   private DraftEdge edge(Spot before, Spot from, Spot to) {
     String angle = "";
-    if (before != null && from.distance(to) > 1e-9) {
+    if (before != null && from.distance(to) > Tolerance.SAME) {
       double a = Math.abs(bearing(from, to) - bearing(from, before)) % 360;
       a = Math.min(a, 360 - a);
       a = Math.round(a * 10) / 10.0;
@@ -194,7 +195,7 @@ public final class Drafting {
     // level with the first corner, so that the last edge is square too; or on the wall ahead
     if (!line && c.size() >= 2) {
       double level = level(last, way, c.get(0));
-      if (level > 1e-6 && Math.abs(level - along) < near) {
+      if (level > Tolerance.FINE && Math.abs(level - along) < near) {
         return ahead(last, way, level);
       }
     }
@@ -243,10 +244,10 @@ public final class Drafting {
     for (Wall w : shell.walls()) {
       double a = w.off(from);
       double rate = w.off(ahead) - a;
-      if (rate < -1e-9 && a > 1e-6) {
+      if (rate < -Tolerance.SAME && a > Tolerance.FINE) {
         double t = -a / rate;
         double s = w.station(ahead(from, way, t));
-        if (s > -1e-6 && s < w.length() + 1e-6) {
+        if (s > -Tolerance.FINE && s < w.length() + Tolerance.FINE) {
           best = Math.min(best, t);
         }
       }
@@ -257,7 +258,7 @@ public final class Drafting {
   private static Spot ahead(Spot from, double way, double length) {
     double w = ((way % 360) + 360) % 360;
     double near = Math.rint(w);
-    w = Math.abs(w - near) < 1e-9 ? near : w;
+    w = Math.abs(w - near) < Tolerance.SAME ? near : w;
     double c =
         w == 90 || w == 270
             ? 0

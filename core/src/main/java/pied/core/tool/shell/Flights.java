@@ -1,5 +1,6 @@
 package pied.core.tool.shell;
 
+import pied.core.Tolerance;
 import pied.core.solid.Vec;
 import pied.core.space.Flight;
 import pied.core.space.Platform;
@@ -67,7 +68,7 @@ final class Flights {
     double best = Double.POSITIVE_INFINITY;
     for (int i = 0; i < n; i++) {
       double d = p != null ? distance(f, i, p) : -outward(f, i).z();
-      if (d < best - 1e-9) {
+      if (d < best - Tolerance.SAME) {
         best = d;
         edge = i;
       }
@@ -104,7 +105,7 @@ final class Flights {
         double run = now == null ? SLOPE * rise : now.going();
         made = new Flight("", kind, at, turn, width, 1, rise, run, base);
       } else {
-        int risers = Math.max(2, (int) Math.ceil(rise / Flight.RISER - 1e-9));
+        int risers = Math.max(2, (int) Math.ceil(rise / Flight.RISER - Tolerance.SAME));
         double going = now == null ? Flight.GOING : now.going();
         made = new Flight("", kind, at, turn, width, risers - 1, rise / risers, going, base);
       }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import pied.core.Tolerance;
 import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.piece.Lean;
@@ -89,13 +90,16 @@ final class Followers {
     Shell shell = done.shell();
     double was = front(before.shell());
     double is = front(shell);
-    if (shell.stage() == null || shell.stage().apron() == null || is <= was + 1e-9 || is < 1e-6) {
+    if (shell.stage() == null
+        || shell.stage().apron() == null
+        || is <= was + Tolerance.SAME
+        || is < Tolerance.FINE) {
       return;
     }
     double left = shell.stage().apron().depth() - is;
     String over = session.unit().fine(is) + " in front of the setting line";
     session.say(
-        left > 1e-6
+        left > Tolerance.FINE
             ? "The stage now reaches "
                 + over
                 + ", over its apron, of which "

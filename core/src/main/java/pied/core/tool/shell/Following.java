@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Offer;
@@ -88,7 +89,7 @@ final class Following {
   }
 
   private static boolean same(Wall a, Wall b) {
-    return a.along().dot(b.along()) > 1 - 1e-9;
+    return a.along().dot(b.along()) > 1 - Tolerance.SAME;
   }
 
   /** How far a wall of the outline has moved out or in; zero if it turned or is gone. */
@@ -99,7 +100,7 @@ final class Following {
       return Vec.ZERO;
     }
     double by = old.off(now.from());
-    return Math.abs(by) < 1e-9 ? Vec.ZERO : old.inward().times(by);
+    return Math.abs(by) < Tolerance.SAME ? Vec.ZERO : old.inward().times(by);
   }
 
   private Vec bar(String id) {
@@ -125,8 +126,8 @@ final class Following {
             Spot c = old.outline().get(i);
             Spot d = now.outline().get(i);
             whole =
-                Math.abs(d.x() - c.x() - b.x() + a.x()) < 1e-7
-                    && Math.abs(d.z() - c.z() - b.z() + a.z()) < 1e-7;
+                Math.abs(d.x() - c.x() - b.x() + a.x()) < Tolerance.SIZE
+                    && Math.abs(d.z() - c.z() - b.z() + a.z()) < Tolerance.SIZE;
           }
           double up = now.height() - old.height();
           return whole ? new Vec(b.x() - a.x(), up, b.z() - a.z()) : new Vec(0, up, 0);

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Tolerance;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Outlines;
@@ -68,7 +69,7 @@ final class OutlineWork {
     int beyond = end ? i + 1 : i - 1;
     Vec way = direction(i).times(end ? 1 : -1);
     double across = way.dot(outward(beyond));
-    if (Math.abs(across) < 1e-6) { // it runs straight on
+    if (Math.abs(across) < Tolerance.FINE) { // it runs straight on
       int moved = Math.floorMod(end ? i + 1 : i, n());
       corners.set(moved, corner(moved).plus(way.x() * delta, way.z() * delta));
     } else {
@@ -86,7 +87,7 @@ final class OutlineWork {
     Vec way = w.along();
     double from = Math.abs(w.from().at(0).minus(shell.datum()).dot(way));
     double to = Math.abs(w.to().at(0).minus(shell.datum()).dot(way));
-    return from > to + 1e-6 ? WallLength.End.start : WallLength.End.end;
+    return from > to + Tolerance.FINE ? WallLength.End.start : WallLength.End.end;
   }
 
   /**
@@ -102,8 +103,8 @@ final class OutlineWork {
     boolean any = false;
     for (int i = 0; i < n(); i++) {
       boolean there =
-          Math.abs(corner(i).at(0).dot(side) - outermost) < 1e-6
-              && Math.abs(corner(i + 1).at(0).dot(side) - outermost) < 1e-6;
+          Math.abs(corner(i).at(0).dot(side) - outermost) < Tolerance.FINE
+              && Math.abs(corner(i + 1).at(0).dot(side) - outermost) < Tolerance.FINE;
       if (there) {
         offset(i, by);
         any = true;
@@ -125,7 +126,7 @@ final class OutlineWork {
     Vec v = new Vec(to.x() - from.x(), 0, to.z() - from.z());
     Vec before = outward(corner - 1);
     Vec after = outward(corner);
-    if (Math.abs(before.cross(after).y()) < 1e-6) {
+    if (Math.abs(before.cross(after).y()) < Tolerance.FINE) {
       corners.set(corner, to);
       return kept();
     }
@@ -224,7 +225,10 @@ final class OutlineWork {
               ? -1
               : tidy(wall.station(old.spot(o.from() + o.width() / 2, 0)) - o.width() / 2);
       boolean fits =
-          wall != null && from >= -1e-9 && from + o.width() <= wall.length() + 1e-9 && !wall.open();
+          wall != null
+              && from >= -Tolerance.SAME
+              && from + o.width() <= wall.length() + Tolerance.SAME
+              && !wall.open();
       if (fits || !mayGo) {
         openings.add(o.at(wall == null ? o.wall() : wall.name(), from));
       } else {
@@ -238,7 +242,7 @@ final class OutlineWork {
   /** A station without the dust of the arithmetic. */
   private static double tidy(double v) {
     double r = Math.rint(v * 1e9) / 1e9;
-    return Math.abs(r) < 1e-9 ? 0 : r;
+    return Math.abs(r) < Tolerance.SAME ? 0 : r;
   }
 
   private Map<String, Double> renamedThick(Map<String, String> renamed) {
@@ -272,7 +276,7 @@ final class OutlineWork {
   /** A corner moved along its other wall until it is so far out. */
   private Spot slid(int corner, Vec along, Vec n, double by) {
     double rate = along.dot(n);
-    Vec v = Math.abs(rate) < 1e-6 ? n.times(by) : along.times(by / rate);
+    Vec v = Math.abs(rate) < Tolerance.FINE ? n.times(by) : along.times(by / rate);
     return corner(corner).plus(v.x(), v.z());
   }
 

@@ -2,6 +2,7 @@ package pied.core.tool.shell;
 
 import java.util.List;
 import java.util.Locale;
+import pied.core.Tolerance;
 import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
@@ -62,7 +63,7 @@ public final class PartCaption {
       return "0 %";
     }
     double in = 1 / stage.rake();
-    return Math.abs(in - Math.rint(in)) < 1e-6
+    return Math.abs(in - Math.rint(in)) < Tolerance.FINE
         ? "1 in " + (int) Math.rint(in)
         : String.format(Locale.ROOT, "%.1f %%", stage.rake() * 100);
   }

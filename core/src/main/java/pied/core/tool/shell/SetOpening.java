@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.space.Opening;
 import pied.core.space.Shell;
@@ -136,9 +137,12 @@ public record SetOpening(
           tries.add(o.from() - width);
         });
     return tries.stream()
-        .filter(s -> s >= -1e-9 && s <= last + 1e-9)
+        .filter(s -> s >= -Tolerance.SAME && s <= last + Tolerance.SAME)
         .filter(
-            s -> others.stream().noneMatch(o -> o.from() < s + width - 1e-9 && s < o.to() - 1e-9))
+            s ->
+                others.stream()
+                    .noneMatch(
+                        o -> o.from() < s + width - Tolerance.SAME && s < o.to() - Tolerance.SAME))
         .min(Comparator.comparingDouble(s -> Math.abs(s - wanted)))
         .orElse(best);
   }

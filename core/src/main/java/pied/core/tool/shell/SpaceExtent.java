@@ -3,6 +3,7 @@ package pied.core.tool.shell;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
@@ -45,7 +46,7 @@ public record SpaceExtent(@Nullable Amount width, @Nullable Amount depth) implem
     double datum = shell.stage() == null ? shell.datum().dot(way) : 0;
     double above = high - datum;
     double below = datum - low;
-    if (Math.abs(above - below) < 1e-6) {
+    if (Math.abs(above - below) < Tolerance.FINE) {
       outline.grow(way, by / 2);
       outline.grow(way.times(-1), by / 2);
     } else {

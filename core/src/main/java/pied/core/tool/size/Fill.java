@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.catalog.Sizing;
@@ -116,7 +117,7 @@ public record Fill(
     Sizing.SizingRule rule = session.space().article(p).sizing().rule(m);
     boolean steps = !(rule instanceof Sizing.Free) && rule.least() < rule.most();
     double nearest = rule.nearest(wanted);
-    if (!steps || nearest <= wanted + 1e-9 || wanted < rule.least()) {
+    if (!steps || nearest <= wanted + Tolerance.SAME || wanted < rule.least()) {
       return steps ? nearest : wanted;
     }
     if (rule instanceof Sizing.SizingSteps s) {

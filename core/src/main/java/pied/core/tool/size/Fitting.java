@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Declined;
@@ -83,7 +84,7 @@ final class Fitting {
 
   private static void sayStep(EditSession session, Piece p, Article a, Size wanted, Size stepped) {
     for (Measure m : Measure.values()) {
-      if (Math.abs(m.of(stepped) - m.of(wanted)) > 1e-9) {
+      if (Math.abs(m.of(stepped) - m.of(wanted)) > Tolerance.SAME) {
         session.say(
             p.name()
                 + " comes "

@@ -8,6 +8,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
@@ -79,7 +80,7 @@ public record KnownLength(
     Measure most = Measure.width;
     for (Measure m : Measure.values()) {
       double part = Math.abs(own.dot(SpaceSize.way(m)));
-      most = part > Math.abs(own.dot(SpaceSize.way(most))) + 1e-9 ? m : most;
+      most = part > Math.abs(own.dot(SpaceSize.way(most))) + Tolerance.SAME ? m : most;
     }
     return most;
   }

@@ -7,6 +7,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Sizing;
 import pied.core.edit.Edit;
@@ -73,9 +74,9 @@ public record PullSide(
     OutOfRange beyond = p.form().stretched() ? OutOfRange.stretch : OutOfRange.nearest;
     Form form = Fitting.form(session, p, next, beyond, b -> this);
     Fitting.give(session, p, form, both ? stays : stays.with(m, end));
-    if (snap != null && Math.abs(m.of(form.size()) - wanted) < 1e-9) {
+    if (snap != null && Math.abs(m.of(form.size()) - wanted) < Tolerance.SAME) {
       session.say(snap.words() + ".");
-    } else if (Math.abs(can - wanted) > 1e-9 && !p.form().stretched()) {
+    } else if (Math.abs(can - wanted) > Tolerance.SAME && !p.form().stretched()) {
       session.say(p.name() + " comes " + rule.words() + " " + m.words() + ".");
     }
     session.sayOverlaps(List.of(p.id()));
@@ -87,7 +88,7 @@ public record PullSide(
     Vec off = s.from().minus(from);
     double cos = way.dot(d);
     double sin = 1 - cos * cos;
-    if (sin < 1e-9) {
+    if (sin < Tolerance.SAME) {
       return 0; // looked at from its end nothing can be told
     }
     return (off.dot(way) - cos * off.dot(d)) / sin;
@@ -112,7 +113,7 @@ public record PullSide(
       for (Side face : Side.values()) {
         Vec looks = n.pose().direct(face.outward());
         double at = n.pose().apply(face.middle(n.size())).minus(middle).dot(out);
-        boolean level = Math.abs(Math.abs(looks.dot(out)) - 1) < 1e-6;
+        boolean level = Math.abs(Math.abs(looks.dot(out)) - 1) < Tolerance.FINE;
         if (level && Math.abs(at - by) < (best == null ? near : Math.abs(best.by() - by))) {
           best =
               new PullSnap(

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.edit.Amount;
 import pied.core.edit.Declined;
@@ -76,7 +77,7 @@ public record Resize(
     }
     Amount[] asked = {size.width(), size.depth(), size.height()};
     for (Measure m : Measure.values()) {
-      if (asked[m.ordinal()] == null && Math.abs(m.of(next) - m.of(p.size())) > 1e-6) {
+      if (asked[m.ordinal()] == null && Math.abs(m.of(next) - m.of(p.size())) > Tolerance.FINE) {
         session.say(
             p.name()
                 + " goes in proportion, as it is made; it is now "
@@ -114,7 +115,7 @@ public record Resize(
   private void flat(Piece p, Article article, double[] asked) {
     for (Measure m : Measure.values()) {
       double v = asked[m.ordinal()];
-      boolean changes = !Double.isNaN(v) && Math.abs(v - m.of(p.size())) > 1e-9;
+      boolean changes = !Double.isNaN(v) && Math.abs(v - m.of(p.size())) > Tolerance.SAME;
       if (changes && article.isFlat(m) && beyond != OutOfRange.stretch) {
         throw new Declined(
             p.name() + " is flat; there is nothing of it to be made so " + m.words() + ".",

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
@@ -40,7 +41,7 @@ public record SizeAsOne(
     @Nullable Together together,
     @Nullable OutOfRange beyond)
     implements Edit, SizeAsOneBuilder.With {
-  private static final double SAME = 1e-9;
+  private static final double SAME = Tolerance.SAME;
 
   @Override
   public void make(EditSession session) {

@@ -2,6 +2,7 @@ package pied.core.tool.size;
 
 import java.util.ArrayList;
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Sizing;
 import pied.core.edit.Amount;
@@ -165,7 +166,8 @@ public final class SizeCaption {
     Resize edit = edit(pieces);
     for (Measure m : Measure.values()) {
       double first = m.of(lead.size());
-      boolean same = pieces.stream().allMatch(p -> Math.abs(m.of(p.size()) - first) < 1e-7);
+      boolean same =
+          pieces.stream().allMatch(p -> Math.abs(m.of(p.size()) - first) < Tolerance.SIZE);
       String value = same ? writer.unit.fine(first) : "various";
       writer.out.add(Phrase.field(value, label(m), slot(m), edit, all(lead.size())));
       writer.text(" " + m.words() + (m == Measure.height ? " for all (" : " × "));

@@ -2,6 +2,7 @@ package pied.core.tool.size;
 
 import org.joml.Matrix3d;
 import org.joml.Vector3d;
+import pied.core.Tolerance;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
@@ -13,7 +14,7 @@ import pied.core.units.Refusal;
  * the upright box about its own. That is |R| times its size, the absolute values of its rotation.
  */
 final class SpaceSize {
-  private static final double NONE = 1e-9;
+  private static final double NONE = Tolerance.SAME;
 
   /** Row by row the part each own measure has in one of the space; both by {@link Measure}. */
   private final double[][] part = new double[3][3];
@@ -121,7 +122,7 @@ final class SpaceSize {
                 part[2][1],
                 part[2][2])
             .transpose();
-    if (Math.abs(rows.determinant()) > 1e-6) {
+    if (Math.abs(rows.determinant()) > Tolerance.FINE) {
       rows.invert().transform(e);
       if (e.x > 0 && e.y > 0 && e.z > 0) {
         return new double[] {e.x, e.y, e.z};

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Bulk;
 import pied.core.edit.Declined;
@@ -116,7 +117,7 @@ public record SpaceOut(
       boolean outer = stays == SpaceOutFrom.ends && (i == 0 || i == order.size() - 1);
       ways.put(order.get(i), outer ? Vec.ZERO : way.times(shifts[i] - off));
     }
-    Bulk.move(session, ways, Math.abs(way.y()) < 1e-9);
+    Bulk.move(session, ways, Math.abs(way.y()) < Tolerance.SAME);
   }
 
   /**
@@ -157,7 +158,7 @@ public record SpaceOut(
     // touching from the first on, all of them would be so long
     double room = low + high - touch[order.size() - 1];
     double gap = room / (order.size() + 1);
-    if (gap < -1e-9) {
+    if (gap < -Tolerance.SAME) {
       throw tooLong(-room);
     }
     Map<Bulk, Vec> ways = new LinkedHashMap<>();
@@ -165,7 +166,7 @@ public record SpaceOut(
       ways.put(order.get(i), way.times(touch[i] - low + (i + 1) * gap));
     }
     session.say("They are " + Said.length(gap) + " apart, and as far from what is beside them.");
-    Bulk.move(session, ways, Math.abs(way.y()) < 1e-9);
+    Bulk.move(session, ways, Math.abs(way.y()) < Tolerance.SAME);
   }
 
   /**
@@ -263,7 +264,7 @@ public record SpaceOut(
     Bulk b = farthest(all, a);
     Vec way = b.lead().at().minus(a.lead().at());
     Vec flat = new Vec(way.x(), 0, way.z());
-    if (flat.length() < 1e-6) {
+    if (flat.length() < Tolerance.FINE) {
       throw new Refusal("They stand over one another; choose a direction.");
     }
     return flat.unit();
@@ -304,7 +305,7 @@ public record SpaceOut(
     }
     double gap =
         h == SpaceOutHow.touching ? 0 : h == SpaceOutHow.gap ? apart(session) : -all / (n - 1);
-    if (h == SpaceOutHow.even && gap < -1e-9) {
+    if (h == SpaceOutHow.even && gap < -Tolerance.SAME) {
       throw tooLong(all);
     }
     for (int i = 1; i < n; i++) {

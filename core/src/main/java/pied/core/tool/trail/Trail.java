@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
@@ -202,7 +203,7 @@ public record Trail(
   }
 
   private static boolean meet(Wall a, Wall b) {
-    return a.to().distance(b.from()) < 1e-6;
+    return a.to().distance(b.from()) < Tolerance.FINE;
   }
 
   private TrailLine ofPlatform(Shell shell, String id) {

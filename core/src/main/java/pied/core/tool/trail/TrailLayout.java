@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoublePredicate;
 import org.locationtech.jts.geom.Geometry;
+import pied.core.Tolerance;
 import pied.core.piece.Stance;
 import pied.core.solid.Vec;
 import pied.core.space.Rule;
@@ -22,7 +23,7 @@ import pied.core.units.Refusal;
  */
 final class TrailLayout {
   /** How exactly the distance is found, metres. */
-  private static final double EXACT = 1e-9;
+  private static final double EXACT = Tolerance.SAME;
 
   private static final int MOST_STEPS = 60;
 
@@ -121,7 +122,7 @@ final class TrailLayout {
   // ---- so far apart
 
   private List<Double> apart(double from, double to, Rule.Apart apart) {
-    if (apart.by() < 0 || apart.middles() && apart.by() < 1e-3) {
+    if (apart.by() < 0 || apart.middles() && apart.by() < Tolerance.NEAR) {
       throw new Refusal("The distance between them is to be more than that.");
     }
     List<Double> all = new ArrayList<>();
@@ -163,7 +164,7 @@ final class TrailLayout {
             ? apart.by()
             : shape(i + 1).touching(shape(i), d, turn(d), turn(d)) + apart.by();
     if (!way.turns(s, step)) {
-      return s + Math.max(step, 1e-4);
+      return s + Math.max(step, Tolerance.HAIR);
     }
     if (apart.middles()) {
       return around(s, t -> way.point(t).distance(way.point(s)) >= apart.by(), apart.by());
@@ -184,7 +185,7 @@ final class TrailLayout {
   /** The first place from s on that is far enough, around a corner. */
   private double around(double s, DoublePredicate far, double step) {
     deadline.check();
-    double lo = s + Math.min(step, 1e-4);
+    double lo = s + Math.min(step, Tolerance.HAIR);
     double hi = s + step;
     int grown = 0;
     while (!far.test(hi) && grown++ < 24) {
@@ -210,7 +211,7 @@ final class TrailLayout {
       return List.of(way.closed() ? 0 : (from + to) / 2);
     }
     double least = way.closed() ? from + way.length() : to;
-    if (end(n, from, 0) > least + 1e-6) {
+    if (end(n, from, 0) > least + Tolerance.FINE) {
       int fit = fitting(n, from, least);
       throw new Refusal(n + " have no room along it; " + fit + (fit == 1 ? " has." : " have."));
     }
@@ -260,7 +261,7 @@ final class TrailLayout {
     int hi = n;
     while (hi - lo > 1) {
       int mid = (lo + hi) / 2;
-      if (end(mid, from, 0) > least + 1e-6) {
+      if (end(mid, from, 0) > least + Tolerance.FINE) {
         hi = mid;
       } else {
         lo = mid;

@@ -8,6 +8,7 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.LineSegment;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Walls;
@@ -87,6 +88,6 @@ public record Along(List<String> pieces, String to, @Nullable Side side, @Nullab
   /** The same turn but for whole ones of a kind, as little as it can be. */
   private static double least(double degrees, double whole) {
     double t = degrees - Math.rint(degrees / whole) * whole;
-    return Math.abs(t) < 1e-10 ? 0 : t;
+    return Math.abs(t) < Tolerance.ANGLE ? 0 : t;
   }
 }

@@ -1,5 +1,6 @@
 package pied.core.tool.turn;
 
+import pied.core.Tolerance;
 import pied.core.piece.Lean;
 import pied.core.solid.Vec;
 
@@ -31,7 +32,7 @@ public enum Axis {
     }
     double quarter = lean.toward() / 90;
     int side = (int) Math.rint(quarter) % 4; // 0 front, 1 right, 2 back, 3 left
-    if (Math.abs(quarter - Math.rint(quarter)) > 1e-9) {
+    if (Math.abs(quarter - Math.rint(quarter)) > Tolerance.SAME) {
       return Double.NaN;
     }
     boolean forward = side % 2 == 0;

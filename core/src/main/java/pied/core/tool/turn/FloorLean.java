@@ -1,5 +1,6 @@
 package pied.core.tool.turn;
 
+import pied.core.Tolerance;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
@@ -23,7 +24,7 @@ public final class FloorLean {
                 Vec.DOWN,
                 1e3,
                 b -> PartName.is(b, PartKind.floor, PartKind.platform, PartKind.flight));
-    if (met == null || met.normal().y() > 1 - 1e-12) {
+    if (met == null || met.normal().y() > 1 - Tolerance.NONE) {
       return Lean.NONE;
     }
     Vec n = met.normal();

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import org.joml.Quaterniond;
+import pied.core.Tolerance;
 import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Lean;
@@ -88,12 +89,12 @@ final class Swing {
   static double bearing(Vec from, Vec to) {
     double x = to.x() - from.x();
     double z = to.z() - from.z();
-    return Math.hypot(x, z) < 1e-6 ? Double.NaN : bearing(new Vec(x, 0, z));
+    return Math.hypot(x, z) < Tolerance.FINE ? Double.NaN : bearing(new Vec(x, 0, z));
   }
 
   static double bearing(Vec way) {
     double t = Math.toDegrees(Math.atan2(way.x(), way.z()));
     double quarter = Math.rint(t / 90) * 90;
-    return Math.abs(t - quarter) < 1e-10 ? quarter : t; // quarter turns are exact
+    return Math.abs(t - quarter) < Tolerance.ANGLE ? quarter : t; // quarter turns are exact
   }
 }

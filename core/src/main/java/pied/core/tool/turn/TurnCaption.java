@@ -2,6 +2,7 @@ package pied.core.tool.turn;
 
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.measure.Hold;
@@ -43,7 +44,7 @@ public final class TurnCaption {
   public void turning(List<Piece> pieces) {
     List<String> ids = pieces.stream().map(Piece::id).toList();
     Piece lead = pieces.get(pieces.size() - 1);
-    boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < 1e-6);
+    boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < Tolerance.FINE);
     writer.out.add(Phrase.word(pieces.size() + " pieces", null));
     writer.text(" face ");
     turn(ids, same ? Angle.text(lead.turn()) : "various");
@@ -143,12 +144,12 @@ public final class TurnCaption {
     }
     String[] sides = {"front", "right side", "back", "left side"};
     double quarter = lean.toward() / 90;
-    boolean square = Math.abs(quarter - Math.rint(quarter)) < 1e-6;
+    boolean square = Math.abs(quarter - Math.rint(quarter)) < Tolerance.FINE;
     String side = square ? sides[(int) Math.rint(quarter) % 4] : null;
-    if (Math.abs(lean.by() - 180) < 1e-6) {
+    if (Math.abs(lean.by() - 180) < Tolerance.FINE) {
       return "on its head";
     }
-    if (Math.abs(lean.by() - 90) < 1e-6) {
+    if (Math.abs(lean.by() - 90) < Tolerance.FINE) {
       return side == null ? "lying down" : "on its " + side;
     }
     return side == null ? "leaning" : "leaning to its " + side;

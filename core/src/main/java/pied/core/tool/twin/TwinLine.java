@@ -1,6 +1,7 @@
 package pied.core.tool.twin;
 
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.EditSession;
@@ -61,7 +62,7 @@ public record TwinLine(
       case drawn -> {
         Vec a = point(session, at);
         Vec b = point(session, to);
-        if (a.distance(b) < 1e-3) {
+        if (a.distance(b) < Tolerance.NEAR) {
           throw new Refusal("The line leads nowhere; click two points that are apart.");
         }
         yield new Twin(id, a, b.minus(a).unit(), false);

@@ -1,0 +1,81 @@
+package pied.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** What holds for the sources themselves: that names are told apart, and tolerances in a table. */
+class HouseTest {
+  private static final Path SOURCES = Path.of("src/main/java");
+
+  /** Words and remarks, which may say anything. */
+  private static final Pattern ASIDE =
+      Pattern.compile("\"(?:\\\\.|[^\"\\\\\\n])*\"|/\\*(?s:.*?)\\*/|//[^\\n]*");
+
+  private static final Pattern TYPE =
+      Pattern.compile("\\b(?:class|record|enum|interface) ([A-Z]\\w*)");
+
+  private static final Pattern SMALL = Pattern.compile("(?<![\\w.])\\d+(?:\\.\\d+)?e-\\d+");
+
+  /**
+   * Rooms that have figures of their own, which are no tolerances: where a ray is sent to see what
+   * is hidden, and how far single precision rounds.
+   */
+  private static final List<String> OWN =
+      List.of("Tolerance", "LineDrawing", "SeenEdges", "Support", "MeshTree");
+
+  private static Map<String, String> code() {
+    Map<String, String> all = new TreeMap<>();
+    try (Stream<Path> files = Files.walk(SOURCES)) {
+      for (Path p : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+        all.put(
+            p.getFileName().toString().replace(".java", ""),
+            ASIDE.matcher(Files.readString(p)).replaceAll(""));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return all;
+  }
+
+  @Test
+  void noTwoTypesHaveOneName() {
+    Map<String, List<String>> where = new TreeMap<>();
+    code()
+        .forEach(
+            (file, text) -> {
+              Matcher m = TYPE.matcher(text);
+              while (m.find()) {
+                where.computeIfAbsent(m.group(1), k -> new ArrayList<>()).add(file);
+              }
+            });
+    where.values().removeIf(files -> files.size() == 1);
+    assertThat(where).isEmpty();
+  }
+
+  @Test
+  void tolerancesAreInTheirTable() {
+    Map<String, List<String>> where = new TreeMap<>();
+    code()
+        .forEach(
+            (file, text) -> {
+              Matcher m = SMALL.matcher(text);
+              while (m.find()) {
+                where.computeIfAbsent(file, k -> new ArrayList<>()).add(m.group());
+              }
+            });
+    where.keySet().removeAll(OWN);
+    assertThat(where).isEmpty();
+  }
+}
