@@ -1,13 +1,9 @@
 import { useTheme } from "@mui/material/styles";
-import { useQuery } from "@tanstack/react-query";
-import { memo, useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
-import { api } from "../../api/client";
-import type { Piece, ShellPlan, Vec } from "../../api/types.gen";
+import { memo, useMemo, useState } from "react";
+import type { Piece, Vec } from "../../api/types.gen";
 import { useCarry } from "../../tools/carry/carry";
-import { buildAt, toolEdit } from "../../tools/verbs/verbs";
-import { pointAt, setCorner, useDraft } from "../../tools/draft/draft";
+import { useDraft } from "../../tools/draft/draft";
 import { lookAtPlan } from "../../tools/carry/facing";
-import { pointedAt } from "../../store/lastPoint";
 import { LAYER } from "./layer";
 import { Tray } from "./Tray";
 import { TwinLines } from "./TwinLines";
@@ -15,39 +11,17 @@ import { useHandling } from "../../store/handling";
 import { useSheet } from "../../store/sheet";
 import { isIn, layerOf } from "../../store/kept";
 import { shown } from "../../store/mirror";
-import { giveUp, tryOut } from "../../tools/propose/trial";
 import { openDrawing } from "../../store/drawingNames";
 import { DrawnLines } from "./DrawnLines";
 import { DraftLayer } from "../shell/DraftLayer";
 import { Inks, PartMark } from "./Inks";
 import { HoveredLines, PieceLines } from "./PieceLines";
-import { around } from "./around";
-import { Frame, useFit } from "./Frame";
+import { Frame } from "./Frame";
 import { AudienceMark, Grid, NorthMark } from "./marks";
-import { allRound } from "../paper/margins";
 import { look as lookUnder } from "../paper/picking";
 import { usePaper, type Eye } from "../paper/usePaper";
-import { HOLD, select, usePress } from "../paper/usePress";
-
-/** Pixels within which the pointer means a mark or a wall. */
-const NEAR = 14;
-
-/** Half of what takes clicks about a corner, pixels. */
-const HIT = 12;
-
-/** The plan of the bare room, in the unit chosen; while something is built, as it would be. */
-export function usePlan(): ShellPlan | undefined {
-  const space = useSheet((s) => s.space)!;
-  const unit = useSheet((s) => s.unit);
-  const trial = useSheet((s) => s.hand?.plan);
-  const plan = useQuery({
-    // it is of the shell alone, with the name of the space on it
-    queryKey: ["plan", space.id, space.shellAt, space.name, unit],
-    queryFn: () => api.plan(space.id, unit),
-    placeholderData: (before) => before,
-  }).data;
-  return trial ?? plan;
-}
+import { PlanCorners } from "./PlanCorners";
+import { usePlan, usePlanFit, usePlanGestures } from "./planView";
 
 /** Pieces from the lowest to the highest, as they are shown. */
 export function useStack(): Piece[] {
@@ -110,77 +84,10 @@ export function Plan() {
   const purpose = useDraft((s) => s.purpose);
   const [hoverPart, setHoverPart] = useState<string | null>(null);
   const paper = usePaper();
-  const { size, eye, look, toPaper } = paper;
-  const eyeNow = useRef(eye);
-  useEffect(() => {
-    eyeNow.current = eye;
-  }, [eye]);
+  const { eye } = paper;
   const plan = usePlan();
-  const last = useRef<{ x: number; z: number } | null>(null);
-
-  useFit(paper, "plan", plan, () => {
-    const { selection: chosen, pieces: all, part: one } = useSheet.getState();
-    const near = chosen.map((id) => all.get(id)).filter((p): p is Piece => p !== undefined);
-    if (near.length > 0) {
-      const reach = Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8;
-      return around(
-        near.flatMap((p) => [p.at.x, p.at.z]),
-        reach,
-      );
-    }
-    const built = plan!.inks.filter((i) => i.part === one).flatMap((i) => i.rings.flat());
-    return built.length > 0 ? around(built, 1) : null;
-  });
-
-  // while drawing, room is left around, and no corner is lost outside the window
-  const drawn = useDraft((s) => s.corners);
-  useEffect(() => {
-    const view = eyeNow.current;
-    if (purpose !== "outline" || !plan || !view) return;
-    const half = { x: size.w / 2 / view.scale - 0.2, y: size.h / 2 / view.scale - 0.2 };
-    const lost = drawn.some((c) => Math.abs(c.x - view.x) > half.x || Math.abs(c.z - view.y) > half.y);
-    if (drawn.length > 0 && !lost) return;
-    const [x0, z0, x1, z1] = plan.extent;
-    const [w, d] = drawn.length === 0 ? [(x1 - x0) / 2, (z1 - z0) / 2] : [1, 1];
-    const xs = [x0 - w, x1 + w, ...drawn.flatMap((c) => [c.x - 2, c.x + 2])];
-    const zs = [z0 - d, z1 + d, ...drawn.flatMap((c) => [c.z - 2, c.z + 2])];
-    look([Math.min(...xs), Math.min(...zs), Math.max(...xs), Math.max(...zs)], allRound(10));
-  }, [purpose, drawn, plan, look, size.w, size.h]);
-
-  const toPlan = (e: { clientX: number; clientY: number }) => {
-    const p = toPaper(e);
-    return { x: p.x, z: p.y };
-  };
-  const near = () => NEAR / eye!.scale;
-
-  const press = usePress(
-    paper,
-    (piece, e) => {
-      const { x, z } = toPlan(e);
-      return { x, y: useSheet.getState().pieces.get(piece)?.at.y ?? 0, z };
-    },
-    (e) => ({ at: toPlan(e), near: HOLD / eye!.scale }),
-    (part, by, e) => ({ do: "shift", part, by: { x: by.x, z: by.y }, free: e.shiftKey }),
-    (on, e) => {
-      if (purpose) {
-        pointAt(toPlan(e), near(), e.shiftKey);
-        setCorner();
-      } else select(on, e);
-    },
-    { name: "plan", in: () => null },
-  );
-  const move = (e: PointerEvent) => {
-    last.current = toPlan(e);
-    pointedAt(last.current);
-    if (tool) tryOut([toolEdit(tool, last.current, near())]);
-    else if (purpose && !press.move(e)) pointAt(last.current, near(), e.shiftKey);
-    return tool !== null || purpose !== null;
-  };
-  const up = (e: PointerEvent) => {
-    if (tool) void buildAt(toPlan(e), near(), e.shiftKey);
-    return tool !== null;
-  };
-
+  usePlanFit(paper, plan);
+  const { toPlan, press, move, up, leave } = usePlanGestures(paper);
   const under = useMemo(() => plan?.inks.filter((i) => !OVER.has(i.style)) ?? [], [plan]);
   const over = useMemo(() => plan?.inks.filter((i) => OVER.has(i.style)) ?? [], [plan]);
   const marked = hand?.part ?? part;
@@ -203,10 +110,7 @@ export function Plan() {
       move={move}
       up={up}
       hover={(on) => setHoverPart(on.part)}
-      leave={() => {
-        last.current = null;
-        if (tool) giveUp();
-      }}
+      leave={leave}
       onDoubleClick={(e) => {
         const wall = lookUnder(e).on.part;
         if (wall?.startsWith("wall:")) openDrawing(wall);
@@ -243,31 +147,7 @@ export function Plan() {
           <Inks inks={over} />
           {hoverPart && hoverPart !== marked && <PartMark inks={plan.inks} part={hoverPart} hovered />}
           {marked && <PartMark inks={plan.inks} part={marked} />}
-          {corners &&
-            space.shell.outline.map((c, i) => {
-              const half = (part === "corner:" + i ? 6 : 4) / eye.scale;
-              return (
-                <g key={i} data-part={"corner:" + i}>
-                  <rect
-                    x={c.x - HIT / eye.scale}
-                    y={c.z - HIT / eye.scale}
-                    width={(2 * HIT) / eye.scale}
-                    height={(2 * HIT) / eye.scale}
-                    fill="transparent"
-                  />
-                  <rect
-                    x={c.x - half}
-                    y={c.z - half}
-                    width={2 * half}
-                    height={2 * half}
-                    fill={palette.background.paper}
-                    stroke={part === "corner:" + i ? palette.secondary.main : palette.primary.main}
-                    strokeWidth={part === "corner:" + i ? 3 : 1.5}
-                    vectorEffect="non-scaling-stroke"
-                  />
-                </g>
-              );
-            })}
+          {corners && <PlanCorners scale={eye.scale} />}
           <DatumMark eye={eye} />
           <TwinLines scale={eye.scale} toPlan={toPlan} />
           <DrawnLines scale={eye.scale} />

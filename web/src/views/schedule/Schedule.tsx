@@ -20,6 +20,68 @@ const ARRANGEMENTS: [Arrangement, string, string][] = [
   ["kinds", "kinds", "By the kind of each"],
 ];
 
+/** What is looked for in the list, how it is arranged, and what it comes to. */
+function ScheduleHead({ wide, schedule }: { wide: boolean; schedule: ReturnType<typeof useSchedule> }) {
+  const selection = useSheet((s) => s.selection);
+  const { showTable } = useSheet.getState();
+  const { text, setText, how, arrange, rows } = schedule;
+  return (
+    <Box
+      sx={{
+        px: 1.5,
+        pb: 1,
+        display: "flex",
+        flexWrap: "wrap",
+        alignItems: "center",
+        gap: 0.75,
+        pt: wide ? 0.75 : 0,
+      }}
+    >
+      <InputBase
+        fullWidth={!wide}
+        placeholder="Find a piece"
+        inputProps={{ "aria-label": "Find a piece" }}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        sx={{ bgcolor: "background.paper", border: 1, borderColor: "divider", px: 1, fontSize: 13 }}
+      />
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }} role="group" aria-label="Arranged by">
+        {ARRANGEMENTS.map(([value, name, help]) => (
+          <ButtonBase
+            key={value}
+            title={help}
+            aria-pressed={how === value}
+            onClick={() => arrange(value)}
+            sx={{ ...small, borderColor: how === value ? "secondary.main" : "divider" }}
+          >
+            {name}
+          </ButtonBase>
+        ))}
+        {!wide && (
+          <ButtonBase title="With all there is to say of each" onClick={() => showTable(true)} sx={small}>
+            as a table
+          </ButtonBase>
+        )}
+      </Box>
+      {wide && (
+        <>
+          <Typography
+            variant="body2"
+            color="text.secondary"
+            data-testid="totals"
+            sx={{ flex: 1, textAlign: "right", whiteSpace: "nowrap" }}
+          >
+            {totals(rows, selection)}
+          </Typography>
+          <ButtonBase title="Fold the table away" onClick={() => showTable(false)} sx={small}>
+            fold away
+          </ButtonBase>
+        </>
+      )}
+    </Box>
+  );
+}
+
 /**
  * The list of all pieces, always that of the moment.
  *
@@ -30,10 +92,10 @@ export function Schedule({ wide = false }: { wide?: boolean }) {
   const selection = useSheet((s) => s.selection);
   // a row that is pointed at shows so by itself
   const hover = useSheet((s) => (s.hover === pointed.row ? null : s.hover));
-  const { select, look, edit, showTable } = useSheet.getState();
+  const { select, look, edit } = useSheet.getState();
   const [sorted, setSorted] = useState<Sorted | null>(null);
   const schedule = useSchedule(sorted);
-  const { text, setText, how, arrange, lines, turnOver, rows } = schedule;
+  const { text, lines, turnOver } = schedule;
   const last = useRef<string>("");
   const grid = useGridApiRef();
   const chosen = useMemo(() => {
@@ -69,59 +131,7 @@ export function Schedule({ wide = false }: { wide?: boolean }) {
   };
   return (
     <>
-      <Box
-        sx={{
-          px: 1.5,
-          pb: 1,
-          display: "flex",
-          flexWrap: "wrap",
-          alignItems: "center",
-          gap: 0.75,
-          pt: wide ? 0.75 : 0,
-        }}
-      >
-        <InputBase
-          fullWidth={!wide}
-          placeholder="Find a piece"
-          inputProps={{ "aria-label": "Find a piece" }}
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-          sx={{ bgcolor: "background.paper", border: 1, borderColor: "divider", px: 1, fontSize: 13 }}
-        />
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }} role="group" aria-label="Arranged by">
-          {ARRANGEMENTS.map(([value, name, help]) => (
-            <ButtonBase
-              key={value}
-              title={help}
-              aria-pressed={how === value}
-              onClick={() => arrange(value)}
-              sx={{ ...small, borderColor: how === value ? "secondary.main" : "divider" }}
-            >
-              {name}
-            </ButtonBase>
-          ))}
-          {!wide && (
-            <ButtonBase title="With all there is to say of each" onClick={() => showTable(true)} sx={small}>
-              as a table
-            </ButtonBase>
-          )}
-        </Box>
-        {wide && (
-          <>
-            <Typography
-              variant="body2"
-              color="text.secondary"
-              data-testid="totals"
-              sx={{ flex: 1, textAlign: "right", whiteSpace: "nowrap" }}
-            >
-              {totals(rows, selection)}
-            </Typography>
-            <ButtonBase title="Fold the table away" onClick={() => showTable(false)} sx={small}>
-              fold away
-            </ButtonBase>
-          </>
-        )}
-      </Box>
+      <ScheduleHead wide={wide} schedule={schedule} />
       <Box
         sx={{ flex: 1, minHeight: 0, borderTop: 1, borderColor: "divider" }}
         onPointerLeave={() => leadTo(null)}
