@@ -80,7 +80,7 @@ public record ArchivedArticle(
     out.put("kind", about.kind()).put("about", about.about());
     out.put("mounting", about.mounting().name()).put("onTops", about.onTops());
     out.set("size", Json.MAPPER.valueToTree(about.size()));
-    out.set("finishes", Json.MAPPER.valueToTree(StoredFinish.StoredPart.of(about.finishes())));
+    out.set("finishes", Json.MAPPER.valueToTree(StoredFinish.StoredFinishPart.of(about.finishes())));
     out.put("weight", about.weight());
     if (ware != null) {
       out.put("ware", ware);
@@ -100,7 +100,7 @@ public record ArchivedArticle(
     }
     try {
       Map<String, FinishPart> finishes =
-          StoredFinish.StoredPart.live(
+          StoredFinish.StoredFinishPart.live(
               Json.read(json.path("finishes").toString(), Articles.FINISHES));
       finishes.values().forEach(f -> f.finish().checked());
       String id = json.path("id").asText();

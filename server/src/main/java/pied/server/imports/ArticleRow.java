@@ -57,7 +57,7 @@ public class ArticleRow {
     this.name = b.name();
     this.mounting = b.mounting();
     this.onTops = b.onTops();
-    this.finishes = Json.text(StoredFinish.StoredPart.of(b.finishes()));
+    this.finishes = Json.text(StoredFinish.StoredFinishPart.of(b.finishes()));
     this.kind = b.kind();
     this.about = b.about();
     this.weight = b.weight();
@@ -97,7 +97,7 @@ public class ArticleRow {
         mounting,
         onTops,
         new Size(width, depth, height),
-        StoredFinish.StoredPart.live(Json.read(finishes, Articles.FINISHES)),
+        StoredFinish.StoredFinishPart.live(Json.read(finishes, Articles.FINISHES)),
         weight);
   }
 

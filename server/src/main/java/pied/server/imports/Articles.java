@@ -14,7 +14,7 @@ import pied.server.store.Json;
 /** Reading articles that were brought in; what is written goes through the ledger. */
 public interface Articles extends JpaRepository<ArticleRow, String> {
   /** Finishes by part, as they are in a column. */
-  TypeReference<LinkedHashMap<String, StoredFinish.StoredPart>> FINISHES = new TypeReference<>() {};
+  TypeReference<LinkedHashMap<String, StoredFinish.StoredFinishPart>> FINISHES = new TypeReference<>() {};
 
   @Query(
       "select a.id as id, a.project as project, a.name as name, a.kind as kind,"
@@ -67,7 +67,7 @@ public interface Articles extends JpaRepository<ArticleRow, String> {
           getMounting(),
           getOnTops(),
           new Size(getWidth(), getDepth(), getHeight()),
-          StoredFinish.StoredPart.live(Json.read(getFinishes(), FINISHES)),
+          StoredFinish.StoredFinishPart.live(Json.read(getFinishes(), FINISHES)),
           getWeight());
     }
   }

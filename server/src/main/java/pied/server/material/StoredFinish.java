@@ -107,7 +107,7 @@ public record StoredFinish(
    * to a finish.
    */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  public record StoredPart(
+  public record StoredFinishPart(
       String name,
       @Nullable StoredFinish finish,
       @Nullable String colour,
@@ -122,17 +122,17 @@ public record StoredFinish(
     }
 
     /** The parts of an article. */
-    public static Map<String, StoredPart> of(Map<String, FinishPart> parts) {
-      Map<String, StoredPart> all = new LinkedHashMap<>();
+    public static Map<String, StoredFinishPart> of(Map<String, FinishPart> parts) {
+      Map<String, StoredFinishPart> all = new LinkedHashMap<>();
       parts.forEach(
           (key, p) ->
               all.put(
-                  key, new StoredPart(p.name(), StoredFinish.of(p.finish()), null, null, null)));
+                  key, new StoredFinishPart(p.name(), StoredFinish.of(p.finish()), null, null, null)));
       return all;
     }
 
     /** The parts of an article, as they are live. */
-    public static Map<String, FinishPart> live(Map<String, StoredPart> stored) {
+    public static Map<String, FinishPart> live(Map<String, StoredFinishPart> stored) {
       Map<String, FinishPart> all = new LinkedHashMap<>();
       stored.forEach((key, p) -> all.put(key, p.live()));
       return all;
