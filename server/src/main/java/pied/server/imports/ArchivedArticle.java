@@ -80,7 +80,8 @@ public record ArchivedArticle(
     out.put("kind", about.kind()).put("about", about.about());
     out.put("mounting", about.mounting().name()).put("onTops", about.onTops());
     out.set("size", Json.MAPPER.valueToTree(about.size()));
-    out.set("finishes", Json.MAPPER.valueToTree(StoredFinish.StoredFinishPart.of(about.finishes())));
+    out.set(
+        "finishes", Json.MAPPER.valueToTree(StoredFinish.StoredFinishPart.of(about.finishes())));
     out.put("weight", about.weight());
     if (ware != null) {
       out.put("ware", ware);

@@ -14,7 +14,8 @@ import pied.server.store.Json;
 /** Reading articles that were brought in; what is written goes through the ledger. */
 public interface Articles extends JpaRepository<ArticleRow, String> {
   /** Finishes by part, as they are in a column. */
-  TypeReference<LinkedHashMap<String, StoredFinish.StoredFinishPart>> FINISHES = new TypeReference<>() {};
+  TypeReference<LinkedHashMap<String, StoredFinish.StoredFinishPart>> FINISHES =
+      new TypeReference<>() {};
 
   @Query(
       "select a.id as id, a.project as project, a.name as name, a.kind as kind,"

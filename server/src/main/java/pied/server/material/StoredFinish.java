@@ -127,7 +127,8 @@ public record StoredFinish(
       parts.forEach(
           (key, p) ->
               all.put(
-                  key, new StoredFinishPart(p.name(), StoredFinish.of(p.finish()), null, null, null)));
+                  key,
+                  new StoredFinishPart(p.name(), StoredFinish.of(p.finish()), null, null, null)));
       return all;
     }
 
