@@ -27,6 +27,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.piece.Piece;
+import pied.core.space.Shell;
 import pied.core.tool.turn.Turn;
 import pied.server.PiedApplication;
 import pied.server.imports.ArticleRow;
@@ -77,7 +78,8 @@ class DataFolderTest {
 
   private static void same(SpaceView now, JsonNode then) throws IOException {
     assertThat(now.revision()).isEqualTo(then.get("revision").asLong());
-    assertThat(JSON.readTree(JSON.writeValueAsString(now.shell()))).isEqualTo(then.get("shell"));
+    // a finish was a colour alone then; such a text is read, too
+    assertThat(now.shell()).isEqualTo(JSON.treeToValue(then.get("shell"), Shell.class));
     List<Piece> before = new ArrayList<>();
     for (JsonNode p : then.get("pieces")) {
       before.add(OldPieces.read(p));
