@@ -117,7 +117,7 @@ function Instances(props: {
   }, [pieces, part, scale, gl, invalidate]);
   // a colour of its own takes the place of a picture
   const map = pieces[0].finishes[part.name]?.colour ? null : part.map;
-  const { transparent, opacity = 1, ...look } = surface(finish, map);
+  const { transparent, opacity, ...look } = surface(finish, map);
   return (
     <instancedMesh
       key={pieces.length}

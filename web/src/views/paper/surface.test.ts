@@ -20,5 +20,8 @@ describe("what three draws of a finish", () => {
     expect(surface(GLASS, picture)).toMatchObject({ color: "#FFFFFF", map: picture });
   });
 
-  it("waits as white card", () => expect(surface(undefined)).toEqual({ color: "#FFFFFF", roughness: 1 }));
+  it("waits as card, and with its picture", () => {
+    expect(surface()).toMatchObject({ color: "#D9D0C2", roughness: 0.8, map: null, transparent: false });
+    expect(surface(undefined, {} as never).color).toBe("#FFFFFF");
+  });
 });

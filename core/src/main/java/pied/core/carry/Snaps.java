@@ -65,7 +65,7 @@ final class Snaps {
     this.unit = unit;
     Box box = piece.pose().box(space.shapes().mesh(piece).box());
     Vec around = new Vec(AROUND, 0.05, AROUND);
-    for (Body b : space.bodies().near(new Box(box.min().minus(around), box.max().plus(around)))) {
+    for (Body b : space.bodies().near(box.grown(around))) {
       if (space.has(b.id()) && !own.contains(b.id()) && neighbours.size() < MOST_NEIGHBOURS) {
         neighbours.add(space.piece(b.id()));
       }

@@ -1,6 +1,5 @@
 package pied.core.check;
 
-import java.util.ArrayList;
 import java.util.List;
 import pied.core.space.Space;
 import pied.core.units.Deadline;
@@ -25,9 +24,7 @@ public final class Checks {
    * @throws pied.core.units.Refusal if the time is up
    */
   public static List<Snag> of(Space space, Deadline deadline) {
-    List<Snag> all = new ArrayList<>();
-    ALL.forEach(c -> all.addAll(found(space, c, deadline)));
-    return all;
+    return ALL.stream().flatMap(c -> found(space, c, deadline).stream()).toList();
   }
 
   /** What one check finds, in the order of its subjects. */

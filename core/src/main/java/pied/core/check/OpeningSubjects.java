@@ -1,10 +1,9 @@
 package pied.core.check;
 
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
-import java.util.Map;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
@@ -20,10 +19,8 @@ import pied.core.space.Wall;
  */
 record OpeningSubjects(double reach) implements Subjects<Opening> {
   @Override
-  public Map<String, Opening> all(Space space) {
-    Map<String, Opening> all = new LinkedHashMap<>();
-    space.shell().openings().forEach(o -> all.put(o.id(), o));
-    return all;
+  public void all(Space space, BiConsumer<String, Opening> each) {
+    space.shell().openings().forEach(o -> each.accept(o.id(), o));
   }
 
   @Override

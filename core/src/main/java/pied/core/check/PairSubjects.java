@@ -1,13 +1,11 @@
 package pied.core.check;
 
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
-import java.util.Map;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import pied.core.piece.Piece;
 import pied.core.solid.Body;
-import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Subjects;
@@ -22,18 +20,16 @@ record PairSubjects(double reach) implements Subjects<PairSubjects.Pair> {
   record Pair(Piece first, Piece second) {}
 
   @Override
-  public Map<String, Pair> all(Space space) {
-    Map<String, Pair> all = new LinkedHashMap<>();
+  public void all(Space space, BiConsumer<String, Pair> each) {
     for (Piece p : space.pieces()) {
       near(space, p.id())
           .forEach(
               q -> {
                 if (p.id().compareTo(q.id()) < 0) {
-                  all.put(key(p.id(), q.id()), new Pair(p, q));
+                  each.accept(key(p.id(), q.id()), new Pair(p, q));
                 }
               });
     }
-    return all;
   }
 
   @Override
@@ -55,11 +51,9 @@ record PairSubjects(double reach) implements Subjects<PairSubjects.Pair> {
     if (body == null) {
       return all;
     }
-    Vec margin = new Vec(reach, reach, reach);
-    Box box = new Box(body.box().min().minus(margin), body.box().max().plus(margin));
     space
         .bodies()
-        .near(box)
+        .near(body.box().grown(new Vec(reach, reach, reach)))
         .forEach(
             b -> {
               if (space.has(b.id()) && !b.id().equals(id)) {

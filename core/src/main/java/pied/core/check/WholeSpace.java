@@ -1,8 +1,8 @@
 package pied.core.check;
 
 import java.util.Collection;
-import java.util.Map;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import pied.core.space.Space;
 import pied.core.space.Subjects;
 
@@ -11,8 +11,8 @@ record WholeSpace() implements Subjects<Space> {
   private static final String KEY = "space";
 
   @Override
-  public Map<String, Space> all(Space space) {
-    return Map.of(KEY, space);
+  public void all(Space space, BiConsumer<String, Space> each) {
+    each.accept(KEY, space);
   }
 
   @Override

@@ -72,6 +72,11 @@ public record Change(@JsonValue List<Difference> all) {
     return of(OfPiece.class);
   }
 
+  /** What of the shell is among it. */
+  public List<OfBuilt> built() {
+    return of(OfBuilt.class).toList();
+  }
+
   /** Whether the shell is another. */
   public boolean shell() {
     return of(OfBuilt.class).findAny().isPresent();

@@ -1,5 +1,6 @@
 package pied.core.history;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -16,7 +17,9 @@ import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Difference;
+import pied.core.space.Difference.OfBuilt;
 import pied.core.space.Difference.OfPiece;
+import pied.core.space.Difference.OfShells;
 import pied.core.space.Group;
 import pied.core.space.Layer;
 import pied.core.space.PartName;
@@ -70,37 +73,36 @@ public final class InWords {
   // ---- the shell
 
   private String shell(PartName part) {
-    List<Difference.OfBuilt> all =
-        change.all().stream()
-            .filter(Difference.OfBuilt.class::isInstance)
-            .map(Difference.OfBuilt.class::cast)
-            .toList();
-    boolean whole = all.get(0) instanceof Difference.OfShell;
-    Shell is = whole ? ((Difference.OfShell) all.get(0)).after() : after.shell();
-    Shell was =
-        ShellDifference.applied(is, all.stream().map(Difference.OfBuilt::reversed).toList());
-    Set<PartName> were = new HashSet<>(was.partNames());
-    Set<PartName> are = new HashSet<>(is.partNames());
-    List<PartName> built = is.partNames().stream().filter(p -> !were.contains(p)).toList();
-    List<PartName> gone = was.partNames().stream().filter(p -> !are.contains(p)).toList();
+    List<OfBuilt> all = change.built();
+    List<OfBuilt> back = all.stream().map(OfBuilt::reversed).toList();
+    List<PartName> built = new ArrayList<>(names(all));
+    List<PartName> gone = new ArrayList<>(names(back));
+    built.removeAll(names(back));
+    gone.removeAll(names(all));
     if (!built.isEmpty() && gone.isEmpty()) {
-      return "Built " + after.nameOf(built.get(0));
+      return "Built " + ShellDifference.applied(after.shell(), all).nameOf(built.get(0));
     }
     if (!gone.isEmpty() && built.isEmpty()) {
-      String name = named(was, gone.get(0));
+      String name = ShellDifference.applied(after.shell(), back).nameOf(gone.get(0));
       return "Removed " + name + (gone.size() > 1 ? " and " + (gone.size() - 1) + " more" : "");
     }
-    if (!was.datum().equals(is.datum())) {
+    if (differs(all, Shell::datum)) {
       return "Moved the datum";
     }
-    if (!was.finishes().equals(is.finishes())) {
+    if (differs(all, Shell::finishes)) {
       return "Painted the room";
     }
     return "Altered " + (part == null ? "the room" : after.nameOf(part));
   }
 
-  private String named(Shell before, PartName part) {
-    return new Space(before, List.of(), after.shapes()).nameOf(part);
+  private static List<PartName> names(List<OfBuilt> all) {
+    return all.stream().flatMap(d -> d.names().stream()).toList();
+  }
+
+  private static boolean differs(List<OfBuilt> all, Function<Shell, ?> of) {
+    return all.stream()
+        .anyMatch(
+            d -> d instanceof OfShells s && !of.apply(s.before()).equals(of.apply(s.after())));
   }
 
   // ---- layers, groups and named selections

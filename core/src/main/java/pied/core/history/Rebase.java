@@ -105,7 +105,7 @@ public record Rebase(Change possible, List<String> left) {
       return now.shell().equals(s.before());
     }
     if (d instanceof OfFrame f) {
-      return new OfFrame(now.shell(), now.shell()).before().equals(f.before());
+      return now.shell().bare().equals(f.before());
     }
     if (d instanceof OfPart p) {
       PlacedPart is = ShellDifference.placed(now.shell(), p.part());
@@ -226,8 +226,7 @@ public record Rebase(Change possible, List<String> left) {
 
   /** Whether parts that others altered meanwhile leave room for it. */
   private static boolean builds(Shell now, List<Difference> possible) {
-    List<OfBuilt> built =
-        possible.stream().filter(OfBuilt.class::isInstance).map(OfBuilt.class::cast).toList();
+    List<OfBuilt> built = new Change(possible).built();
     try {
       if (!built.isEmpty()) {
         ShellCheck.checked(ShellDifference.applied(now, built));

@@ -96,10 +96,7 @@ public record Finish(
     if (material != null || pattern != null) {
       throw new Refusal("There are no materials and patterns to choose yet; give it a colour.");
     }
-    if (colour != null) {
-      colour(colour);
-    }
-    return this;
+    return colour == null ? this : withColour(colour(colour));
   }
 
   private static void share(String what, @Nullable Double v) {

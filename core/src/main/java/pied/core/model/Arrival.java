@@ -365,18 +365,12 @@ public final class Arrival {
         Math.max(s.y(), Tolerance.HAIR));
   }
 
-  /** Colours of its parts. */
+  /** Its parts, each in its colour. */
   public Map<String, FinishPart> finishes() {
     Map<String, FinishPart> all = new LinkedHashMap<>();
-    colours()
-        .forEach((part, colour) -> all.put(part, new FinishPart(part, Finish.of(colour, 0.7, 0))));
-    return all;
-  }
-
-  /** Colours of its parts, #RRGGBB. */
-  public Map<String, String> colours() {
-    Map<String, String> all = new LinkedHashMap<>();
-    read.model().parts().forEach(p -> all.put(p.name(), p.colour()));
+    read.model()
+        .parts()
+        .forEach(p -> all.put(p.name(), new FinishPart(p.name(), Finish.of(p.colour(), 0.7, 0))));
     return all;
   }
 

@@ -14,6 +14,9 @@ import pied.core.units.Decimal;
 public final class SvgSheet {
   private static final String NAMESPACE = "http://www.w3.org/2000/svg";
 
+  /** Parts of a millimetre that are written. */
+  private static final int FINE = 10_000;
+
   private final XMLStreamWriter xml;
 
   private SvgSheet(XMLStreamWriter xml) {
@@ -166,9 +169,6 @@ public final class SvgSheet {
             });
     return out.toString();
   }
-
-  /** Parts of a millimetre that are written. */
-  private static final int FINE = 10_000;
 
   static String number(double v) {
     StringBuilder s = new StringBuilder();

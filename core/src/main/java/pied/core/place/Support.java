@@ -118,7 +118,7 @@ public final class Support {
     Vec a = new Vec(NEAR, lower, NEAR);
     List<Contact> all = new ArrayList<>();
     Flats own = null;
-    for (Body body : space.bodies().near(new Box(box.min().minus(a), box.max().plus(a)))) {
+    for (Body body : space.bodies().near(box.grown(a))) {
       if (!body.id().equals(p.id())) {
         own = own == null ? own(space, p) : own;
         touching(own, pose(p), body, lower, all);

@@ -13,8 +13,14 @@ public interface Click<E extends Edit> {
   /** What can be clicked, in words. */
   String hint(E edit);
 
-  /** The edit that a click makes of it. */
-  E at(Space space, LengthUnit unit, E edit, Pointed p);
+  /**
+   * The edit that a click makes of it.
+   *
+   * @throws Refusal if there is nothing to click
+   */
+  default E at(Space space, LengthUnit unit, E edit, Pointed p) {
+    throw unclicked();
+  }
 
   /** The edit without the last point that was clicked; null where there is none. */
   default @Nullable E back(E edit) {
@@ -37,6 +43,14 @@ public interface Click<E extends Edit> {
    * @throws Refusal if nothing of it can be pulled
    */
   default E pulled(Space space, LengthUnit unit, E edit, Pull pull) {
-    throw new Refusal("Nothing of this can be pulled; type the numbers.");
+    throw unpulled();
+  }
+
+  static Refusal unclicked() {
+    return new Refusal("There is nothing to click here; type, or choose one of the words.");
+  }
+
+  static Refusal unpulled() {
+    return new Refusal("Nothing of this can be pulled; type the numbers.");
   }
 }

@@ -45,7 +45,7 @@ public final class Pointing {
   public static Edit at(Space space, LengthUnit unit, Edit edit, Pointed p) {
     Edit next = one(edit, (c, e) -> c.at(space, unit, e, p));
     if (next == null) {
-      throw new Refusal("There is nothing to click here; type, or choose one of the words.");
+      throw Click.unclicked();
     }
     return next;
   }
@@ -64,7 +64,7 @@ public final class Pointing {
   public static Edit pulled(Space space, LengthUnit unit, Edit edit, Pull pull) {
     Edit next = one(edit, (c, e) -> c.pulled(space, unit, e, pull));
     if (next == null) {
-      throw new Refusal("Nothing of this can be pulled; type the numbers.");
+      throw Click.unpulled();
     }
     return next;
   }

@@ -178,15 +178,7 @@ public final class Selecting {
         .finishes()
         .keySet()
         .forEach(
-            part ->
-                all.put(
-                    part,
-                    space
-                        .article(p)
-                        .look(part, p.finishes())
-                        .finish()
-                        .colour()
-                        .toUpperCase(Locale.ROOT)));
+            part -> all.put(part, space.article(p).look(part, p.finishes()).finish().colour()));
     return all;
   }
 

@@ -21,6 +21,11 @@ public record Box(Vec min, Vec max) {
     return min.plus(max).times(0.5);
   }
 
+  /** The same with so much more on both sides, metres each way. */
+  public Box grown(Vec by) {
+    return new Box(min.minus(by), max.plus(by));
+  }
+
   public Box union(Box o) {
     return new Box(
         new Vec(

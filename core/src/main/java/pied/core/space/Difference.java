@@ -149,10 +149,25 @@ public sealed interface Difference {
   sealed interface OfBuilt extends Difference {
     @Override
     OfBuilt reversed();
+
+    /** Names of what can be picked of it, as it is afterwards. */
+    List<PartName> names();
+  }
+
+  /** Of shells, and not of one part alone. */
+  sealed interface OfShells extends OfBuilt {
+    Shell before();
+
+    Shell after();
+
+    @Override
+    default List<PartName> names() {
+      return after().partNames();
+    }
   }
 
   /** The shell, all of it. */
-  record OfShell(Shell before, Shell after) implements OfBuilt {
+  record OfShell(Shell before, Shell after) implements OfShells {
     @Override
     public OfShell reversed() {
       return new OfShell(after, before);
@@ -160,7 +175,7 @@ public sealed interface Difference {
   }
 
   /** The shell without all that is built into it: outline, walls, stage, datum, finishes. */
-  record OfFrame(Shell before, Shell after) implements OfBuilt {
+  record OfFrame(Shell before, Shell after) implements OfShells {
     public OfFrame {
       before = before.bare();
       after = after.bare();
@@ -193,6 +208,11 @@ public sealed interface Difference {
     @Override
     public OfPart reversed() {
       return new OfPart(after, before);
+    }
+
+    @Override
+    public List<PartName> names() {
+      return after == null ? List.of() : List.of(after.part().name());
     }
   }
 

@@ -54,9 +54,10 @@ final class Renewed {
     }
     java.util.Set<String> stale =
         last == null ? null : subjects.altered(last.at, space, last.touched.toJavaSet());
-    Map<String, S> now = subjects.all(space);
-    Map<String, Object> all = new LinkedHashMap<>(2 * now.size());
-    now.forEach(
+    Map<String, Object> all =
+        new LinkedHashMap<>(last == null ? 2 * space.pieces().size() : 2 * last.values.size());
+    subjects.all(
+        space,
         (id, s) -> {
           boolean same = stale != null && !stale.contains(id) && last.values.containsKey(id);
           all.put(id, same ? last.values.get(id) : each.apply(space, s));

@@ -149,6 +149,26 @@ public record Shell(
     return Built.of(this).faces();
   }
 
+  /** How a part of it is called in a sentence; what is gone is called by its sort. */
+  public String nameOf(PartName part) {
+    return switch (part.kind()) {
+      case wall -> wallName(part.id());
+      case skirting -> "the skirting of wall " + part.id();
+      case opening -> {
+        Opening o = opening(part.id());
+        yield o == null ? "an opening" : "the " + o.words();
+      }
+      case ceiling -> stage != null ? "the grid" : "the ceiling";
+      case column, platform, flight, bar -> "the " + part.id();
+      default -> "the " + part.text();
+    };
+  }
+
+  /** How a wall or a partition is called in a sentence. */
+  public String wallName(String name) {
+    return partitions.stream().anyMatch(p -> p.id().equals(name)) ? "the " + name : "wall " + name;
+  }
+
   // ---- floor
 
   /** The floor as a figure of the plan (x, z): the outline, and on a stage the apron. */
@@ -297,7 +317,7 @@ public record Shell(
   }
 
   /** The same without all that is built into it. */
-  Shell bare() {
+  public Shell bare() {
     return with(
         b ->
             b.openings(null)

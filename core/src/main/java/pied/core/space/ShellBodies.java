@@ -333,14 +333,11 @@ public final class ShellBodies {
 
   /** How the parts of this shell look: its own finishes, and the usual where it names none. */
   public static Map<String, Finish> looks(Shell shell) {
-    Map<String, Finish> all = new LinkedHashMap<>(USUAL);
-    for (Wall w : shell.faces()) {
-      all.put(PartName.wall(w.name()).text(), null);
-    }
     Map<String, Finish> own = shell.finishes().parts();
-    Finish wall =
-        own.containsKey("wall") ? own.get("wall").over(USUAL.get("wall")) : USUAL.get("wall");
-    all.replaceAll((part, f) -> f == null ? wall : f);
+    Finish usual = USUAL.get("wall");
+    Finish wall = own.containsKey("wall") ? own.get("wall").over(usual) : usual;
+    Map<String, Finish> all = new LinkedHashMap<>(USUAL);
+    shell.faces().forEach(w -> all.put(PartName.wall(w.name()).text(), wall));
     own.forEach((part, f) -> all.put(part, f.over(all.getOrDefault(part, Finish.CARD))));
     return all;
   }

@@ -64,20 +64,14 @@ public final class ShellDifference {
       List<P> next = new ArrayList<>(in.apply(shell));
       List<PlacedPart> put = new ArrayList<>();
       for (OfPart d : own) {
-        String id = d.part().id();
-        int at = index(next, id);
-        boolean stays = at >= 0 && d.before() != null && d.after() != null;
-        if (stays && d.before().part().id().equals(d.after().part().id())) {
-          next.set(at, of.cast(d.after().part()));
-          continue;
-        }
-        if (d.before() != null) {
-          int gone = index(next, d.before().part().id());
-          if (gone >= 0) {
-            next.remove(gone);
+        int at = index(next, d.part().id());
+        if (d.after() == null) {
+          if (at >= 0) {
+            next.remove(at);
           }
-        }
-        if (d.after() != null) {
+        } else if (at >= 0) {
+          next.set(at, of.cast(d.after().part()));
+        } else {
           put.add(d.after());
         }
       }
@@ -100,8 +94,8 @@ public final class ShellDifference {
 
   private static final List<PartList<?>> KINDS =
       List.of(
-          new PartList<>(Opening.class, Shell::openings, Shell::withOpenings),
           new PartList<>(Partition.class, Shell::partitions, Shell::withPartitions),
+          new PartList<>(Opening.class, Shell::openings, Shell::withOpenings),
           new PartList<>(Column.class, Shell::columns, Shell::withColumns),
           new PartList<>(Platform.class, Shell::platforms, Shell::withPlatforms),
           new PartList<>(Flight.class, Shell::flights, Shell::withFlights),
@@ -127,7 +121,10 @@ public final class ShellDifference {
     return exact ? all : List.of(new OfShell(before, after));
   }
 
-  /** A shell with some of it as it is afterwards. */
+  /**
+   * A shell with some of it as it is afterwards: parts are put in, exchanged or taken out by their
+   * ids, whether or not they are as they were before. It is not looked at whether it can be built.
+   */
   public static Shell applied(Shell shell, Collection<? extends OfBuilt> differences) {
     Shell now = shell;
     List<OfPart> parts = new ArrayList<>();

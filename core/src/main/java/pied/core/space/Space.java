@@ -431,23 +431,11 @@ public final class Space {
 
   /** How a part of the shell is called in a sentence. */
   public String nameOf(PartName part) {
-    return switch (part.kind()) {
-      case wall -> wallName(part.id());
-      case skirting -> "the skirting of wall " + part.id();
-      case opening -> {
-        Opening o = shell.opening(part.id());
-        yield o == null ? "an opening" : "the " + o.words();
-      }
-      case ceiling -> shell.stage() != null ? "the grid" : "the ceiling";
-      case column, platform, flight, bar -> "the " + part.id();
-      default -> "the " + part.text();
-    };
+    return shell.nameOf(part);
   }
 
   /** How a wall or a partition is called in a sentence. */
   public String wallName(String name) {
-    return shell.partitions().stream().anyMatch(p -> p.id().equals(name))
-        ? "the " + name
-        : "wall " + name;
+    return shell.wallName(name);
   }
 }

@@ -1,10 +1,9 @@
 package pied.core.space;
 
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
-import java.util.Map;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import pied.core.Tolerance;
 import pied.core.piece.Piece;
@@ -20,8 +19,8 @@ import pied.core.solid.Vec;
  * @param <S> one of them
  */
 public interface Subjects<S> {
-  /** All there are, each under a key of its own, in their order. */
-  Map<String, S> all(Space space);
+  /** Tells all there are, each with a key of its own, in their order. */
+  void all(Space space, BiConsumer<String, S> each);
 
   /**
    * Keys of those for which pieces that were touched can make a difference; some may no longer be
@@ -37,10 +36,8 @@ public interface Subjects<S> {
         private static final double NEAR = Tolerance.NEAR;
 
         @Override
-        public Map<String, Piece> all(Space space) {
-          Map<String, Piece> all = new LinkedHashMap<>(2 * space.pieces().size());
-          space.pieces().forEach(p -> all.put(p.id(), p));
-          return all;
+        public void all(Space space, BiConsumer<String, Piece> each) {
+          space.pieces().forEach(p -> each.accept(p.id(), p));
         }
 
         @Override
@@ -68,7 +65,7 @@ public interface Subjects<S> {
       for (Space s : new Space[] {before, now}) {
         Body body = s.bodies().body(id);
         if (body != null) {
-          each.accept(new Box(body.box().min().minus(margin), body.box().max().plus(margin)));
+          each.accept(body.box().grown(margin));
         }
       }
     }

@@ -2,12 +2,14 @@ package pied.core.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Rooms;
 import pied.core.edit.Outcome;
+import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 import pied.core.units.Said;
 
@@ -81,6 +83,25 @@ class InWordsTest {
     Outcome out = room.json("{'do':'moveBy','pieces':['t'],'by':{'x':-0.3}}");
     assertThat(Said.in(InWords.of(out.change().reversed(), out.space(), null), LengthUnit.CM))
         .isEqualTo("Moved Round café table 30.0 cm to the right");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "{'do':'opening','kind':'window','wall':'A'} | Removed the window",
+        "{'do':'removeParts','parts':['opening:d1']} | Built the door",
+        "{'do':'outline','corners':[{'x':0,'z':0},{'x':6,'z':0},{'x':6,'z':4},{'x':3,'z':5},"
+            + "{'x':0,'z':4}]} | Removed wall E and 1 more",
+        "{'do':'paint','part':'wall','colour':'#aabbcc'} | Painted the room",
+      })
+  void whatWasBuiltIsReadOffTheChangeWhateverTheSpaceIsLikeNow(String edit, String back) {
+    Outcome out = room.json(edit);
+    // also where it stands still, as a step that cannot be undone is told
+    assertThat(InWords.of(out.change().reversed(), out.space(), null)).isEqualTo(back);
+    // and where others have put something else in its place since
+    Space bare = out.space().with(out.space().shell().withOpenings(List.of()));
+    assertThat(InWords.of(out.change().reversed(), bare, null)).isEqualTo(back);
   }
 
   @Test

@@ -29,8 +29,8 @@ public record ArchivedArticle(
     @Nullable byte[] pictures,
     @Nullable byte[] full,
     @Nullable String ware) {
-  /** The present form. */
-  private static final int FORM = 1;
+  /** The present form. 1: a part had its colour, rough and glow; 2: it has a finish. */
+  private static final int FORM = 2;
 
   /** Most numbers of a mesh. */
   private static final int MOST = 60_000_000;
@@ -96,7 +96,8 @@ public record ArchivedArticle(
    */
   public static ArchivedArticle read(
       JsonNode json, byte[] mesh, @Nullable byte[] pictures, @Nullable byte[] full) {
-    if (json.path("form").asInt() != FORM) {
+    int form = json.path("form").asInt();
+    if (form < 1 || form > FORM) {
       throw new Refusal("It is of a form that this Pied does not know.");
     }
     try {

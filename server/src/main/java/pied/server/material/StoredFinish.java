@@ -114,11 +114,12 @@ public record StoredFinish(
       @Nullable Double rough,
       @Nullable Double glow) {
     private FinishPart live() {
-      return new FinishPart(
-          name,
+      Finish whole =
           finish != null
               ? finish.live()
-              : Finish.of(colour, rough == null ? 0 : rough, glow == null ? 0 : glow));
+              : Finish.of(colour, rough == null ? 0 : rough, glow == null ? 0 : glow);
+      Finish.colour(whole.colour()); // a part without one could be anything
+      return new FinishPart(name, whole);
     }
 
     /** The parts of an article. */

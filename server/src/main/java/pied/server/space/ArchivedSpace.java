@@ -212,11 +212,8 @@ public record ArchivedSpace(String name, long revision, Space space, List<Archiv
   private static @Nullable Space done(Space at, Change change) {
     try {
       Space after = at.apply(change.all());
-      for (Difference d : change.all()) {
-        if (d instanceof Difference.OfBuilt) {
-          ShellCheck.checked(after.shell());
-          break;
-        }
+      if (change.shell()) {
+        ShellCheck.checked(after.shell());
       }
       return Validation.leads(after, change.all()) ? after : null;
     } catch (RuntimeException e) { // whatever may be in it

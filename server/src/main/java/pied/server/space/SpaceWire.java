@@ -21,6 +21,7 @@ import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.piece.Shapes;
 import pied.core.piece.Stance;
 import pied.core.schedule.Schedule;
 import pied.core.select.Meant;
@@ -74,7 +75,7 @@ public final class SpaceWire {
       boolean locked,
       boolean hidden,
       @Nullable String twin) {
-    public static PieceView of(Piece p, Article article) {
+    public static PieceView of(Piece p, Shapes shapes) {
       Stance s = p.stance();
       Keeping k = p.keeping();
       return new PieceView(
@@ -92,7 +93,7 @@ public final class SpaceWire {
           p.on(),
           p.attached(),
           p.finishes(),
-          looks(p, article),
+          looks(p, shapes),
           k.layer(),
           k.group(),
           k.locked(),
@@ -100,10 +101,11 @@ public final class SpaceWire {
           k.twin() == null ? null : k.twin().piece());
     }
 
-    private static @Nullable Map<String, Finish> looks(Piece p, Article article) {
+    private static @Nullable Map<String, Finish> looks(Piece p, Shapes shapes) {
       if (p.finishes().isEmpty()) {
         return null;
       }
+      Article article = shapes.article(p);
       Map<String, Finish> all = new TreeMap<>();
       for (String part : p.finishes().parts().keySet()) {
         all.put(part, article.look(part, p.finishes()).finish());

@@ -20,7 +20,7 @@ class Views extends SimpleModule {
             new StdConverter<Piece, PieceView>() {
               @Override
               public PieceView convert(Piece p) {
-                return PieceView.of(p, shapes.catalog().article(p.article()));
+                return PieceView.of(p, shapes);
               }
             }));
   }

@@ -405,7 +405,7 @@ final class ScatterLayout {
       Pose pose = Stance.pose(at, place.stance().turn() + p.turn(), p.lean());
       Box box = pose.box(mesh.box());
       Vec wide = new Vec(rule.off(), 0, rule.off());
-      for (Body b : space.bodies().near(new Box(box.min().minus(wide), box.max().plus(wide)))) {
+      for (Body b : space.bodies().near(box.grown(wide))) {
         if (ignored.contains(b.id()) || flatUnder(b, box) || Underlay.lets(space, p, b)) {
           continue;
         }

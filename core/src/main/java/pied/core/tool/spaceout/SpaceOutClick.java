@@ -1,11 +1,9 @@
 package pied.core.tool.spaceout;
 
 import pied.core.point.Click;
-import pied.core.point.Pointed;
 import pied.core.point.Pull;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
-import pied.core.units.Refusal;
 
 /** Pressing on one of what is spaced out and moving it: wider or tighter. */
 final class SpaceOutClick implements Click<SpaceOut> {
@@ -22,11 +20,6 @@ final class SpaceOutClick implements Click<SpaceOut> {
   @Override
   public String hint(SpaceOut edit) {
     return "Press on one of them and move it: wider or tighter.";
-  }
-
-  @Override
-  public SpaceOut at(Space space, LengthUnit unit, SpaceOut edit, Pointed p) {
-    throw new Refusal("There is nothing to click here; type, or choose one of the words.");
   }
 
   @Override
