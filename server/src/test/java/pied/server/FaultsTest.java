@@ -73,7 +73,7 @@ class FaultsTest {
 
   private static HttpResponse<String> send(HttpRequest.Builder r) throws Exception {
     return HTTP.send(
-        r.timeout(Duration.ofSeconds(60)).build(), HttpResponse.BodyHandlers.ofString());
+        r.timeout(Duration.ofMinutes(5)).build(), HttpResponse.BodyHandlers.ofString());
   }
 
   private HttpResponse<String> edit(String edits) throws Exception {
@@ -345,7 +345,7 @@ class FaultsTest {
   @Test
   void theLiveChannelIsNotCompressed() throws Exception {
     try (Socket s = new Socket("127.0.0.1", port)) {
-      s.setSoTimeout(10_000);
+      s.setSoTimeout(180_000);
       String ask = "Sec-WebSocket-Extensions: permessage-deflate; client_max_window_bits\r\n";
       s.getOutputStream().write(Given.handshake(port, room, ask));
       ByteArrayOutputStream head = new ByteArrayOutputStream();
@@ -368,7 +368,7 @@ class FaultsTest {
     try {
       for (int i = 0; i < 150; i++) { // more than there are threads
         Socket s = new Socket("127.0.0.1", port);
-        s.setSoTimeout(40_000);
+        s.setSoTimeout(180_000);
         s.getOutputStream()
             .write(
                 ("POST /api/spaces/"

@@ -29,6 +29,6 @@ class IdleDetectorTest {
       idle.worked();
       assertThat(waits).isNotDone();
     }
-    waits.get(20, TimeUnit.SECONDS);
+    waits.get(180, TimeUnit.SECONDS);
   }
 }

@@ -65,7 +65,7 @@ class HandoverJobsTest {
     assertThat(Thread.activeCount() - before).isLessThanOrEqualTo(2);
     go.countDown();
     for (CompletableFuture<Path> f : all) {
-      assertThat(Files.readString(f.get(20, TimeUnit.SECONDS))).isEqualTo("plan");
+      assertThat(Files.readString(f.get(180, TimeUnit.SECONDS))).isEqualTo("plan");
     }
     assertThat(made).hasValue(1);
     assertThat(all.get(0).get())
@@ -97,9 +97,9 @@ class HandoverJobsTest {
             (out, effort) -> {
               throw new IOException("no");
             });
-    assertThatThrownBy(() -> first.get(20, TimeUnit.SECONDS)).hasMessageContaining("no");
+    assertThatThrownBy(() -> first.get(180, TimeUnit.SECONDS)).hasMessageContaining("no");
     go.countDown();
-    assertThat(jobs.shared("a", slow("b")).get(20, TimeUnit.SECONDS)).exists();
+    assertThat(jobs.shared("a", slow("b")).get(180, TimeUnit.SECONDS)).exists();
   }
 
   @Test

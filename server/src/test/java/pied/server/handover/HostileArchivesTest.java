@@ -355,7 +355,7 @@ class HostileArchivesTest {
     other.start();
     HandoverWire.TakenIn in = taken();
     other.interrupt();
-    other.join(10_000);
+    other.join(180_000);
     assertThat(in.project().spaces()).extracting(SpaceName::name).hasSize(149);
     assertThat(waits).as("edits came through in between").hasSizeGreaterThan(20);
   }

@@ -239,7 +239,7 @@ class LiveChannelTest {
     for (int i = 0; i < 5; i++) {
       room = "not-there-" + i;
       Line lost = new Line();
-      assertThat(lost.closed.get(20, TimeUnit.SECONDS)).isEqualTo(1008);
+      assertThat(lost.closed.get(180, TimeUnit.SECONDS)).isEqualTo(1008);
     }
     room = there;
     // who was sent away hears of it before the server has put it all away

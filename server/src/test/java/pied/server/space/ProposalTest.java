@@ -191,8 +191,8 @@ class ProposalTest {
     Thread two = new Thread(() -> each(room, other));
     one.start();
     two.start();
-    one.join(30_000);
-    two.join(30_000);
+    one.join(180_000);
+    two.join(180_000);
     assertThat(one.isAlive() || two.isAlive()).isFalse();
     assertThat(pieces(room)).isEqualTo(21);
     assertThat(pieces(other)).isEqualTo(21);

@@ -420,7 +420,7 @@ class SpaceStoreTest {
       threads.execute(() -> edit(null, new Turn(List.of("a"), null, Amount.of(3))));
     }
     threads.shutdown();
-    assertThat(threads.awaitTermination(60, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
+    assertThat(threads.awaitTermination(180, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
     assertThat(heard).extracting(Changed::revision).isSorted().doesNotHaveDuplicates().hasSize(80);
     assertThat(store.space(room).piece("a").turn())
         .isCloseTo(240, org.assertj.core.api.Assertions.within(1e-9));
@@ -475,7 +475,7 @@ class SpaceStoreTest {
     } finally {
       through.countDown();
       threads.shutdown();
-      assertThat(threads.awaitTermination(30, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
+      assertThat(threads.awaitTermination(180, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
     }
   }
 

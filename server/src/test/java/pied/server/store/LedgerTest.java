@@ -134,7 +134,7 @@ class LedgerTest {
           });
     }
     eight.shutdown();
-    assertThat(eight.awaitTermination(60, TimeUnit.SECONDS)).isTrue();
+    assertThat(eight.awaitTermination(180, TimeUnit.SECONDS)).isTrue();
     assertThat(ledger.forced() - before).isLessThan(160);
   }
 
