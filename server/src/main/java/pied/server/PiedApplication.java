@@ -25,6 +25,7 @@ import pied.core.piece.Shapes;
 import pied.core.register.EditNames;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
+import pied.server.h2.H2File;
 import pied.server.store.DataFolder;
 
 /** Pied as a program: HTTP, live channel and store around the core. */
@@ -41,7 +42,7 @@ public class PiedApplication {
   }
 
   private static void prepare(Environment e) {
-    DataFolder folder = new DataFolder(Path.of(e.getRequiredProperty("pied.data")));
+    DataFolder folder = new DataFolder(Path.of(e.getRequiredProperty("pied.data")), new H2File());
     try {
       folder.prepare(e.getProperty("pied.restore", ""));
     } catch (DataFolder.Unusable why) { // said here, before anything says it in its own way

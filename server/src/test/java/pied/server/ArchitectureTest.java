@@ -1,5 +1,7 @@
 package pied.server;
 
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideOutsideOfPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -31,11 +33,29 @@ class ArchitectureTest {
               "pied.core..");
 
   @ArchTest
-  static final ArchRule ONLY_THE_LEDGER_WRITES =
+  static final ArchRule ONE_ROOM_KNOWS_THE_DATABASE =
       noClasses()
           .that()
-          .resideOutsideOfPackages("pied.server.store..", "pied.server.upkeep..")
+          .resideOutsideOfPackages("pied.server.h2..", "pied.server.migration..")
           .should()
           .dependOnClassesThat()
-          .haveFullyQualifiedName("org.hibernate.SessionFactory");
+          .resideInAnyPackage("org.hibernate..", "org.h2..", "java.sql..", "com.zaxxer..");
+
+  @ArchTest
+  static final ArchRule NOTHING_BUT_THE_START_KNOWS_WHICH_DATABASE =
+      noClasses()
+          .that()
+          .resideOutsideOfPackages("pied.server.h2..", "pied.server")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("pied.server.h2..");
+
+  @ArchTest
+  static final ArchRule MIGRATIONS_KNOW_NOTHING_THAT_GOES_ON =
+      noClasses()
+          .that()
+          .resideInAPackage("pied.server.migration..")
+          .should()
+          .dependOnClassesThat(
+              resideInAPackage("pied..").and(resideOutsideOfPackage("pied.server.migration..")));
 }

@@ -216,7 +216,7 @@ public record CarryAsk(
       throw new Refusal("Say what was typed, and for which measure.");
     }
     if (pieces.size() > MOST) {
-      throw new Refusal("No more than " + MOST + " pieces can be carried at once.");
+      throw new Refusal("No more than {} pieces can be carried at once.", MOST);
     }
     near = near > 0 ? Math.min(near, 0.5) : 0;
     down = Math.max(0, down);

@@ -20,8 +20,8 @@ import pied.core.space.Space;
 import pied.core.space.Validity;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * Answers where what is carried goes: to the surface that is pointed at, held by what is near,
@@ -139,7 +139,7 @@ public final class Carrying {
     }
     if (!Validity.near(now.at())) { // a number was typed that leads out of all measure
       now = now.at(load.lead().at());
-      String far = Said.in(Said.length(Validity.FARTHEST), unit);
+      String far = Message.of("{}", Message.length(Validity.FARTHEST)).in(unit);
       refused = "That is more than " + far + " away, which is too far.";
     }
     if (load.hangs() && q.against() == null) {
@@ -295,7 +295,7 @@ public final class Carrying {
     distances.at(placed(now.at()));
     Reach r = distances.of(side);
     if (r == null) {
-      throw new Refusal("There is nothing " + side.words() + " to be at a distance from.");
+      throw new Refusal("There is nothing {} to be at a distance from.", side.words());
     }
     double wanted = typed(r.distance());
     if (wanted < 0) {

@@ -103,12 +103,7 @@ public record Article(
     if (part == null || !finishes.containsKey(part)) {
       String shown = part == null ? "" : part.length() > 40 ? part.substring(0, 40) + "…" : part;
       throw new Refusal(
-          name
-              + " has no part “"
-              + shown
-              + "”; it has "
-              + String.join(", ", finishes.keySet())
-              + ".");
+          "{} has no part “{}”; it has {}.", name, shown, String.join(", ", finishes.keySet()));
     }
     return finish.checked();
   }

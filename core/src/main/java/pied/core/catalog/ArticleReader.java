@@ -31,9 +31,9 @@ public final class ArticleReader {
     try {
       return read(id, YAML.readTree(text));
     } catch (JsonProcessingException e) {
-      throw new Refusal("Article " + id + " is not readable: " + e.getOriginalMessage());
+      throw new Refusal("Article {} is not readable: {}", id, e.getOriginalMessage());
     } catch (Refusal e) {
-      throw new Refusal("Article " + id + ": " + e.getMessage());
+      throw new Refusal("Article {}: {}", id, e.getMessage());
     }
   }
 
@@ -98,7 +98,7 @@ public final class ArticleReader {
   private static JsonNode need(JsonNode n, String name) {
     JsonNode v = n.path(name);
     if (v.isMissingNode() || v.isNull()) {
-      throw new Refusal("it lacks “" + name + "”");
+      throw new Refusal("it lacks “{}”", name);
     }
     return v;
   }

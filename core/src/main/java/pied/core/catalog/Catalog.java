@@ -73,7 +73,7 @@ public final class Catalog {
     Article a = id == null ? null : articles.get(id);
     if (a == null) {
       String shown = id == null ? "" : id.length() > 40 ? id.substring(0, 40) + "…" : id;
-      throw new Refusal("There is no article “" + shown + "” in the catalog.");
+      throw new Refusal("There is no article “{}” in the catalog.", shown);
     }
     return a;
   }

@@ -1,7 +1,7 @@
 package pied.core.catalog;
 
 import pied.core.units.LengthUnit;
-import pied.core.units.Said;
+import pied.core.units.Message;
 
 /**
  * Free room that an article needs to be used.
@@ -22,6 +22,6 @@ public record Clearance(String side, double free, String why) {
           case "around" -> "free around it";
           default -> "free " + side;
         };
-    return Said.in(Said.length(free), unit) + " " + where + " " + why;
+    return Message.of("{} {} {}", Message.length(free), where, why).in(unit);
   }
 }

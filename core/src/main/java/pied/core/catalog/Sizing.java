@@ -6,12 +6,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import pied.core.Tolerance;
 import pied.core.size.Measure;
 import pied.core.size.Size;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * What sizes an article comes in.
@@ -40,8 +40,13 @@ public record Sizing(
     /** The nearest that it can measure. */
     double nearest(double v);
 
+    /** What it can measure: "0.40 to 0.60 m". */
+    Message range();
+
     /** In words: "0.40 to 0.60 m", "0.60 m only". */
-    String words();
+    default Message words() {
+      return range();
+    }
   }
 
   /** Anything from least to most. */
@@ -57,8 +62,8 @@ public record Sizing(
     }
 
     @Override
-    public String words() {
-      return Said.bare(least) + " to " + Said.length(most);
+    public Message range() {
+      return Message.of("{} to {}", Message.bare(least), Message.length(most));
     }
   }
 
@@ -89,14 +94,18 @@ public record Sizing(
     }
 
     @Override
-    public String words() {
-      String all =
-          values.stream()
-              .map(Said::bare)
-              .limit(values.size() - 1)
-              .collect(Collectors.joining(", "));
-      String last = Said.length(most());
-      return values.size() == 1 ? last + " only" : all + ", " + last;
+    public Message range() {
+      int last = values.size() - 1;
+      return Message.join(
+          ", ",
+          IntStream.rangeClosed(0, last)
+              .mapToObj(i -> new Message.MessageLength(values.get(i), i == last))
+              .toList());
+    }
+
+    @Override
+    public Message words() {
+      return values.size() == 1 ? Message.of("{} only", range()) : range();
     }
   }
 
@@ -116,8 +125,9 @@ public record Sizing(
     }
 
     @Override
-    public String words() {
-      return Said.bare(least) + " to " + Said.bare(most) + " in steps of " + Said.length(by);
+    public Message range() {
+      return Message.of(
+          "{} to {} in steps of {}", Message.bare(least), Message.bare(most), Message.length(by));
     }
   }
 
@@ -224,7 +234,7 @@ public record Sizing(
     for (Measure m : same()) {
       double v = asked[m.ordinal()];
       if (!Double.isNaN(v) && Math.abs(v - same) > SLACK) {
-        throw new Refusal("It is " + alike() + "; give one of the two.");
+        throw new Refusal("It is {}; give one of the two.", alike());
       }
       same = Double.isNaN(v) ? same : v;
     }
@@ -247,32 +257,29 @@ public record Sizing(
   public void check(String article, Size size, Size natural) {
     if (fixed() && !holds(size)) {
       throw new Refusal(
-          article
-              + " comes in one size only: "
-              + Said.bare(width.least())
-              + " × "
-              + Said.bare(depth.least())
-              + " × "
-              + Said.length(height.least())
-              + ".");
+          "{} comes in one size only: {} × {} × {}.",
+          article,
+          Message.bare(width.least()),
+          Message.bare(depth.least()),
+          Message.length(height.least()));
     }
-    List<String> wrong = new ArrayList<>();
+    List<Message> wrong = new ArrayList<>();
     check(wrong, "wide", size.width(), width);
     check(wrong, "deep", size.depth(), depth);
     check(wrong, "high", size.height(), height);
     if (!wrong.isEmpty()) {
-      throw new Refusal(article + " comes " + String.join(" and ", wrong) + ".");
+      throw new Refusal("{} comes {}.", article, Message.join(" and ", wrong));
     }
     List<Measure> same = same();
     if (same.stream().anyMatch(m -> Math.abs(m.of(size) - same.get(0).of(size)) > Tolerance.SIZE)) {
-      throw new Refusal(article + " is " + alike() + ".");
+      throw new Refusal("{} is {}.", article, alike());
     }
     double f = size.width() / natural.width();
     if (proportional
         && (Math.abs(size.depth() / natural.depth() / f - 1) > Tolerance.FINE
             || Math.abs(size.height() / natural.height() / f - 1) > Tolerance.FINE)) {
       throw new Refusal(
-          article + " keeps its proportions; give one measure and the others follow.");
+          "{} keeps its proportions; give one measure and the others follow.", article);
     }
   }
 
@@ -280,27 +287,31 @@ public record Sizing(
     return width.holds(s.width()) && depth.holds(s.depth()) && height.holds(s.height());
   }
 
-  private static void check(List<String> wrong, String word, double v, SizingRule rule) {
+  private static void check(List<Message> wrong, String word, double v, SizingRule rule) {
     if (!(v > 0)) {
       throw new Refusal(
-          "A size must be more than zero; " + Said.length(v) + " " + word + " was asked for.");
+          "A size must be more than zero; {} {} was asked for.", Message.length(v), word);
     }
     if (!rule.holds(v)) {
-      wrong.add(rule.words().replace(" only", "") + " " + word + ", not " + Said.bare(v));
+      wrong.add(Message.of("{} {}, not {}", rule.range(), word, Message.bare(v)));
     }
   }
 
   /**
-   * In words, lengths by {@link Said}, for a card: which directions are free, fixed or in steps.
+   * In words, lengths by {@link Message}, for a card: which directions are free, fixed or in steps.
    */
-  public String words() {
+  public Message words() {
     if (fixed()) {
-      return "one size only";
+      return Message.of("one size only");
     }
     if (proportional) {
-      return "keeps its proportions; " + width.words() + " wide";
+      return Message.of("keeps its proportions; {} wide", width.words());
     }
-    String all = width.words() + " wide, " + depth.words() + " deep, " + height.words() + " high";
-    return length == null ? all : all + "; built to length";
+    return Message.of(
+        "{} wide, {} deep, {} high{}",
+        width.words(),
+        depth.words(),
+        height.words(),
+        length == null ? "" : "; built to length");
   }
 }

@@ -25,8 +25,8 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * Draws elevations and sections. Keeps the edges of shapes it has drawn before. Safe for threads.
@@ -132,7 +132,7 @@ public final class Elevations {
       if (!section) {
         wall = asked.wall() == null ? null : shell.wall(asked.wall());
         if (wall == null || wall.open()) {
-          throw new Refusal("There is no wall “" + asked.wall() + "” to look at.");
+          throw new Refusal("There is no wall “{}” to look at.", asked.wall());
         }
         Vec toEye = wall.inward();
         eye = Eye.level(toEye);
@@ -142,11 +142,9 @@ public final class Elevations {
         double at = asked.at() == null ? Math.min(STEP_BACK, free / 2) : asked.at();
         if (!(at > 0.01 && at <= 400)) {
           throw new Refusal(
-              "One looks at a wall from "
-                  + Said.bare(0.01)
-                  + " to "
-                  + Said.length(400)
-                  + " before it.");
+              "One looks at a wall from {} to {} before it.",
+              Message.bare(0.01),
+              Message.length(400));
         }
         cut = ground + at;
         look = new Elevation.ElevationLook(Elevation.LookWay.wall, wall.name(), at);
@@ -168,11 +166,10 @@ public final class Elevations {
       double at = asked.at() == null ? usual : asked.at();
       if (!(at > least && at < most)) {
         throw new Refusal(
-            "The cut lies outside; it can be from "
-                + unit.fine(least)
-                + " to "
-                + unit.fine(most)
-                + (along ? " across." : " deep."));
+            "The cut lies outside; it can be from {} to {}{}",
+            unit.fine(least),
+            unit.fine(most),
+            along ? " across." : " deep.");
       }
       eye = Eye.level(toEye);
       zero = Vec.ZERO;

@@ -27,7 +27,7 @@ public record Amount(String text, double number) {
       return new Amount(node.textValue(), 0);
     }
     throw new Refusal(
-        "A measure is a number in metres or a text such as \"140cm\", not " + node.getNodeType());
+        "A measure is a number in metres or a text such as \"140cm\", not {}", node.getNodeType());
   }
 
   @JsonValue
@@ -62,7 +62,7 @@ public record Amount(String text, double number) {
       try {
         v = Entry.length(text, LengthUnit.M).from(current);
       } catch (Refusal e) {
-        throw new Refusal("“" + Entry.shown(text) + "” is not a number. Type one such as 3.");
+        throw new Refusal("“{}” is not a number. Type one such as 3.", Entry.shown(text));
       }
     }
     if (v != Math.rint(v) || Math.abs(v) > 1e6) {

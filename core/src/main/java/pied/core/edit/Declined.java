@@ -2,8 +2,8 @@ package pied.core.edit;
 
 import java.util.List;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /** Something cannot be done as it was asked for, but otherwise it can. */
 public final class Declined extends Refusal {
@@ -20,7 +20,7 @@ public final class Declined extends Refusal {
   }
 
   /** As above. */
-  public Declined(String why, List<Offer> offers) {
+  public Declined(Message why, List<Offer> offers) {
     this(new Refusal(why), offers);
   }
 
@@ -30,10 +30,6 @@ public final class Declined extends Refusal {
 
   @Override
   public Refusal in(LengthUnit unit) {
-    return new Declined(
-        super.in(unit),
-        offers.stream()
-            .map(o -> new Offer(Said.in(o.words(), unit), o.edits(), o.step()))
-            .toList());
+    return new Declined(super.in(unit), offers);
   }
 }

@@ -29,8 +29,8 @@ import pied.core.space.Space;
 import pied.core.space.Validity;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * The working copy of a space, on which edits are made one after the other. Whatever an edit does
@@ -154,7 +154,7 @@ public final class EditSession {
       throw new Refusal("No piece was named.");
     }
     if (ids.size() > MOST_PIECES) {
-      throw new Refusal("A space holds at most " + MOST_PIECES + " pieces; more were named.");
+      throw new Refusal("A space holds at most {} pieces; more were named.", MOST_PIECES);
     }
     Set<String> all = new LinkedHashSet<>();
     for (String id : ids) {
@@ -265,11 +265,11 @@ public final class EditSession {
    */
   public void put(List<Piece> made) {
     if (space.pieces().size() + made.size() > MOST_PIECES) {
-      throw new Refusal("A space holds at most " + MOST_PIECES + " pieces; no more fit into one.");
+      throw new Refusal("A space holds at most {} pieces; no more fit into one.", MOST_PIECES);
     }
     for (Piece p : made) {
       if (space.has(Validity.id(p.id()))) {
-        throw new Refusal("There is a piece with the id “" + p.id() + "” already.");
+        throw new Refusal("There is a piece with the id “{}” already.", p.id());
       }
       Article article = space.article(p);
       article.finishes(p.finishes());
@@ -448,9 +448,14 @@ public final class EditSession {
 
   // ---- words
 
-  /** Adds a remark: a sentence, lengths in it by {@link Said}. */
-  public void say(String sentence) {
-    said.add(Said.in(sentence, unit));
+  /** Adds a remark: a text with a gap for each argument, as in {@link Message}. */
+  public void say(String text, Object... arguments) {
+    say(Message.of(text, arguments));
+  }
+
+  /** Adds a remark. */
+  public void say(Message sentence) {
+    said.add(sentence.in(unit));
   }
 
   public void offer(Offer offer) {
@@ -474,7 +479,7 @@ public final class EditSession {
    */
   public static <T> T need(T value, String name) {
     if (value == null) {
-      throw new Refusal("The edit lacks “" + name + "”.");
+      throw new Refusal("The edit lacks “{}”.", name);
     }
     return value;
   }

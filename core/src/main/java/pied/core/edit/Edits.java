@@ -78,11 +78,9 @@ public final class Edits {
     }
     if (edits.size() > MOST) {
       throw new Refusal(
-          "A request may have up to "
-              + MOST
-              + " edits; this one has "
-              + edits.size()
-              + ". Send them in parts.");
+          "A request may have up to {} edits; this one has {}. Send them in parts.",
+          MOST,
+          edits.size());
     }
     EditSession session = new EditSession(space, unit, layer, newId, deadline);
     for (int i = 0; i < edits.size(); i++) {

@@ -23,6 +23,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.units.Message;
 
 /** Lets pieces on the bench come to rest, and says what they overlap. */
 final class Settling {
@@ -65,7 +66,7 @@ final class Settling {
         if (stays) {
           if (!touched.equals(p.on()) && article.mounting() == Mounting.HANGS && !p.attached()) {
             Hung hung = resting.hung(p.pose());
-            session.say(p.name() + " is now " + hung.words(session.space(), session.unit()) + ".");
+            session.say("{} is now {}.", p.name(), hung.words(session.space(), session.unit()));
           }
           session.set(p.attached() ? p : p.withOn(touched));
           continue;
@@ -88,7 +89,7 @@ final class Settling {
     }
     Rest rest = resting.settle(p.at(), p.turn());
     if (rest.on().equals(On.NOTHING)) {
-      session.say(p.name() + " is outside; there is no floor beneath it.");
+      session.say("{} is outside; there is no floor beneath it.", p.name());
       session.set(p.withOn(On.NOTHING));
       return;
     }
@@ -100,7 +101,7 @@ final class Settling {
     session.shift(List.of(p.id()), new Vec(0, by, 0));
     session.set(session.piece(p.id()).withOn(rest.on()));
     if (Math.abs(by) > SAID) {
-      session.say(p.name() + " came to rest on " + session.space().nameOf(rest.on()) + ".");
+      session.say("{} came to rest on {}.", p.name(), session.space().nameOf(rest.on()));
     }
   }
 
@@ -116,7 +117,7 @@ final class Settling {
       at = new Vec(at.x(), p.at().y(), at.z()); // back to the wall, at its own height
     }
     session.set(p.withAt(at).withTurn(rest.turn()).withOn(rest.on()));
-    session.say(p.name() + " went to " + session.space().nameOf(rest.on()) + ".");
+    session.say("{} went to {}.", p.name(), session.space().nameOf(rest.on()));
   }
 
   void carriers(Collection<String> ids) {
@@ -129,9 +130,9 @@ final class Settling {
       if (holds && !p.on().held()) {
         double low = session.space().low(p) - session.space().shell().datum().y();
         session.say(
-            p.name() + " is held at " + session.unit().fine(low) + "; nothing is under it there.");
+            "{} is held at {}; nothing is under it there.", p.name(), session.unit().fine(low));
       } else if (!holds && on.equals(On.NOTHING)) {
-        session.say(p.name() + " touches nothing that could carry it.");
+        session.say("{} touches nothing that could carry it.", p.name());
       }
     }
   }
@@ -160,13 +161,16 @@ final class Settling {
       met.add(other.id());
       if (named) {
         said++;
-        session.say(p.name() + " overlaps " + session.space().nameOf(other.id()) + ".");
+        session.say("{} overlaps {}.", p.name(), session.space().nameOf(other.id()));
       } else {
         more++;
       }
     }
     if (more > 0) {
-      session.say(more == 1 ? "One more overlaps something." : more + " more overlap something.");
+      session.say(
+          more == 1
+              ? Message.of("One more overlaps something.")
+              : Message.of("{} more overlap something.", more));
     }
   }
 

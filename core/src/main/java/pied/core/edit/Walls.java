@@ -25,7 +25,7 @@ public final class Walls {
     PartName part = PartName.read(EditSession.need(name, "wall"));
     Wall w = shell.wall(part.kind() == PartName.PartKind.wall ? part.id() : name);
     if (w == null) {
-      throw new Refusal("There is no wall “" + part.id() + "” here.");
+      throw new Refusal("There is no wall “{}” here.", part.id());
     }
     return w;
   }
@@ -39,7 +39,7 @@ public final class Walls {
     return shell.platforms().stream()
         .filter(f -> f.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new Refusal("There is no " + id + " here."));
+        .orElseThrow(() -> new Refusal("There is no {} here.", id));
   }
 
   /**

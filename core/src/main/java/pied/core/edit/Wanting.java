@@ -6,7 +6,7 @@ import pied.core.units.Refusal;
 public final class Wanting extends Refusal {
   private static final long serialVersionUID = 1;
 
-  public Wanting(String asks) {
-    super(asks);
+  public Wanting(String asks, Object... arguments) {
+    super(asks, arguments);
   }
 }

@@ -30,7 +30,7 @@ public record Extent(@Nullable Set<String> layers, boolean hidden) {
     if (layers != null) {
       for (String id : layers) {
         if (filing.layer(id) == null) {
-          throw new Refusal("There is no layer “" + id + "” in this space.");
+          throw new Refusal("There is no layer “{}” in this space.", id);
         }
       }
     }

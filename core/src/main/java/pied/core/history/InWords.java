@@ -27,11 +27,11 @@ import pied.core.space.Shell;
 import pied.core.space.ShellDifference;
 import pied.core.space.Space;
 import pied.core.units.Angle;
-import pied.core.units.Said;
+import pied.core.units.Message;
 
 /**
- * Says what a change did, in one sentence in the past tense without a full stop; lengths in it by
- * {@link Said}. It is read off the change itself, so that it is true of any edit there is.
+ * Says what a change did, in one sentence in the past tense without a full stop; its lengths in no
+ * unit yet. It is read off the change itself, so that it is true of any edit there is.
  */
 public final class InWords {
   private static final double SAME = Tolerance.FINE;
@@ -50,24 +50,24 @@ public final class InWords {
    * @param part of the shell that was built or altered, if that is known
    * @param after the space as it was then
    */
-  public static String of(Change change, Space after, @Nullable PartName part) {
+  public static Message of(Change change, Space after, @Nullable PartName part) {
     return new InWords(change, after).sentence(part);
   }
 
-  private String sentence(PartName part) {
+  private Message sentence(PartName part) {
     List<Piece> put = pieces.stream().filter(d -> d.before() == null).map(OfPiece::piece).toList();
     List<Piece> gone =
         pieces.stream().filter(d -> d.after() == null).map(d -> d.before().piece()).toList();
     if (change.shell()) {
-      return shell(part);
+      return Message.of(shell(part));
     }
     if (!put.isEmpty()) {
-      return "Put in " + what(leading(put));
+      return Message.of("Put in {}", what(leading(put)));
     }
     if (!gone.isEmpty()) {
-      return "Took out " + what(leading(gone));
+      return Message.of("Took out {}", what(leading(gone)));
     }
-    return pieces.isEmpty() ? filing() : altered();
+    return pieces.isEmpty() ? Message.of(filing()) : altered();
   }
 
   // ---- the shell
@@ -187,14 +187,14 @@ public final class InWords {
     return alike ? some.size() + " × " + bare : some.size() + " pieces";
   }
 
-  private String altered() {
+  private Message altered() {
     for (WordedKind kind : KINDS) {
       List<OfPiece> so = pieces.stream().filter(d -> kind.is.test(was(d), is(d))).toList();
       if (!so.isEmpty()) {
         return kind.says.apply(this, kind.carries ? withoutCarried(so) : so);
       }
     }
-    return "Changed " + what(pieces.stream().map(OfPiece::piece).toList());
+    return Message.of("Changed {}", what(pieces.stream().map(OfPiece::piece).toList()));
   }
 
   private List<OfPiece> withoutCarried(List<OfPiece> all) {
@@ -230,7 +230,7 @@ public final class InWords {
   private record WordedKind(
       boolean carries,
       BiPredicate<Piece, Piece> is,
-      BiFunction<InWords, List<OfPiece>, String> says) {}
+      BiFunction<InWords, List<OfPiece>, Message> says) {}
 
   /** What says most first. */
   private static final List<WordedKind> KINDS =
@@ -239,18 +239,19 @@ public final class InWords {
           new WordedKind(
               true,
               (a, b) -> a.form().mirrored() != b.form().mirrored(),
-              (w, all) -> "Mirrored " + w.whatOf(all)),
+              (w, all) -> Message.of("Mirrored {}", w.whatOf(all))),
           new WordedKind(true, (a, b) -> !a.lean().equals(b.lean()), InWords::leaned),
           new WordedKind(true, (a, b) -> Math.abs(a.turn() - b.turn()) > SAME, InWords::turned),
           new WordedKind(true, (a, b) -> a.at().minus(b.at()).length() > SAME, InWords::moved),
           new WordedKind(
               false,
               (a, b) -> !a.name().equals(b.name()),
-              (w, all) -> "Named " + w.was(all.get(0)).name() + " " + w.is(all.get(0)).name()),
+              (w, all) ->
+                  Message.of("Named {} {}", w.was(all.get(0)).name(), w.is(all.get(0)).name())),
           new WordedKind(
               false,
               (a, b) -> !a.finishes().equals(b.finishes()),
-              (w, all) -> "Coloured " + w.whatOf(all)),
+              (w, all) -> Message.of("Coloured {}", w.whatOf(all))),
           new WordedKind(
               false, (a, b) -> !a.keeping().layer().equals(b.keeping().layer()), InWords::layered),
           new WordedKind(
@@ -261,12 +262,15 @@ public final class InWords {
               false,
               (a, b) -> a.keeping().locked() != b.keeping().locked(),
               (w, all) ->
-                  (w.is(all.get(0)).keeping().locked() ? "Locked " : "Unlocked ") + w.whatOf(all)),
+                  Message.of(
+                      w.is(all.get(0)).keeping().locked() ? "Locked {}" : "Unlocked {}",
+                      w.whatOf(all))),
           new WordedKind(
               false,
               (a, b) -> a.keeping().hidden() != b.keeping().hidden(),
               (w, all) ->
-                  (w.is(all.get(0)).keeping().hidden() ? "Hid " : "Showed ") + w.whatOf(all)),
+                  Message.of(
+                      w.is(all.get(0)).keeping().hidden() ? "Hid {}" : "Showed {}", w.whatOf(all))),
           new WordedKind(
               false,
               (a, b) -> !a.keeping().remark().equals(b.keeping().remark()),
@@ -276,62 +280,68 @@ public final class InWords {
               (a, b) -> a.attached() != b.attached() || !a.on().equals(b.on()),
               InWords::attached));
 
-  private String sized(List<OfPiece> all) {
+  private Message sized(List<OfPiece> all) {
     Size s = common(all, d -> is(d).size());
-    String to =
-        s == null
-            ? ""
-            : " to "
-                + Said.bare(s.width())
-                + " × "
-                + Said.bare(s.depth())
-                + " × "
-                + Said.length(s.height());
-    return "Sized " + whatOf(all) + to;
+    return s == null
+        ? Message.of("Sized {}", whatOf(all))
+        : Message.of(
+            "Sized {} to {} × {} × {}",
+            whatOf(all),
+            Message.bare(s.width()),
+            Message.bare(s.depth()),
+            Message.length(s.height()));
   }
 
-  private String leaned(List<OfPiece> all) {
+  private Message leaned(List<OfPiece> all) {
     boolean up = all.stream().allMatch(d -> is(d).lean().by() == 0);
-    return (up ? "Set upright " : "Leaned ") + whatOf(all);
+    return Message.of(up ? "Set upright {}" : "Leaned {}", whatOf(all));
   }
 
-  private String turned(List<OfPiece> all) {
+  private Message turned(List<OfPiece> all) {
     String by = common(all, d -> angle(is(d).turn() - was(d).turn()));
     String to = common(all, d -> Angle.text(is(d).turn()));
-    return "Turned " + whatOf(all) + (by != null ? " by " + by : to != null ? " to " + to : "");
+    return by != null
+        ? Message.of("Turned {} by {}", whatOf(all), by)
+        : to != null
+            ? Message.of("Turned {} to {}", whatOf(all), to)
+            : Message.of("Turned {}", whatOf(all));
   }
 
-  private String moved(List<OfPiece> all) {
+  private Message moved(List<OfPiece> all) {
     Vec by = is(all.get(0)).at().minus(was(all.get(0)).at());
     boolean one =
         all.stream()
             .allMatch(d -> is(d).at().minus(was(d).at()).minus(by).length() < Tolerance.HAIR);
-    return "Moved " + whatOf(all) + (one ? way(by) : "");
+    return Message.of("Moved {}{}", whatOf(all), one ? way(by) : "");
   }
 
-  private String layered(List<OfPiece> all) {
+  private Message layered(List<OfPiece> all) {
     String id = common(all, d -> is(d).keeping().layer());
     Layer l = id == null ? null : after.filing().layer(id);
-    return "Put " + whatOf(all) + " on " + (l == null ? "other layers" : "the layer " + l.name());
+    return l == null
+        ? Message.of("Put {} on other layers", whatOf(all))
+        : Message.of("Put {} on the layer {}", whatOf(all), l.name());
   }
 
-  private String grouped(List<OfPiece> all) {
+  private Message grouped(List<OfPiece> all) {
     Group g = after.filing().group(common(all, d -> is(d).keeping().group()));
-    return "Put "
-        + whatOf(all)
-        + (g == null ? " into other groups, or out of them" : " into the group " + g.name());
+    return g == null
+        ? Message.of("Put {} into other groups, or out of them", whatOf(all))
+        : Message.of("Put {} into the group {}", whatOf(all), g.name());
   }
 
-  private String remarked(List<OfPiece> all) {
+  private Message remarked(List<OfPiece> all) {
     String remark = is(all.get(0)).keeping().remark();
-    return "Remarked on " + whatOf(all) + (remark.isEmpty() ? "" : ": " + remark);
+    return remark.isEmpty()
+        ? Message.of("Remarked on {}", whatOf(all))
+        : Message.of("Remarked on {}: {}", whatOf(all), remark);
   }
 
-  private String attached(List<OfPiece> all) {
+  private Message attached(List<OfPiece> all) {
     Piece p = is(all.get(0));
     return p.attached()
-        ? "Attached " + whatOf(all) + " to " + after.nameOf(p.on())
-        : "Took off " + whatOf(all);
+        ? Message.of("Attached {} to {}", whatOf(all), after.nameOf(p.on()))
+        : Message.of("Took off {}", whatOf(all));
   }
 
   private static String angle(double degrees) {
@@ -341,7 +351,7 @@ public final class InWords {
   }
 
   /** A way in the words of the space, of up to two directions: the longest first. */
-  private String way(Vec by) {
+  private Message way(Vec by) {
     boolean stage = after.shell().stage() != null;
     record Leg(double length, String words) {}
     List<Leg> legs =
@@ -362,14 +372,10 @@ public final class InWords {
             .sorted((a, b) -> Double.compare(Math.abs(b.length), Math.abs(a.length)))
             .limit(2)
             .toList();
-    StringBuilder words = new StringBuilder();
-    for (Leg l : legs) {
-      words
-          .append(words.isEmpty() ? " " : ", ")
-          .append(Said.length(Math.abs(l.length)))
-          .append(" ")
-          .append(l.words);
-    }
-    return words.toString();
+    List<Message> words =
+        legs.stream()
+            .map(l -> Message.of("{} {}", Message.length(Math.abs(l.length)), l.words))
+            .toList();
+    return words.isEmpty() ? Message.of("") : Message.of(" {}", Message.join(", ", words));
   }
 }

@@ -101,7 +101,7 @@ public record Finish(
 
   private static void share(String what, @Nullable Double v) {
     if (v != null && !(v >= 0 && v <= 1)) {
-      throw new Refusal("The " + what + " of a finish is from 0 to 1.");
+      throw new Refusal("The {} of a finish is from 0 to 1.", what);
     }
   }
 

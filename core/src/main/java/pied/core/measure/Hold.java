@@ -49,10 +49,9 @@ public record Hold(@Nullable Integer across, @Nullable Integer upright, @Nullabl
         case "middle" -> middle = true;
         default ->
             throw new Refusal(
-                "“"
-                    + Entry.shown(text)
-                    + "” is no mark of a piece; say such as “under”, “left front under” or"
-                    + " “middle”.");
+                "“{}” is no mark of a piece; say such as “under”, “left front under” or"
+                    + " “middle”.",
+                Entry.shown(text));
       }
     }
     Hold h = new Hold(x, y, z);

@@ -12,6 +12,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Validity;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -73,8 +74,8 @@ public record PointOn(Vec at, String words) {
     if (met == null) {
       throw new Refusal(
           any
-              ? "Point at something in the space."
-              : "Point at a place on " + space.piece(pieces.get(0)).name() + ".");
+              ? Message.of("Point at something in the space.")
+              : Message.of("Point at a place on {}.", space.piece(pieces.get(0)).name()));
     }
     return new PointOn(met.point(), "a point of " + space.nameOf(met.body().id()));
   }

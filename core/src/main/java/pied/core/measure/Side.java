@@ -33,7 +33,7 @@ public enum Side {
         return s;
       }
     }
-    throw new Refusal("“" + name + "” is no distance that is shown.");
+    throw new Refusal("“{}” is no distance that is shown.", name);
   }
 
   /** Direction out of this side, in the piece's own frame. */

@@ -17,8 +17,8 @@ import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * A figure or a block of known size beside a piece, to judge its size by eye. It is no piece of the
@@ -62,7 +62,7 @@ public final class Yardstick {
             : Entry.length(size, unit).from(article.size().height());
     if (!(high >= 0.01 && high <= 12)) {
       throw new Refusal(
-          "A yardstick is from " + Said.length(0.01) + " to " + Said.length(12) + " high.");
+          "A yardstick is from {} to {} high.", Message.length(0.01), Message.length(12));
     }
     Size own = article.size().times(high / article.size().height());
     Form form = new Form(article.id(), own, false, true); // a person of any height

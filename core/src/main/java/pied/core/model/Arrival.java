@@ -18,8 +18,8 @@ import pied.core.solid.Lighter;
 import pied.core.solid.Mesh;
 import pied.core.solid.MeshMaker;
 import pied.core.solid.Vec;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * A model file on its way into a project: what it seems to be, and the article that comes of it. It
@@ -53,7 +53,7 @@ public final class Arrival {
   private final Model drawn;
   private final double error;
   private final Taken guess;
-  private final List<String> said = new ArrayList<>();
+  private final List<Message> said = new ArrayList<>();
 
   private Arrival(ModelReader.Read read, Catalog catalog) {
     this.read = read;
@@ -91,7 +91,7 @@ public final class Arrival {
   }
 
   /** What was worked out, in sentences. */
-  public List<String> said() {
+  public List<Message> said() {
     return said;
   }
 
@@ -109,17 +109,17 @@ public final class Arrival {
     boolean tops = alike != null ? alike.standsOnTops() : turned[1] * unit < 0.4;
     if (read.model().skipped() > 0) {
       said.add(
-          read.model().skipped()
-              + (read.model().skipped() == 1 ? " triangle" : " triangles")
-              + " without area, or nowhere, left out.");
+          Message.of(
+              "{} without area, or nowhere, left out.",
+              read.model().skipped() + (read.model().skipped() == 1 ? " triangle" : " triangles")));
     }
     if (heavy()) {
       said.add(
-          String.format(
-              Locale.ROOT,
-              "It has %,d triangles: drawn in a lighter form of %,d, which is %s mm off at most; the full one is kept for the hand-over.",
-              read.model().triangles(),
-              drawn.triangles(),
+          Message.of(
+              "It has {} triangles: drawn in a lighter form of {}, which is {} mm off at most;"
+                  + " the full one is kept for the hand-over.",
+              String.format(Locale.ROOT, "%,d", read.model().triangles()),
+              String.format(Locale.ROOT, "%,d", drawn.triangles()),
               tenths(error * unit * 1000)));
     }
     return new Taken(unit, up, 0, name, mounting, tops);
@@ -206,7 +206,7 @@ public final class Arrival {
       up = read.format().equals("STL") ? "z" : "y";
       by = "as usual for " + read.format();
     }
-    said.add("The file does not say what is up; " + up + " was taken, " + by + ".");
+    said.add(Message.of("The file does not say what is up; {} was taken, {}.", up, by));
     return up;
   }
 
@@ -300,14 +300,13 @@ public final class Arrival {
     }
     String words = best == 1 ? "metres" : best == 0.01 ? "centimetres" : "millimetres";
     said.add(
-        String.format(
-            Locale.ROOT,
-            "%s units in its longest direction: taken as %s = %s%s.",
+        Message.of(
+            "{} units in its longest direction: taken as {} = {}{}.",
             most >= 10
                 ? String.format(Locale.ROOT, "%.0f", most)
                 : String.format(Locale.ROOT, "%.2f", most),
             words,
-            Said.length(most * best),
+            Message.length(most * best),
             alike == null ? "" : ", as large as " + alike.name().toLowerCase(Locale.ROOT)));
     return best;
   }

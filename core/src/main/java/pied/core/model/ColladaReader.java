@@ -157,8 +157,7 @@ final class ColladaReader {
   private double[] three(Element e) {
     double[] v = numbers(e.getTextContent());
     if (v.length != 3) {
-      throw new Refusal(
-          "The COLLADA file has a “" + e.getTagName() + "” that is no three numbers.");
+      throw new Refusal("The COLLADA file has a “{}” that is no three numbers.", e.getTagName());
     }
     return v;
   }

@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
 import pied.core.Tolerance;
 import pied.core.solid.Vec;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
 
@@ -138,7 +139,7 @@ final class Collector {
   private void count() {
     if (++total > MOST) {
       throw new Refusal(
-          "The file has more than " + MOST / 1_000_000 + " million triangles; that is too heavy.");
+          "The file has more than {} million triangles; that is too heavy.", MOST / 1_000_000);
     }
   }
 
@@ -312,10 +313,11 @@ final class Collector {
     if (all.isEmpty()) {
       throw new Refusal(
           skipped > 0
-              ? "The file has no triangle that could be used; "
-                  + skipped
-                  + " had no area or a corner nowhere."
-              : "The file holds no model: there is not one face in it.");
+              ? Message.of(
+                  "The file has no triangle that could be used; {} had no area or a corner"
+                      + " nowhere.",
+                  skipped)
+              : Message.of("The file holds no model: there is not one face in it."));
     }
     return new Model(all, unit, up, skipped);
   }

@@ -50,11 +50,10 @@ public record Composed(
     long triangles = pieces.stream().mapToLong(p -> space.shapes().mesh(p).triangles()).sum();
     if (triangles > MOST) {
       throw new Refusal(
-          "These have "
-              + triangles
-              + " triangles together; an article has up to "
-              + MOST
-              + ". Keep fewer of them as one.");
+          "These have {} triangles together; an article has up to {}. Keep fewer of them"
+              + " as one.",
+          triangles,
+          MOST);
     }
     return new Composer(space, pieces).composed();
   }
@@ -85,11 +84,10 @@ public record Composed(
       }
       if (finishes.size() > MOST_PARTS) {
         throw new Refusal(
-            "These have "
-                + finishes.size()
-                + " finishes together; an article has up to "
-                + MOST_PARTS
-                + ". Keep fewer of them as one.");
+            "These have {} finishes together; an article has up to {}. Keep fewer of them"
+                + " as one.",
+            finishes.size(),
+            MOST_PARTS);
       }
       Mesh all = Mesh.join(meshes);
       Box box = all.box();

@@ -32,11 +32,11 @@ public final class Files {
   private void put(String name, byte[] bytes) {
     files.put(name.replace('\\', '/'), bytes);
     if (files.size() > MOST_FILES) {
-      throw new Refusal("There are more than " + MOST_FILES + " files in it.");
+      throw new Refusal("There are more than {} files in it.", MOST_FILES);
     }
     long all = files.values().stream().mapToLong(f -> f.length).sum();
     if (all > MOST) {
-      throw new Refusal("Unpacked it is larger than " + (MOST >> 20) + " MB; that is too much.");
+      throw new Refusal("Unpacked it is larger than {} MB; that is too much.", MOST >> 20);
     }
   }
 
@@ -49,14 +49,12 @@ public final class Files {
           continue;
         }
         if (name.startsWith("/") || name.contains("../") || name.matches("^[A-Za-z]:.*")) {
-          throw new Refusal(
-              "The zip has a file that would climb out of it: “" + shown(name) + "”.");
+          throw new Refusal("The zip has a file that would climb out of it: “{}”.", shown(name));
         }
         byte[] bytes = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 16, MOST - all + 1));
         all += bytes.length;
         if (all > MOST) {
-          throw new Refusal(
-              "Unpacked it is larger than " + (MOST >> 20) + " MB; that is too much.");
+          throw new Refusal("Unpacked it is larger than {} MB; that is too much.", MOST >> 20);
         }
         put(name, bytes);
       }

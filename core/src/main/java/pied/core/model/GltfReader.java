@@ -344,9 +344,9 @@ final class GltfReader {
           }
           if (bytes == null) {
             throw new Refusal(
-                "The glTF file needs “"
-                    + uri
-                    + "”, which did not come with it; drop both together, or a zip.");
+                "The glTF file needs “{}”, which did not come with it; drop both together, or"
+                    + " a zip.",
+                uri);
           }
           return ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
         });

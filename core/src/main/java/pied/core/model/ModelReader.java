@@ -38,7 +38,7 @@ public final class ModelReader {
         first =
             first == null
                 ? new Refusal(
-                    "The " + format + " file is damaged or ends in the middle; fetch it anew.")
+                    "The {} file is damaged or ends in the middle; fetch it anew.", format)
                 : first;
       }
     }
@@ -122,7 +122,7 @@ public final class ModelReader {
 
   static double number(String word, String what) {
     if (word == null) {
-      throw new Refusal("The " + what + " file ends in the middle; fetch it anew.");
+      throw new Refusal("The {} file ends in the middle; fetch it anew.", what);
     }
     try {
       return Double.parseDouble(word);
@@ -131,11 +131,9 @@ public final class ModelReader {
         return Double.NaN;
       }
       throw new Refusal(
-          "The "
-              + what
-              + " file has “"
-              + (word.length() > 20 ? word.substring(0, 20) + "…" : word)
-              + "” where a number should stand.");
+          "The {} file has “{}” where a number should stand.",
+          what,
+          word.length() > 20 ? word.substring(0, 20) + "…" : word);
     }
   }
 

@@ -114,8 +114,7 @@ final class ObjReader {
     double y = ModelNumbers.read(b, at, to);
     double z = ModelNumbers.read(b, at, to);
     if (at[0] < 0) {
-      throw new Refusal(
-          "The OBJ file has a corner that is no three numbers, in line " + line + ".");
+      throw new Refusal("The OBJ file has a corner that is no three numbers, in line {}.", line);
     }
     point(x, y, z);
   }
@@ -140,14 +139,14 @@ final class ObjReader {
       try {
         v = Integer.parseInt(slash < 0 ? word : word.substring(0, slash));
       } catch (NumberFormatException e) {
-        throw new Refusal("The OBJ file has a face that cannot be read, in line " + line + ".");
+        throw new Refusal("The OBJ file has a face that cannot be read, in line {}.", line);
       }
       c[i] = v < 0 ? points + v : v - 1;
       if (c[i] < 0 || c[i] >= points) {
         throw new Refusal(
-            "The OBJ file has a face whose corner is not there, in line "
-                + line
-                + "; it may be cut off.");
+            "The OBJ file has a face whose corner is not there, in line {}; it may be cut"
+                + " off.",
+            line);
       }
     }
     if (c.length == 3) {

@@ -32,8 +32,7 @@ final class PlyReader {
         case "float", "float32" -> FLOAT32;
         case "double", "float64" -> FLOAT64;
         default ->
-            throw new Refusal(
-                "The PLY file has numbers of a sort “" + name + "” that is not known.");
+            throw new Refusal("The PLY file has numbers of a sort “{}” that is not known.", name);
       };
     }
   }
@@ -92,7 +91,7 @@ final class PlyReader {
         case "element" -> {
           double n = ModelReader.number(w.length > 2 ? w[2] : null, "PLY");
           if (!(n >= 0 && n <= 100e6)) {
-            throw new Refusal("The PLY file promises " + w[2] + " of something; that is too many.");
+            throw new Refusal("The PLY file promises {} of something; that is too many.", w[2]);
           }
           elements.add(new Element(w[1], (int) n, new ArrayList<>()));
         }
@@ -176,7 +175,7 @@ final class PlyReader {
         }
         int n = (int) number(property.countType);
         if (n < 0 || n > 1_000_000) {
-          throw new Refusal("The PLY file has a face of " + n + " corners.");
+          throw new Refusal("The PLY file has a face of {} corners.", n);
         }
         if (!isFace || !property.corners()) {
           for (int i = 0; i < n; i++) {

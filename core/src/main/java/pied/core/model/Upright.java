@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /** Sets a model upright, in metres, as it is taken. */
 final class Upright {
@@ -41,13 +41,10 @@ final class Upright {
     double most = Math.max(hi[0] - lo[0], Math.max(hi[1] - lo[1], hi[2] - lo[2]));
     if (!(most <= Size.MOST && most >= 0.001)) {
       throw new Refusal(
-          "In that unit it would be "
-              + Said.length(most)
-              + " long; choose another unit ("
-              + Said.bare(0.001)
-              + " to "
-              + Said.length(Size.MOST)
-              + " can be placed).");
+          "In that unit it would be {} long; choose another unit ({} to {} can be" + " placed).",
+          Message.length(most),
+          Message.bare(0.001),
+          Message.length(Size.MOST));
     }
     double[] middle = {(lo[0] + hi[0]) / 2, lo[1], (lo[2] + hi[2]) / 2};
     for (double[] q : placed) {

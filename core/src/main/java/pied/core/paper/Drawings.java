@@ -38,7 +38,7 @@ public final class Drawings {
     public SheetWish {
       if (scale != null && !Paper.SCALES.contains(scale)) {
         throw new Refusal(
-            "Drawings are made at 1:10, 1:20, 1:25, 1:50, 1:100 or 1:200, not at 1:" + scale + ".");
+            "Drawings are made at 1:10, 1:20, 1:25, 1:50, 1:100 or 1:200, not at 1:{}.", scale);
       }
     }
   }

@@ -104,13 +104,10 @@ final class Layout {
     int down = down();
     if (across * down > MOST) {
       throw new Refusal(
-          "At 1:"
-              + scale
-              + " on "
-              + wish.paper().name()
-              + " this takes "
-              + across * down
-              + " sheets; choose a smaller scale or larger paper.");
+          "At 1:{} on {} this takes {} sheets; choose a smaller scale or larger paper.",
+          scale,
+          wish.paper().name(),
+          across * down);
     }
     // a legend that has no room beside the drawing goes on sheets of its own
     boolean beside = legend.size() <= rows();

@@ -30,6 +30,6 @@ public record Paper(String name, double width, double height) {
         .filter(p -> p.name.equalsIgnoreCase(name))
         .findFirst()
         .orElseThrow(
-            () -> new Refusal("“" + name + "” is not a size of paper; use A4, A3, A2, A1 or A0."));
+            () -> new Refusal("“{}” is not a size of paper; use A4, A3, A2, A1 or A0.", name));
   }
 }

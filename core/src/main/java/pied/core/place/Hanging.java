@@ -84,7 +84,7 @@ final class Hanging {
     if (bar != null) {
       double under = bar.trim() - Bar.TUBE / 2 - size.height();
       if (under < 0) {
-        throw new Refusal("It is longer than the " + bar.id() + " hangs high.");
+        throw new Refusal("It is longer than the {} hangs high.", bar.id());
       }
       Vec at = new Vec(spot.x(), under, bar.z());
       return new Rest(at, turn, On.bar(bar.id()), 0);

@@ -122,9 +122,8 @@ public final class Surfaces {
     Bodies.RayMet met = seen != null ? seen : foot(sight, depth);
     if (met == null) {
       throw new Refusal(
-          "Nothing there can carry the "
-              + article.name().toLowerCase(Locale.ROOT)
-              + "; point at the floor or at a top.");
+          "Nothing there can carry the {}; point at the floor or at a top.",
+          article.name().toLowerCase(Locale.ROOT));
     }
     if (met.normal().y() > LEVEL) {
       return new Surface(met.point(), met.body());

@@ -45,7 +45,7 @@ public record Question(
       throw new Refusal("The request has no edits.");
     }
     if (edits != null && edits.size() > 1 && (point != null || pull != null || back)) {
-      throw new Refusal("A click or a pull is for one edit, not for " + edits.size() + ".");
+      throw new Refusal("A click or a pull is for one edit, not for {}.", edits.size());
     }
     edits = edits == null ? null : List.copyOf(edits);
     pieces = pieces == null ? List.of() : List.copyOf(pieces);

@@ -28,7 +28,6 @@ import pied.core.space.Space;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * Reads what shall be, as one types it: a sentence, or a text of sentences, a line each. A sentence
@@ -54,7 +53,7 @@ public final class Say {
   public static Understood understand(Ask ask, String text) {
     if (text.length() > LONGEST) {
       throw new Refusal(
-          "A sentence has up to " + LONGEST + " letters; this one has " + text.length() + ".");
+          "A sentence has up to {} letters; this one has {}.", LONGEST, text.length());
     }
     Reading r = new Reading(text, ask.unit());
     try {
@@ -249,11 +248,11 @@ public final class Say {
       throw new Refusal("Nothing was said. Type what shall be, such as: 4 in a row, 0.2 apart");
     }
     if (text.length() > LONGEST_TEXT) {
-      throw new Refusal("A text has up to " + LONGEST_TEXT + " letters; send it in parts.");
+      throw new Refusal("A text has up to {} letters; send it in parts.", LONGEST_TEXT);
     }
     String[] lines = text.split("\\R");
     if (lines.length > MOST_LINES) {
-      throw new Refusal("A text has up to " + MOST_LINES + " lines; send it in parts.");
+      throw new Refusal("A text has up to {} lines; send it in parts.", MOST_LINES);
     }
     Space now = space;
     List<String> chosen = selected;
@@ -280,7 +279,7 @@ public final class Say {
         out.change().pieces().forEach(d -> touched.add(d.id()));
         said.addAll(out.said());
         offers.addAll(out.offers());
-        understood.add(Said.in(Phrase.said(u.words()), unit));
+        understood.add(Phrase.said(u.words()));
         chosen = Afterwards.selected(now, chosen, out.change());
       } catch (Refusal e) {
         throw lines.length == 1 ? e.in(unit) : e.of("Line " + (i + 1) + ": ").in(unit);

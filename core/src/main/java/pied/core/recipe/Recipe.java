@@ -69,13 +69,13 @@ public final class Recipe implements Buildable {
   private void all(JsonNode parts, Scope scope, List<Mesh> made) {
     for (JsonNode part : parts) {
       if (!part.isObject() || part.size() != 1) {
-        throw new Refusal("A part of a recipe is one word and what belongs to it, not " + part);
+        throw new Refusal("A part of a recipe is one word and what belongs to it, not {}", part);
       }
       Map.Entry<String, JsonNode> e = part.properties().iterator().next();
       one(e.getKey(), e.getValue(), scope, made);
       int n = made.stream().mapToInt(Mesh::triangles).sum();
       if (n > MOST_TRIANGLES) {
-        throw new Refusal("A recipe made more than " + MOST_TRIANGLES + " triangles");
+        throw new Refusal("A recipe made more than {} triangles", MOST_TRIANGLES);
       }
     }
   }
@@ -122,10 +122,9 @@ public final class Recipe implements Buildable {
       case "extrude" -> extrude(n, s);
       default ->
           throw new Refusal(
-              "A recipe asks for “"
-                  + word
-                  + "”; it may ask for board, cushion, drape, turned, tube, extrude, repeat, mirror,"
-                  + " move, fit or when");
+              "A recipe asks for “{}”; it may ask for board, cushion, drape, turned, tube,"
+                  + " extrude, repeat, mirror, move, fit or when",
+              word);
     };
   }
 
@@ -172,7 +171,7 @@ public final class Recipe implements Buildable {
   private static List<double[]> line(JsonNode n, String name, Scope s) {
     List<double[]> points = pairs(n.path(name), s);
     if (points.size() < 2) {
-      throw new Refusal("A recipe's " + name + " needs points [a, b]");
+      throw new Refusal("A recipe's {} needs points [a, b]", name);
     }
     return n.path("curve").asBoolean(false)
         ? Forms.curved(points, (int) s.number(n.get("steps"), 6))
@@ -208,7 +207,7 @@ public final class Recipe implements Buildable {
       String name = "xyz".substring(k, k + 1);
       p[k] = s.number(n.path(name).get(i), name);
       if (i == 1 && p[k] <= s.number(n.path(name).get(0), name)) {
-        throw new Refusal("A part's " + name + " runs from more to less: " + n);
+        throw new Refusal("A part's {} runs from more to less: {}", name, n);
       }
     }
     return new Vec(p[0], p[1], p[2]);
@@ -218,7 +217,7 @@ public final class Recipe implements Buildable {
     int count = (int) Math.round(scope.number(n.get("count"), "count"));
     String name = n.path("as").asText("i");
     if (count > 5000) {
-      throw new Refusal("A recipe repeats a part " + count + " times");
+      throw new Refusal("A recipe repeats a part {} times", count);
     }
     for (int i = 0; i < count; i++) {
       scope.let(name, i);

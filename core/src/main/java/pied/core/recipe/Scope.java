@@ -30,7 +30,7 @@ final class Scope {
 
   void let(String name, double value) {
     if (PLAIN.getDefaultConstants().keySet().stream().anyMatch(name::equalsIgnoreCase)) {
-      throw new Refusal("A recipe cannot use the name “" + name + "”; it is a constant");
+      throw new Refusal("A recipe cannot use the name “{}”; it is a constant", name);
     }
     values.put(name, value);
   }
@@ -41,7 +41,7 @@ final class Scope {
 
   double number(JsonNode node, String what) {
     if (node == null || node.isNull() || node.isMissingNode()) {
-      throw new Refusal("A recipe lacks “" + what + "”");
+      throw new Refusal("A recipe lacks “{}”", what);
     }
     return node.isNumber()
         ? node.doubleValue()
@@ -71,7 +71,7 @@ final class Scope {
       }
       return e.evaluate();
     } catch (com.ezylang.evalex.BaseException | RuntimeException problem) {
-      throw new Refusal("A recipe's formula “" + formula + "” fails: " + problem.getMessage());
+      throw new Refusal("A recipe's formula “{}” fails: {}", formula, problem.getMessage());
     }
   }
 }

@@ -127,7 +127,7 @@ public final class Nouns {
     if (quoted != null) {
       List<String> ids = names().get(plain(quoted));
       if (ids == null) {
-        throw new Refusal("There is no piece of the name “" + Reading.shown(quoted) + "” here.");
+        throw new Refusal("There is no piece of the name “{}” here.", Reading.shown(quoted));
       }
       return ids;
     }
@@ -169,14 +169,11 @@ public final class Nouns {
     }
     List<String> some = ids.stream().limit(4).map(id -> space.piece(id).name()).toList();
     throw new Refusal(
-        "There are "
-            + ids.size()
-            + " that “"
-            + Reading.shown(text)
-            + "” could mean; say which: "
-            + String.join(", ", some)
-            + (ids.size() > 4 ? " …" : "")
-            + ".");
+        "There are {} that “{}” could mean; say which: {}{}.",
+        ids.size(),
+        Reading.shown(text),
+        String.join(", ", some),
+        ids.size() > 4 ? " …" : "");
   }
 
   private List<String> ofArticle(String text) {

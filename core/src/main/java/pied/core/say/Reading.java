@@ -12,6 +12,7 @@ import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Text;
 
 /**
@@ -361,8 +362,8 @@ public final class Reading {
     return new Unread(
         from,
         word.isEmpty()
-            ? "The sentence is not complete." + here
-            : "“" + shown(word) + "” cannot be read here." + here);
+            ? Message.of("The sentence is not complete.{}", here)
+            : Message.of("“{}” cannot be read here.{}", shown(word), here));
   }
 
   /** As much of a text as can be repeated in a sentence. */

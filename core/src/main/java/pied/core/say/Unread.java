@@ -2,6 +2,7 @@ package pied.core.say;
 
 import pied.core.Nullable;
 import pied.core.edit.Edit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /** A sentence cannot be read on from a word. */
@@ -13,7 +14,7 @@ public final class Unread extends Refusal {
   /** What was said up to there, if that makes sense by itself; else null. */
   private transient Edit soFar;
 
-  Unread(int at, String why) {
+  Unread(int at, Message why) {
     super(why);
     this.at = at;
   }

@@ -47,7 +47,7 @@ final class Figure {
             && corners.stream()
                 .allMatch(c -> c != null && Double.isFinite(c.x()) && Double.isFinite(c.z()));
     if (!sound) {
-      throw new Refusal("Draw a figure of 2 to " + MOST + " corners round what is meant.");
+      throw new Refusal("Draw a figure of 2 to {} corners round what is meant.", MOST);
     }
     List<Coordinate> ring = new ArrayList<>();
     if (corners.size() == 2) {

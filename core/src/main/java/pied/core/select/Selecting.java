@@ -141,7 +141,7 @@ public final class Selecting {
     if (group == null) {
       List<String> about = space.filing().about(lead().keeping().group());
       if (about.isEmpty()) {
-        throw new Refusal(lead().name() + " is in no group.");
+        throw new Refusal("{} is in no group.", lead().name());
       }
       group = about.get(0);
     }
@@ -154,7 +154,7 @@ public final class Selecting {
   private List<String> named() {
     NamedSelection s = q.value() == null ? null : space.filing().selection(q.value());
     if (s == null) {
-      throw new Refusal("There is no selection of the name “" + q.value() + "”.");
+      throw new Refusal("There is no selection of the name “{}”.", q.value());
     }
     return s.pieces().stream().filter(space::has).toList();
   }

@@ -31,7 +31,7 @@ public record Bar(String id, double x, double z, double trim, double length) imp
         || z > e.getMaxY()
         || x - length / 2 < e.getMinX() - Tolerance.FINE
         || x + length / 2 > e.getMaxX() + Tolerance.FINE) {
-      throw new Refusal("The " + id + " would reach beyond " + c.words() + ".");
+      throw new Refusal("The {} would reach beyond {}.", id, c.words());
     }
   }
 }

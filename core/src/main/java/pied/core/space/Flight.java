@@ -95,14 +95,13 @@ public record Flight(
     ShellCheck.measure("The " + id + " are to be", width, 0.1, ShellCheck.MOST, "wide");
     ShellCheck.measure("A going of " + id + " is to be", going, 0.05, ShellCheck.MOST, "deep");
     if (count < 1 || count > 200) {
-      throw new Refusal("A flight has 1 to 200 treads, not " + count + ".");
+      throw new Refusal("A flight has 1 to 200 treads, not {}.", count);
     }
     ShellCheck.measure("A riser of " + id + " is to be", riser, 0.01, ShellCheck.MOST, "high");
     ShellCheck.measure(
         "The top of " + id + " is to be", top(), 0.01, c.shell().height() - 0.1, "high");
     if (!c.shell().holds(outline())) {
-      throw new Refusal(
-          "The " + id + " would reach beyond " + c.words() + "; make it shorter or move it.");
+      throw new Refusal("The {} would reach beyond {}; make it shorter or move it.", id, c.words());
     }
   }
 }

@@ -2,6 +2,7 @@ package pied.core.space;
 
 import java.util.List;
 import pied.core.piece.Piece;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /** Something would be done to pieces that are locked. */
@@ -23,20 +24,20 @@ public final class Locked extends Refusal {
     return pieces;
   }
 
-  private static String words(Space space, List<Piece> locked) {
+  private static Message words(Space space, List<Piece> locked) {
     Piece first = locked.get(0);
     if (locked.size() > 1) {
-      return locked.size()
-          + " of these pieces are locked, "
-          + first.name()
-          + " among them, so nothing is done to them.";
+      return Message.of(
+          "{} of these pieces are locked, {} among them, so nothing is done to them.",
+          locked.size(),
+          first.name());
     }
     Layer layer = space.layer(first);
     return first.keeping().locked() || !layer.locked()
-        ? first.name() + " is locked, so nothing is done to it."
-        : first.name()
-            + " is on the layer "
-            + layer.name()
-            + ", which is locked, so nothing is done to it.";
+        ? Message.of("{} is locked, so nothing is done to it.", first.name())
+        : Message.of(
+            "{} is on the layer {}, which is locked, so nothing is done to it.",
+            first.name(),
+            layer.name());
   }
 }

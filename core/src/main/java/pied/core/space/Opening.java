@@ -129,7 +129,7 @@ public record Opening(
   public void check(ShellCheck c) {
     Wall w = c.shell().wall(wall);
     if (w == null || w.open()) {
-      throw new Refusal("There is no wall " + wall + " to set the " + words() + " in.");
+      throw new Refusal("There is no wall {} to set the {} in.", wall, words());
     }
     ShellCheck.measure("The " + words() + " is to be", width, 0.05, ShellCheck.MOST, "wide");
     ShellCheck.measure("The " + words() + " is to be", height, 0.05, ShellCheck.MOST, "high");
@@ -143,44 +143,32 @@ public record Opening(
     if (from < -Tolerance.SAME || to() > w.length() + Tolerance.SAME) {
       double beyond = Math.max(-from, to() - w.length());
       throw new Refusal(
-          "The "
-              + words()
-              + " does not fit into "
-              + name
-              + ": it would reach "
-              + ShellCheck.m(beyond)
-              + " beyond its end.");
+          "The {} does not fit into {}: it would reach {} beyond its end.",
+          words(),
+          name,
+          ShellCheck.m(beyond));
     }
     if (sill < -Tolerance.SAME || head() > w.height() + Tolerance.SAME) {
       throw new Refusal(
-          "The "
-              + words()
-              + " does not fit into "
-              + name
-              + ", which is "
-              + ShellCheck.m(w.height())
-              + " high: it would reach from "
-              + ShellCheck.m(sill)
-              + " to "
-              + ShellCheck.m(head())
-              + ".");
+          "The {} does not fit into {}, which is {} high: it would reach from {} to {}.",
+          words(),
+          name,
+          ShellCheck.m(w.height()),
+          ShellCheck.m(sill),
+          ShellCheck.m(head()));
     }
   }
 
   private void deep(Wall w, String name) {
     if (!(depth >= 0)) {
-      throw new Refusal(
-          "The " + words() + " would be " + ShellCheck.m(depth) + " deep; say 0 or more.");
+      throw new Refusal("The {} would be {} deep; say 0 or more.", words(), ShellCheck.m(depth));
     }
     if (kind == Opening.OpeningKind.niche && depth > w.thickness() - 0.01) {
       throw new Refusal(
-          "The niche is "
-              + ShellCheck.m(depth)
-              + " deep; "
-              + name
-              + " is only "
-              + ShellCheck.m(w.thickness())
-              + " thick.");
+          "The niche is {} deep; {} is only {} thick.",
+          ShellCheck.m(depth),
+          name,
+          ShellCheck.m(w.thickness()));
     }
   }
 
@@ -193,17 +181,12 @@ public record Opening(
           && other.sill() < head() - Tolerance.SAME
           && sill < other.head() - Tolerance.SAME) {
         throw new Refusal(
-            "The "
-                + words()
-                + " would overlap the "
-                + other.words()
-                + " that is "
-                + ShellCheck.m(other.from())
-                + " to "
-                + ShellCheck.m(other.to())
-                + " along "
-                + name
-                + ".");
+            "The {} would overlap the {} that is {} to {} along {}.",
+            words(),
+            other.words(),
+            ShellCheck.m(other.from()),
+            ShellCheck.m(other.to()),
+            name);
       }
     }
   }

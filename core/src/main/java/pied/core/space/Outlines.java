@@ -62,12 +62,7 @@ public final class Outlines {
   private static void inside(String what, double part, double whole) {
     if (!(part > 0 && part < whole)) {
       throw new Refusal(
-          what
-              + " must measure more than 0 and less than the whole: "
-              + part
-              + " of "
-              + whole
-              + ".");
+          "{} must measure more than 0 and less than the whole: {} of {}.", what, part, whole);
     }
   }
 

@@ -27,6 +27,6 @@ public sealed interface Part permits Opening, Partition, Column, Platform, Fligh
     return all.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new Refusal("There is no “" + id + "” in this space."));
+        .orElseThrow(() -> new Refusal("There is no “{}” in this space.", id));
   }
 }

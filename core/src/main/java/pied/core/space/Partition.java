@@ -53,13 +53,10 @@ public record Partition(String id, Spot from, Spot to, double thickness, double 
     ShellCheck.measure("The " + id + " is to be", height, 0.1, c.shell().height(), "high");
     if (length() < thickness) {
       throw new Refusal(
-          "The "
-              + id
-              + " is "
-              + ShellCheck.m(length())
-              + " long, shorter than its thickness of "
-              + ShellCheck.m(thickness)
-              + ".");
+          "The {} is {} long, shorter than its thickness of {}.",
+          id,
+          ShellCheck.m(length()),
+          ShellCheck.m(thickness));
     }
     c.within(id, List.of(from, to));
   }

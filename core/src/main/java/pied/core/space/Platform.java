@@ -29,8 +29,7 @@ public record Platform(String id, List<Spot> outline, double height) implements 
     ShellCheck.outline("The outline of " + id, outline);
     ShellCheck.measure("The " + id + " is to be", height, 0.01, c.shell().height() - 0.1, "high");
     if (!c.shell().holds(outline)) {
-      throw new Refusal(
-          "The " + id + " would reach beyond " + c.words() + "; make it smaller or move it.");
+      throw new Refusal("The {} would reach beyond {}; make it smaller or move it.", id, c.words());
     }
   }
 }

@@ -232,7 +232,7 @@ public final class ShellBodies {
     try {
       return maker.mesh(PartName.wall(wall.name()).text());
     } catch (IllegalArgumentException e) {
-      throw new Refusal("The openings leave nothing of wall " + wall.name() + ".");
+      throw new Refusal("The openings leave nothing of wall {}.", wall.name());
     }
   }
 

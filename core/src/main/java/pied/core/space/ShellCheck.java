@@ -6,8 +6,8 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsValidOp;
 import pied.core.Tolerance;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /** Whether a shell can be built; if not, why. */
 public final class ShellCheck {
@@ -68,20 +68,19 @@ public final class ShellCheck {
 
   private static void most(String words, List<? extends Part> parts) {
     if (parts.size() > MOST_PARTS) {
-      throw new Refusal("A space may have up to " + MOST_PARTS + " " + words + ".");
+      throw new Refusal("A space may have up to {} {}.", MOST_PARTS, words);
     }
   }
 
   static void measure(String what, double v, double least, double most, String how) {
     if (!(v >= least && v <= most)) {
-      throw new Refusal(
-          what + " " + m(v) + " " + how + "; it can be " + m(least) + " to " + m(most) + ".");
+      throw new Refusal("{} {} {}; it can be {} to {}.", what, m(v), how, m(least), m(most));
     }
   }
 
   /** A length in a message. */
-  static String m(double v) {
-    return Said.length(v);
+  static Message.MessageLength m(double v) {
+    return Message.length(v);
   }
 
   /**
@@ -96,38 +95,33 @@ public final class ShellCheck {
   static void outline(String what, List<Spot> corners) {
     int n = corners.size();
     if (n > MOST_CORNERS) {
-      throw new Refusal(what + " has " + n + " corners; Pied builds up to " + MOST_CORNERS + ".");
+      throw new Refusal("{} has {} corners; Pied builds up to {}.", what, n, MOST_CORNERS);
     }
     if (n < 3) {
-      throw new Refusal(what + " needs at least three corners.");
+      throw new Refusal("{} needs at least three corners.", what);
     }
     for (int i = 0; i < n; i++) {
       Spot p = corners.get(i);
       if (!(Math.abs(p.x()) <= 1000 && Math.abs(p.z()) <= 1000)) {
-        throw new Refusal(what + " has a corner out of all measure.");
+        throw new Refusal("{} has a corner out of all measure.", what);
       }
       if (p.distance(corners.get((i + 1) % n)) < 0.005) {
         throw new Refusal(
-            what
-                + " has two corners on one place, "
-                + m(p.x())
-                + " across, "
-                + m(p.z())
-                + " deep.");
+            "{} has two corners on one place, {} across, {} deep.", what, m(p.x()), m(p.z()));
       }
     }
     Polygon figure = Shell.polygon(corners);
     IsValidOp valid = new IsValidOp(figure);
     if (!valid.isValid()) {
       Coordinate c = valid.getValidationError().getCoordinate();
-      throw new Refusal(what + " crosses itself at " + m(c.x) + " across, " + m(c.y) + " deep.");
+      throw new Refusal("{} crosses itself at {} across, {} deep.", what, m(c.x), m(c.y));
     }
     if (figure.getArea() < 0.01) {
-      throw new Refusal(what + " encloses nothing.");
+      throw new Refusal("{} encloses nothing.", what);
     }
     if (figure.getEnvelopeInternal().getWidth() > 200
         || figure.getEnvelopeInternal().getHeight() > 200) {
-      throw new Refusal(what + " is larger than " + m(200) + ".");
+      throw new Refusal("{} is larger than {}.", what, m(200));
     }
   }
 
@@ -138,13 +132,10 @@ public final class ShellCheck {
     double outer = w.station(w.outerTo()) - w.station(w.outerFrom());
     if (w.length() < w.thickness() || outer < 0.001) {
       throw new Refusal(
-          "Wall "
-              + w.name()
-              + " is "
-              + m(w.length())
-              + " long, too short for its thickness of "
-              + m(w.thickness())
-              + ".");
+          "Wall {} is {} long, too short for its thickness of {}.",
+          w.name(),
+          m(w.length()),
+          m(w.thickness()));
     }
   }
 
@@ -154,7 +145,7 @@ public final class ShellCheck {
           .floor()
           .buffer(Tolerance.HAIR)
           .covers(Shell.PLANE.createPoint(new Coordinate(p.x(), p.z())))) {
-        throw new Refusal("The " + what + " would stand outside " + words() + ".");
+        throw new Refusal("The {} would stand outside {}.", what, words());
       }
     }
   }
@@ -167,9 +158,8 @@ public final class ShellCheck {
     measure("The stage floor is to be", s.level(), 0, 10, "above the auditorium");
     if (!(s.rake() >= 0 && s.rake() <= 0.25)) {
       throw new Refusal(
-          "A rake of "
-              + String.format(Locale.ROOT, "%.1f", s.rake() * 100)
-              + " % cannot be built; it can be 0 to 25 %.");
+          "A rake of {} % cannot be built; it can be 0 to 25 %.",
+          String.format(Locale.ROOT, "%.1f", s.rake() * 100));
     }
     if (s.apron() != null) {
       measure("The apron is to be", s.apron().width(), 0.1, MOST, "wide");
@@ -187,7 +177,7 @@ public final class ShellCheck {
       measure("A row is to rise", s.seats().rise(), 0, 1, "above the one before");
       measure("A row is to be", s.seats().width(), 0.5, MOST, "wide");
       if (s.seats().rows() < 1 || s.seats().rows() > 100) {
-        throw new Refusal("There can be 1 to 100 rows, not " + s.seats().rows() + ".");
+        throw new Refusal("There can be 1 to 100 rows, not {}.", s.seats().rows());
       }
     }
   }

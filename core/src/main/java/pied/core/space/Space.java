@@ -209,7 +209,7 @@ public final class Space {
     Piece p = id == null ? null : order.piece(id);
     if (p == null) {
       String shown = id == null ? "" : id.length() > 40 ? id.substring(0, 40) + "…" : id;
-      throw new Refusal("There is no piece “" + shown + "” in this space.");
+      throw new Refusal("There is no piece “{}” in this space.", shown);
     }
     return p;
   }

@@ -10,8 +10,8 @@ import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 import pied.core.units.Text;
 
 /**
@@ -103,7 +103,7 @@ public final class Validity {
   public static Vec place(String name, Vec at) {
     if (!near(at)) {
       throw new Refusal(
-          name + " would be more than " + Said.length(FARTHEST) + " away; that is too far.");
+          "{} would be more than {} away; that is too far.", name, Message.length(FARTHEST));
     }
     return at;
   }
@@ -125,7 +125,7 @@ public final class Validity {
   public static Size size(String name, Size s) {
     for (Measure m : Measure.values()) {
       if (!(m.of(s) >= THINNEST && m.of(s) <= Size.MOST)) {
-        throw new Refusal(name + " would have no size it can have.");
+        throw new Refusal("{} would have no size it can have.", name);
       }
     }
     return s;
@@ -139,19 +139,19 @@ public final class Validity {
     boolean turned = p.turn() >= 0 && p.turn() < 360;
     boolean leans = Math.abs(p.lean().by()) <= 180 && Double.isFinite(p.lean().toward());
     if (!turned || !leans) {
-      throw new Refusal(p.name() + " would be turned by no angle there is.");
+      throw new Refusal("{} would be turned by no angle there is.", p.name());
     }
     Article article = space.article(p);
     article.finishes(p.finishes());
     Keeping k = p.keeping();
     if (space.filing().layer(k.layer()) == null) {
-      throw new Refusal(p.name() + " would be on a layer that is not there.");
+      throw new Refusal("{} would be on a layer that is not there.", p.name());
     }
     if (k.group() != null && space.filing().group(k.group()) == null) {
-      throw new Refusal(p.name() + " would be in a group that is not there.");
+      throw new Refusal("{} would be in a group that is not there.", p.name());
     }
     if (!there(space, p.on()) || p.id().equals(p.on().id())) {
-      throw new Refusal(p.name() + " would be carried by something that is not there.");
+      throw new Refusal("{} would be carried by something that is not there.", p.name());
     }
   }
 

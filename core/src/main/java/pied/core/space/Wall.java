@@ -33,7 +33,7 @@ public record Wall(
   public static Wall nearest(List<Wall> faces, Spot spot, String what) {
     return faces.stream()
         .min(Comparator.comparingDouble(w -> w.distance(spot)))
-        .orElseThrow(() -> new Refusal("There is no wall here " + what + "."));
+        .orElseThrow(() -> new Refusal("There is no wall here {}.", what));
   }
 
   public double length() {

@@ -3,13 +3,13 @@ package pied.core.units;
 /** How long something may take: asked between its steps, it refuses when the time is up. */
 public final class Deadline {
   /** As long as it takes. */
-  public static final Deadline NONE = new Deadline(Long.MAX_VALUE, "", () -> {});
+  public static final Deadline NONE = new Deadline(Long.MAX_VALUE, Message.of(""), () -> {});
 
   private final long until;
-  private final String tooLong;
+  private final Message tooLong;
   private final Runnable step;
 
-  private Deadline(long until, String tooLong, Runnable step) {
+  private Deadline(long until, Message tooLong, Runnable step) {
     this.until = until;
     this.tooLong = tooLong;
     this.step = step;
@@ -27,8 +27,8 @@ public final class Deadline {
    * @param instead what makes it shorter, a sentence
    */
   public static Deadline looking(int seconds, String what, String instead) {
-    String tooLong =
-        "To look for " + what + " takes longer than " + seconds + " seconds. " + instead;
+    Message tooLong =
+        Message.of("To look for {} takes longer than {} seconds. {}", what, seconds, instead);
     return new Deadline(end(seconds), tooLong, () -> {});
   }
 
@@ -38,10 +38,10 @@ public final class Deadline {
    * @param step may refuse to go on
    */
   public static Deadline watched(int seconds, Runnable step) {
-    String tooLong =
-        "That takes longer than "
-            + seconds
-            + " seconds. Nothing was changed; do it in smaller parts.";
+    Message tooLong =
+        Message.of(
+            "That takes longer than {} seconds. Nothing was changed; do it in smaller parts.",
+            seconds);
     return new Deadline(end(seconds), tooLong, step);
   }
 

@@ -81,8 +81,7 @@ public sealed interface Entry {
     }
     Matcher m = Lengths.ANGLE.matcher(t);
     if (!m.matches()) {
-      throw new Refusal(
-          "“" + shown(text) + "” is not an angle. Type degrees, such as 45, -90 or +15.");
+      throw new Refusal("“{}” is not an angle. Type degrees, such as 45, -90 or +15.", shown(text));
     }
     double v = Lengths.number(m.group(2));
     return switch (m.group(1)) {
@@ -106,7 +105,7 @@ public sealed interface Entry {
       throw new Refusal("Nothing was typed. Type a number, such as 1.4 or 140cm.");
     }
     if (text.length() > LONGEST) {
-      throw new Refusal("That is too long to be a number: “" + shown(text) + "”.");
+      throw new Refusal("That is too long to be a number: “{}”.", shown(text));
     }
     return text.strip()
         .replace('\u2212', '-')
@@ -180,10 +179,9 @@ public sealed interface Entry {
         return inches(0, mixed(t, whole));
       }
       throw new Refusal(
-          "“"
-              + shown(whole)
-              + "” is not a length. Type a number, with a unit if you like: 1.4, 140cm, 1400 mm,"
-              + " 4' 7 1/2\"; or a change: +0.1, -2\", *1.5, 150%.");
+          "“{}” is not a length. Type a number, with a unit if you like: 1.4, 140cm,"
+              + " 1400 mm, 4' 7 1/2\"; or a change: +0.1, -2\", *1.5, 150%.",
+          shown(whole));
     }
 
     private static double inches(double feet, double inches) {
@@ -201,7 +199,7 @@ public sealed interface Entry {
       }
       double under = Double.parseDouble(s.substring(slash + 1).strip());
       if (under == 0) {
-        throw new Refusal("“" + shown(whole) + "” divides by zero.");
+        throw new Refusal("“{}” divides by zero.", shown(whole));
       }
       String left = s.substring(0, slash).strip();
       int space = left.lastIndexOf(' ');

@@ -45,7 +45,7 @@ public enum LengthUnit {
         return u;
       }
     }
-    throw new Refusal("“" + sign + "” is not a unit Pied knows; use m, cm, mm or ft-in.");
+    throw new Refusal("“{}” is not a unit Pied knows; use m, cm, mm or ft-in.", sign);
   }
 
   /** The same; metres where none is said. */

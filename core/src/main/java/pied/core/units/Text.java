@@ -15,22 +15,18 @@ public final class Text {
    */
   public static String name(String what, String name) {
     if (name == null || name.isBlank()) {
-      throw new Refusal(what + " needs a name of at least one letter.");
+      throw new Refusal("{} needs a name of at least one letter.", what);
     }
     if (!whole(name)) {
       throw new Refusal("That name has half a letter in it, which cannot be kept; type it anew.");
     }
     if (name.length() > LONGEST_NAME) {
       throw new Refusal(
-          "A name may have up to "
-              + LONGEST_NAME
-              + " letters; this one has "
-              + name.length()
-              + ".");
+          "A name may have up to {} letters; this one has {}.", LONGEST_NAME, name.length());
     }
     String clean = clean(name).strip();
     if (clean.isEmpty()) {
-      throw new Refusal(what + " needs a name of at least one letter.");
+      throw new Refusal("{} needs a name of at least one letter.", what);
     }
     return clean;
   }

@@ -11,7 +11,6 @@ import pied.core.Rooms;
 import pied.core.edit.Outcome;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
-import pied.core.units.Said;
 
 class InWordsTest {
   private Rooms room;
@@ -29,7 +28,7 @@ class InWordsTest {
 
   private static String words(Rooms in, String edit, LengthUnit unit) {
     Outcome out = in.json(edit);
-    return Said.in(InWords.of(out.change(), out.space(), out.part()), unit);
+    return InWords.of(out.change(), out.space(), out.part()).in(unit);
   }
 
   @ParameterizedTest
@@ -81,7 +80,7 @@ class InWordsTest {
   @Test
   void whatIsUndoneIsReadTheOtherWay() {
     Outcome out = room.json("{'do':'moveBy','pieces':['t'],'by':{'x':-0.3}}");
-    assertThat(Said.in(InWords.of(out.change().reversed(), out.space(), null), LengthUnit.CM))
+    assertThat(InWords.of(out.change().reversed(), out.space(), null).in(LengthUnit.CM))
         .isEqualTo("Moved Round café table 30.0 cm to the right");
   }
 
@@ -98,10 +97,10 @@ class InWordsTest {
   void whatWasBuiltIsReadOffTheChangeWhateverTheSpaceIsLikeNow(String edit, String back) {
     Outcome out = room.json(edit);
     // also where it stands still, as a step that cannot be undone is told
-    assertThat(InWords.of(out.change().reversed(), out.space(), null)).isEqualTo(back);
+    assertThat(InWords.of(out.change().reversed(), out.space(), null)).hasToString(back);
     // and where others have put something else in its place since
     Space bare = out.space().with(out.space().shell().withOpenings(List.of()));
-    assertThat(InWords.of(out.change().reversed(), bare, null)).isEqualTo(back);
+    assertThat(InWords.of(out.change().reversed(), bare, null)).hasToString(back);
   }
 
   @Test

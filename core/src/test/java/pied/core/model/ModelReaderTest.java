@@ -29,7 +29,6 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 @Tag("thorough")
 class ModelReaderTest {
@@ -122,7 +121,7 @@ class ModelReaderTest {
     assertThat(a.guess().name()).isEqualTo("Dining chair");
     isTheChair(a.mesh(a.guess()));
     assertThat(a.said())
-        .anyMatch(s -> Said.in(s, LengthUnit.CM).contains("taken as millimetres = 90.0 cm"));
+        .anyMatch(s -> s.in(LengthUnit.CM).contains("taken as millimetres = 90.0 cm"));
   }
 
   @Test
@@ -248,7 +247,7 @@ class ModelReaderTest {
     Mesh wave = wave(320); // 204,800 triangles, 1 m across, waves 20 mm high
     Arrival a = Arrival.of(read("heavy.stl", Written.stl(wave, SAME)), CATALOG);
     assertThat(a.heavy()).isTrue();
-    assertThat(a.said()).anyMatch(s -> s.contains("204,800") && s.contains("mm off at most"));
+    assertThat(a.said()).anyMatch(s -> s.toString().matches(".*204,800.*mm off at most.*"));
     Arrival.Taken taken = new Arrival.Taken(1, "y", 0, "Wave", a.guess().mounting(), false);
     Mesh light = a.mesh(taken);
     assertThat(light.triangles()).isBetween(50_000, 100_000);

@@ -141,8 +141,7 @@ class CatalogController {
     try {
       return Double.parseDouble(from);
     } catch (NumberFormatException e) {
-      throw new Refusal(
-          "Lines are drawn from “plan” or from an angle in degrees, not “" + from + "”.");
+      throw new Refusal("Lines are drawn from “plan” or from an angle in degrees, not “{}”.", from);
     }
   }
 

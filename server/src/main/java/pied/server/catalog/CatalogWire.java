@@ -11,7 +11,6 @@ import pied.core.catalog.Mounting;
 import pied.core.material.FinishPart;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
-import pied.core.units.Said;
 
 /** What goes over the wire about the catalog. The web client's types are generated from it. */
 public final class CatalogWire {
@@ -50,7 +49,7 @@ public final class CatalogWire {
           a.standsOn(),
           a.size(),
           a.size().text(u),
-          Said.in(a.sizing().words(), u),
+          a.sizing().words().in(u),
           a.weight(),
           a.light(),
           a.clearances(),

@@ -200,7 +200,7 @@ class Archives {
             });
     if (made == null) {
       articles.forget(project[0]);
-      throw new Refusal("Nothing of it is of use. " + String.join(" ", said.all()));
+      throw new Refusal("Nothing of it is of use. {}", String.join(" ", said.all()));
     }
     return new TakenIn(made, said.all());
   }
@@ -244,7 +244,7 @@ class Archives {
           pieces += space.space().pieces().size();
           if (pieces > MOST_PIECES) {
             throw new Refusal(
-                "all spaces of an archive together may have up to " + MOST_PIECES + " pieces.");
+                "all spaces of an archive together may have up to {} pieces.", MOST_PIECES);
           }
           own.forEach(o -> said.add("In " + called + ": " + o));
           return space;

@@ -112,8 +112,7 @@ class Handover {
     } else if (w.ending().equals("svg")) {
       List<Sheet> sheets = sheets(job, w.wish(), deadline);
       if (w.sheet() < 1 || w.sheet() > sheets.size()) {
-        throw new Refusal(
-            "There are " + sheets.size() + " sheets; number " + w.sheet() + " is none.");
+        throw new Refusal("There are {} sheets; number {} is none.", sheets.size(), w.sheet());
       }
       SvgSheet.write(sheets.get(w.sheet() - 1), out);
     } else {

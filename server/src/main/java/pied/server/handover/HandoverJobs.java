@@ -250,7 +250,7 @@ class HandoverJobs {
     List<Running> under = all.values().stream().filter(r -> !r.over()).toList();
     if (under.stream().filter(r -> r.who.equals(who)).count() >= MOST_OF_ONE) {
       throw new Refusal(
-          "You have " + MOST_OF_ONE + " files under way already; wait for one, or stop one.");
+          "You have {} files under way already; wait for one, or stop one.", MOST_OF_ONE);
     }
     if (under.size() >= MOST) {
       throw busy();

@@ -48,11 +48,11 @@ final class Wanted {
   Wanted(String file, Map<String, String> said) {
     if (!FILES.contains(file)) {
       throw new Refusal(
-          "There is no “" + file + "” to hand over; there is " + String.join(", ", FILES) + ".");
+          "There is no “{}” to hand over; there is {}.", file, String.join(", ", FILES));
     }
     for (String key : said.keySet()) {
       if (!KNOWN.contains(key)) {
-        throw new Refusal("“" + key + "” has no meaning here.");
+        throw new Refusal("“{}” has no meaning here.", key);
       }
     }
     this.file = file;
@@ -90,7 +90,7 @@ final class Wanted {
     try {
       return v.isEmpty() ? null : Integer.valueOf(v);
     } catch (NumberFormatException e) {
-      throw new Refusal("“" + name + "” is a whole number such as 50, not “" + v + "”.");
+      throw new Refusal("“{}” is a whole number such as 50, not “{}”.", name, v);
     }
   }
 
@@ -172,6 +172,6 @@ final class Wanted {
         return new Elevation.ElevationLook(w, null, where);
       }
     }
-    throw new Refusal("One looks to the back, front, left or right, not “" + way + "”.");
+    throw new Refusal("One looks to the back, front, left or right, not “{}”.", way);
   }
 }

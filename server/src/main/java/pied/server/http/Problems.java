@@ -37,6 +37,8 @@ public class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler(Refusal.class)
   ProblemDetail refused(Refusal e) {
     ProblemDetail p = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Refused", e.getMessage());
+    p.setProperty("code", e.why().code());
+    p.setProperty("arguments", e.why().argumentsIn(e.unit()));
     if (e instanceof Declined d) {
       p.setProperty("offers", d.offers());
     }

@@ -23,7 +23,6 @@ import pied.core.model.Files;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 import pied.server.catalog.CatalogWire.ArticleCard;
 import pied.server.imports.ImportWire.ImportView;
 import pied.server.imports.ImportWire.TakenSize;
@@ -65,7 +64,7 @@ class ImportController {
         arrival.guess(),
         size,
         size.text(LengthUnit.of(unit)),
-        arrival.said().stream().map(s -> Said.in(s, LengthUnit.of(unit))).toList());
+        arrival.said().stream().map(s -> s.in(LengthUnit.of(unit))).toList());
   }
 
   private static Arrival.Taken checked(Arrival.Taken t) {

@@ -210,7 +210,7 @@ public class ImportStore {
 
   private Article keep(Brought b, Stretched shape, byte[] full, String ware) {
     ArticleRow row = new ArticleRow(b, shape, full, ware);
-    ledger.keep(session -> session.insert(row));
+    ledger.keep(t -> t.insert(row));
     Article made = article(b);
     shapes.catalog().add(List.of(made));
     return made;
@@ -239,7 +239,7 @@ public class ImportStore {
       String free = rows.existsById(a.id()) ? "own-" + UUID.randomUUID() : a.id();
       Brought b = a.brought(free, project);
       ArticleRow row = new ArticleRow(b, a.shape(), a.full(), a.ware());
-      ledger.keep(session -> session.insert(row));
+      ledger.keep(t -> t.insert(row));
       ids.put(a.id(), free);
       made.add(article(b));
     }
@@ -251,11 +251,8 @@ public class ImportStore {
   public void forget(String project) {
     shapes.catalog().remove(rows.ofProject(project));
     ledger.keep(
-        session ->
-            session
-                .createMutationQuery("delete from ArticleRow where project = :project")
-                .setParameter("project", project)
-                .executeUpdate());
+        t ->
+            t.alter("delete from ArticleRow where project = :project", Map.of("project", project)));
   }
 
   /** The articles that wares of a supplier have become in a project, by what he calls them. */

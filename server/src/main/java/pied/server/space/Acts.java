@@ -8,11 +8,11 @@ import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
-import org.hibernate.StatelessSession;
 import pied.core.Nullable;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
 import pied.server.space.SpaceWire.Changed;
+import pied.server.store.Journal;
 import pied.server.store.Ledger;
 import pied.server.store.NotKept;
 
@@ -52,7 +52,7 @@ final class Acts {
 
   private final Function<String, OpenSpace> open;
   private final Function<String, SpaceHistory> anew;
-  private final Rows.Steps steps;
+  private final Journal journal;
   private final Ledger ledger;
 
   /**
@@ -62,11 +62,11 @@ final class Acts {
   Acts(
       Function<String, OpenSpace> open,
       Function<String, SpaceHistory> anew,
-      Rows.Steps steps,
+      Journal journal,
       Ledger ledger) {
     this.open = open;
     this.anew = anew;
-    this.steps = steps;
+    this.journal = journal;
     this.ledger = ledger;
   }
 
@@ -123,7 +123,7 @@ final class Acts {
       if (waits != null) {
         return new Outcome(null, waits);
       }
-      Changed answered = steps.findById(before).map(StepRow::answer).orElse(null);
+      Changed answered = journal.find(StepRow.class, before).map(StepRow::answer).orElse(null);
       if (answered != null) {
         return new Outcome(answered, null);
       }
@@ -149,7 +149,7 @@ final class Acts {
       throw new Wider(space);
     }
     if (o.aside() != null) {
-      throw new Refusal(o.aside().words() + " Nothing is done in it until it is brought back.");
+      throw new Refusal("{} Nothing is done in it until it is brought back.", o.aside().words());
     }
     return o.head(() -> anew.apply(space));
   }
@@ -184,8 +184,8 @@ final class Acts {
     }
 
     @Override
-    public void write(StatelessSession session) {
-      all.forEach(k -> k.write(session));
+    public void write(Journal.Transaction t) {
+      all.forEach(k -> k.write(t));
     }
 
     @Override

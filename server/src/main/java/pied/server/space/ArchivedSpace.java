@@ -269,7 +269,7 @@ public record ArchivedSpace(String name, long revision, Space space, List<Archiv
       throw new Refusal("without an id of its own.");
     }
     if (!here.test(p.article())) {
-      throw new Refusal("the article “" + Text.clean(p.article()) + "” is missing.");
+      throw new Refusal("the article “{}” is missing.", Text.clean(p.article()));
     }
     return Validation.piece(ready, p);
   }

@@ -1,12 +1,13 @@
 package pied.server.space;
 
 import java.util.List;
-import org.hibernate.StatelessSession;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import pied.core.edit.Change;
 import pied.core.space.Difference;
 import pied.core.space.Filing;
 import pied.core.space.Layer;
+import pied.server.store.Journal;
 
 /** Reads and writes how the pieces of a space are kept in order. */
 @Component
@@ -32,7 +33,7 @@ class FilingRows {
   }
 
   /** What a change altered of it. */
-  static void write(StatelessSession s, String space, Change change) {
+  static void write(Journal.Transaction s, String space, Change change) {
     for (Difference d : change.all()) {
       if (d instanceof Difference.OfLayers l) {
         layers(s, space, l.after());
@@ -56,16 +57,14 @@ class FilingRows {
   }
 
   /** There are few of them, and their places all change together. */
-  private static void layers(StatelessSession s, String space, List<Layer> now) {
-    s.createMutationQuery("delete from LayerRow where key.space = :space")
-        .setParameter("space", space)
-        .executeUpdate();
+  private static void layers(Journal.Transaction s, String space, List<Layer> now) {
+    s.alter("delete from LayerRow where key.space = :space", Map.of("space", space));
     for (int i = 0; i < now.size(); i++) {
       s.insert(new LayerRow(space, i, now.get(i)));
     }
   }
 
-  private static void put(StatelessSession s, Object before, Object after) {
+  private static void put(Journal.Transaction s, Object before, Object after) {
     if (after == null) {
       s.delete(before);
     } else if (before == null) {

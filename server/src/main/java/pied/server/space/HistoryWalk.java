@@ -14,6 +14,7 @@ import pied.core.history.InWords;
 import pied.core.history.Rebase;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Space;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 import pied.server.space.SpaceWire.By;
 
@@ -95,13 +96,11 @@ final class HistoryWalk {
       offers.add(new Offer("Undo all that came since, too", Offer.OfferStep.undoTogether));
     }
     return new Declined(
-        "“"
-            + InWords.of(change, space, null)
-            + "” cannot be "
-            + (undo ? "undone" : "redone")
-            + " as it is: somebody has changed "
-            + what
-            + " since, in another window.",
+        Message.of(
+            "“{}” cannot be {} as it is: somebody has changed {} since, in another window.",
+            InWords.of(change, space, null),
+            undo ? "undone" : "redone",
+            what),
         offers);
   }
 
@@ -135,9 +134,9 @@ final class HistoryWalk {
     Rebase r = Rebase.of(space, change);
     if (!r.left().isEmpty()) {
       throw new Refusal(
-          "One cannot go there: "
-              + r.left().get(0)
-              + " was changed in another window in an order that cannot be undone.");
+          "One cannot go there: {} was changed in another window in an order that cannot"
+              + " be undone.",
+          r.left().get(0));
     }
     go(key, r);
   }

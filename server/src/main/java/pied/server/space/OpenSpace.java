@@ -13,7 +13,6 @@ import java.util.function.BiConsumer;
 import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
-import org.hibernate.StatelessSession;
 import pied.core.Nullable;
 import pied.core.edit.Change;
 import pied.core.edit.Offer;
@@ -24,6 +23,7 @@ import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.FilingView;
+import pied.server.store.Journal;
 import pied.server.store.Ledger;
 import pied.server.store.NotKept;
 
@@ -34,9 +34,6 @@ import pied.server.store.NotKept;
 public final class OpenSpace {
   /** So many changes can be undone; what came before is forgotten. */
   static final int UNDOABLE = 10_000;
-
-  /** Longest words of what was done, letters. */
-  private static final int LONGEST = 1000;
 
   /** Forgotten in one go, so that not every step does. */
   private static final int AT_ONCE = 100;
@@ -291,7 +288,7 @@ public final class OpenSpace {
     }
 
     @Override
-    public void write(StatelessSession s) {
+    public void write(Journal.Transaction s) {
       if (nothing && request == null) {
         return;
       }
@@ -301,15 +298,12 @@ public final class OpenSpace {
         s.update(new SpaceRow(id, project, name, step.after.shell(), said.revision()));
       }
       if (!dropped.isEmpty()) {
-        s.createMutationQuery(
-                "update StepRow set kind = PAST, change = null, longChange = null where id in :ids")
-            .setParameter("ids", dropped)
-            .executeUpdate();
+        s.alter(
+            "update StepRow set kind = PAST, change = null, longChange = null where id in :ids",
+            Map.of("ids", dropped));
       }
       if (!forgotten.isEmpty()) {
-        s.createMutationQuery("delete from StepRow where id in :ids")
-            .setParameter("ids", forgotten)
-            .executeUpdate();
+        s.alter("delete from StepRow where id in :ids", Map.of("ids", forgotten));
       }
       boolean change = !nothing && step.over.isEmpty();
       for (Long over : step.over) {
@@ -324,23 +318,15 @@ public final class OpenSpace {
               change ? step.change : null,
               said,
               step.by,
-              change ? words() : null,
+              change ? StoredWords.write(InWords.of(step.change, step.after, step.part)) : null,
               partner));
     }
 
-    private String words() {
-      String words = InWords.of(step.change, step.after, step.part);
-      return words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "…" : words;
+    private void turn(Journal.Transaction s, long over, StepRow.StepKind kind) {
+      s.alter("update StepRow set kind = :kind where id = :id", Map.of("kind", kind, "id", over));
     }
 
-    private void turn(StatelessSession s, long over, StepRow.StepKind kind) {
-      s.createMutationQuery("update StepRow set kind = :kind where id = :id")
-          .setParameter("kind", kind)
-          .setParameter("id", over)
-          .executeUpdate();
-    }
-
-    private void pieces(StatelessSession s) {
+    private void pieces(Journal.Transaction s) {
       step.change
           .pieces()
           .forEach(

@@ -2,6 +2,7 @@ package pied.server.space;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import pied.server.store.Housekeeping;
@@ -34,8 +35,7 @@ class PastSteps implements Housekeeping.Past {
   private void inParts(List<Long> ids, String how) {
     for (int i = 0; i < ids.size(); i += AT_ONCE) {
       List<Long> some = ids.subList(i, Math.min(ids.size(), i + AT_ONCE));
-      ledger.keep(
-          session -> session.createMutationQuery(how).setParameter("ids", some).executeUpdate());
+      ledger.keep(t -> t.alter(how, Map.of("ids", some)));
     }
   }
 }

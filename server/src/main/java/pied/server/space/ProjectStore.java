@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
-import org.hibernate.StatelessSession;
 import org.springframework.stereotype.Service;
 import pied.core.Names;
 import pied.core.Nullable;
@@ -22,6 +21,7 @@ import pied.core.space.Space;
 import pied.core.units.Text;
 import pied.server.space.SpaceWire.ProjectView;
 import pied.server.space.SpaceWire.SpaceName;
+import pied.server.store.Journal;
 import pied.server.store.Ledger;
 import pied.server.store.MarkRow;
 import pied.server.store.Missing;
@@ -108,7 +108,7 @@ public class ProjectStore {
 
   public ProjectView newProject(String name) {
     ProjectRow row = new ProjectRow(newId(), Text.name("It", name));
-    ledger.keep(session -> session.insert(row));
+    ledger.keep(t -> t.insert(row));
     return new ProjectView(row.id(), row.name(), List.of());
   }
 
@@ -123,13 +123,13 @@ public class ProjectStore {
   /** Keeps furnished spaces, all or none, with a mark; there is nothing to undo in them. */
   public void establish(List<Furnished> all, String mark) {
     ledger.keep(
-        session -> {
+        t -> {
           for (Furnished f : all) {
             ProjectRow project = new ProjectRow(newId(), f.project());
-            session.insert(project);
-            insert(session, newId(), project.id(), f.name(), f.space());
+            t.insert(project);
+            insert(t, newId(), project.id(), f.name(), f.space());
           }
-          session.insert(new MarkRow(mark, Instant.now().toString()));
+          t.insert(new MarkRow(mark, Instant.now().toString()));
         });
   }
 
@@ -148,10 +148,10 @@ public class ProjectStore {
     Set<String> names = projects().stream().map(ProjectView::name).collect(Collectors.toSet());
     ProjectRow row = new ProjectRow(newId(), Names.free(Names.bare(old.name()), 1, names));
     ledger.keep(
-        session -> {
-          session.insert(row);
+        t -> {
+          t.insert(row);
           for (SpaceName s : old.spaces()) {
-            insert(session, newId(), row.id(), s.name(), store.seen(s.id()).space());
+            insert(t, newId(), row.id(), s.name(), store.seen(s.id()).space());
           }
         });
     return project(row.id());
@@ -183,7 +183,7 @@ public class ProjectStore {
     String free = names.contains(name) ? Names.free(Names.bare(name), 1, names) : name;
     ProjectRow row = new ProjectRow(newId(), free);
     row.putAside();
-    ledger.keep(session -> session.insert(row));
+    ledger.keep(t -> t.insert(row));
     List<String> made = new ArrayList<>();
     boolean whole = false;
     try {
@@ -207,29 +207,23 @@ public class ProjectStore {
 
   private void keep(String id, String project, ArchivedSpace s) {
     Space space = s.space();
-    ledger.keep(
-        session ->
-            session.insert(new SpaceRow(id, project, s.name(), space.shell(), s.revision())));
+    ledger.keep(t -> t.insert(new SpaceRow(id, project, s.name(), space.shell(), s.revision())));
     Space bare = Space.of(space.shell(), Filing.PLAIN, List.of(), space.shapes());
-    inParts(
-        bare.differences(space),
-        (session, part) -> FilingRows.write(session, id, new Change(part)));
+    inParts(bare.differences(space), (t, part) -> FilingRows.write(t, id, new Change(part)));
     inParts(
         List.copyOf(space.pieces()),
-        (session, part) ->
-            part.forEach(p -> session.insert(new PieceRow(id, space.ordered(p.id())))));
+        (t, part) -> part.forEach(p -> t.insert(new PieceRow(id, space.ordered(p.id())))));
     long no = spaces.findById(id).orElseThrow().no();
     long[] n = {0};
     inParts(
         s.steps(),
-        (session, part) ->
-            part.forEach(step -> session.insert(new StepRow(StepRow.key(no, ++n[0]), step))));
+        (t, part) -> part.forEach(step -> t.insert(new StepRow(StepRow.key(no, ++n[0]), step))));
   }
 
-  private <T> void inParts(List<T> all, BiConsumer<StatelessSession, List<T>> how) {
+  private <T> void inParts(List<T> all, BiConsumer<Journal.Transaction, List<T>> how) {
     for (int i = 0; i < all.size(); i += PART) {
       List<T> part = all.subList(i, Math.min(all.size(), i + PART));
-      ledger.keep(session -> how.accept(session, part));
+      ledger.keep(t -> how.accept(t, part));
     }
   }
 
@@ -241,58 +235,39 @@ public class ProjectStore {
           .ifPresent(
               s ->
                   ledger.keep(
-                      session -> {
+                      t -> {
                         for (String of :
                             List.of(
                                 "PieceRow", "LayerRow", "GroupRow", "SelectionRow", "TwinRow")) {
-                          session
-                              .createMutationQuery("delete from " + of + " where key.space = :id")
-                              .setParameter("id", id)
-                              .executeUpdate();
+                          t.alter("delete from " + of + " where key.space = :id", Map.of("id", id));
                         }
-                        session
-                            .createMutationQuery(
-                                "delete from StepRow where id >= :from and id < :to")
-                            .setParameter("from", StepRow.first(s.no()))
-                            .setParameter("to", StepRow.first(s.no() + 1))
-                            .executeUpdate();
-                        session
-                            .createMutationQuery("delete from SpaceRow where id = :id")
-                            .setParameter("id", id)
-                            .executeUpdate();
+                        t.alter(
+                            "delete from StepRow where id >= :from and id < :to",
+                            Map.of("from", StepRow.first(s.no()), "to", StepRow.first(s.no() + 1)));
+                        t.alter("delete from SpaceRow where id = :id", Map.of("id", id));
                       }));
     }
-    ledger.keep(
-        session ->
-            session
-                .createMutationQuery("delete from ProjectRow where id = :id")
-                .setParameter("id", project)
-                .executeUpdate());
+    ledger.keep(t -> t.alter("delete from ProjectRow where id = :id", Map.of("id", project)));
   }
 
   private SpaceName inserted(String project, String name, Space space) {
     String id = newId();
-    ledger.keep(session -> insert(session, id, project, name, space));
+    ledger.keep(t -> insert(t, id, project, name, space));
     return new SpaceName(id, name, space.pieces().size(), Instant.now().toString());
   }
 
   private static void insert(
-      StatelessSession session, String id, String project, String name, Space space) {
-    insert(session, id, project, name, space, space.pieces().isEmpty() ? 0 : 1);
+      Journal.Transaction t, String id, String project, String name, Space space) {
+    insert(t, id, project, name, space, space.pieces().isEmpty() ? 0 : 1);
   }
 
   private static void insert(
-      StatelessSession session,
-      String id,
-      String project,
-      String name,
-      Space space,
-      long revision) {
-    session.insert(new SpaceRow(id, project, name, space.shell(), revision));
+      Journal.Transaction t, String id, String project, String name, Space space, long revision) {
+    t.insert(new SpaceRow(id, project, name, space.shell(), revision));
     Space bare = Space.of(space.shell(), Filing.PLAIN, List.of(), space.shapes());
-    FilingRows.write(session, id, new Change(bare.differences(space)));
+    FilingRows.write(t, id, new Change(bare.differences(space)));
     for (Piece p : space.pieces()) {
-      session.insert(new PieceRow(id, space.ordered(p.id())));
+      t.insert(new PieceRow(id, space.ordered(p.id())));
     }
   }
 
@@ -332,16 +307,13 @@ public class ProjectStore {
     store.asideAnew(List.of(id));
   }
 
-  private void alter(String how, String id, Object value) {
+  private void alter(String how, String id, @Nullable Object value) {
     ledger.keep(
-        session -> {
-          var query = session.createMutationQuery(how).setParameter("id", id);
-          if (value instanceof String text) {
-            query.setParameter("value", text);
-          } else {
-            query.setParameter("value", (Instant) value, Instant.class);
-          }
-          query.executeUpdate();
+        t -> {
+          Map<String, Object> values = new HashMap<>();
+          values.put("id", id);
+          values.put("value", value); // none is a value, too
+          t.alter(how, values);
         });
   }
 }

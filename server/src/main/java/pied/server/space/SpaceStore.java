@@ -31,7 +31,7 @@ import pied.core.space.Space;
 import pied.core.space.Validity;
 import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
-import pied.core.units.Said;
+import pied.core.units.Message;
 import pied.server.space.ProposalWire.SayRequest;
 import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.By;
@@ -43,6 +43,7 @@ import pied.server.space.SpaceWire.GoRequest;
 import pied.server.space.SpaceWire.HistoryView;
 import pied.server.space.SpaceWire.SpaceView;
 import pied.server.space.SpaceWire.StepRequest;
+import pied.server.store.Journal;
 import pied.server.store.Ledger;
 import pied.server.store.Missing;
 
@@ -91,7 +92,7 @@ public class SpaceStore {
   private final Rows.Pieces pieces;
   private final FilingRows filing;
   private final Rows.Steps steps;
-  private final Ledger ledger;
+  private final Journal journal;
   private final Shapes shapes;
   private final long idle;
   private final Writing writing;
@@ -109,6 +110,7 @@ public class SpaceStore {
       Rows.Pieces pieces,
       FilingRows filing,
       Rows.Steps steps,
+      Journal journal,
       Ledger ledger,
       Shapes shapes,
       @Value("${pied.idle:600}") long idle) {
@@ -116,11 +118,12 @@ public class SpaceStore {
     this.pieces = pieces;
     this.filing = filing;
     this.steps = steps;
-    this.ledger = ledger;
+    this.journal = journal;
     this.shapes = shapes;
     this.idle = idle;
-    Acts acts = new Acts(this::open, id -> from(spaces.findById(id).orElseThrow()), steps, ledger);
-    writing = new Writing(acts, this::open, spaces, steps);
+    Acts acts =
+        new Acts(this::open, id -> from(spaces.findById(id).orElseThrow()), journal, ledger);
+    writing = new Writing(acts, this::open, spaces, journal);
   }
 
   /**
@@ -372,14 +375,15 @@ public class SpaceStore {
     List<Deed> deeds = new ArrayList<>();
     for (Rows.Steps.DoneStep d : rows.subList(0, Math.min(PAGE, rows.size()))) {
       // what was done before words were kept is read off what it changed
-      String words =
+      Message words =
           d.getWords() != null
-              ? d.getWords()
-              : InWords.of(steps.findById(d.getId()).orElseThrow().change(), now.space(), null);
+              ? StoredWords.read(d.getWords())
+              : InWords.of(
+                  journal.find(StepRow.class, d.getId()).orElseThrow().change(), now.space(), null);
       deeds.add(
           new Deed(
               StepRow.n(d.getId()),
-              Said.in(words, unit),
+              words.in(unit),
               d.getWho() == null ? "" : d.getWho(),
               d.getDoneIn() == null ? "" : d.getDoneIn(),
               d.getMadeAt().toString(),

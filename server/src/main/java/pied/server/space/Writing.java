@@ -32,6 +32,7 @@ import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.GoRequest;
 import pied.server.space.SpaceWire.StepRequest;
+import pied.server.store.Journal;
 
 /** What requests do to spaces: edits, sentences, and ways through the history. */
 final class Writing {
@@ -44,13 +45,13 @@ final class Writing {
   private final Acts acts;
   private final Function<String, OpenSpace> open;
   private final Rows.Spaces spaces;
-  private final Rows.Steps steps;
+  private final Journal journal;
 
-  Writing(Acts acts, Function<String, OpenSpace> open, Rows.Spaces spaces, Rows.Steps steps) {
+  Writing(Acts acts, Function<String, OpenSpace> open, Rows.Spaces spaces, Journal journal) {
     this.acts = acts;
     this.open = open;
     this.spaces = spaces;
-    this.steps = steps;
+    this.journal = journal;
   }
 
   /** Makes edits: all of them, or none; and takes out of another space what was cut there. */
@@ -155,7 +156,7 @@ final class Writing {
       return Writing::newId;
     }
     if (given.size() > MOST_IDS || Set.copyOf(given).size() < given.size()) {
-      throw new Refusal("Up to " + MOST_IDS + " ids are given, none of them twice.");
+      throw new Refusal("Up to {} ids are given, none of them twice.", MOST_IDS);
     }
     given.forEach(Validity::id);
     return Ids.again(given, Writing::newId);
@@ -251,6 +252,6 @@ final class Writing {
 
   private Change change(SpaceHistory head, long key) {
     Change change = head.underWay(key);
-    return change != null ? change : steps.findById(key).orElseThrow().change();
+    return change != null ? change : journal.find(StepRow.class, key).orElseThrow().change();
   }
 }

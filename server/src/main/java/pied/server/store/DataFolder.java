@@ -1,12 +1,8 @@
 package pied.server.store;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
-import java.nio.channels.OverlappingFileLockException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,19 +10,12 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 
 /**
  * The folder with everything that is kept: for its owner alone, looked at before it is used. What
@@ -53,27 +42,23 @@ public final class DataFolder {
       PosixFilePermissions.fromString("rwx------");
   private static final Set<PosixFilePermission> FILE = PosixFilePermissions.fromString("rw-------");
 
-  /** Files up to this are read through before they are used, bytes. */
-  private static final long READ_THROUGH = 64L << 20;
-
-  /** H2: it would have to be written. */
-  private static final int READ_ONLY = 90097;
-
-  static final String QUIETLY = ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0";
-
-  static final String STORE = "pied.mv.db";
   private static final String COPIES = "copies";
   private static final String OPENED = "opened";
   private static final String OPENING = "opening";
 
   private final Path folder;
+  private final JournalFile file;
 
-  public DataFolder(Path folder) {
+  /**
+   * @param file how the store in it is looked at
+   */
+  public DataFolder(Path folder, JournalFile file) {
     this.folder = folder.toAbsolutePath().normalize();
+    this.file = file;
   }
 
   Path store() {
-    return folder.resolve(STORE);
+    return folder.resolve(file.name());
   }
 
   Path copies() {
@@ -83,11 +68,6 @@ public final class DataFolder {
   /** What is in passing. */
   public Path work() {
     return folder.resolve("work");
-  }
-
-  static String url(Path store, String options) {
-    String path = store.toString();
-    return "jdbc:h2:file:" + path.substring(0, path.length() - ".mv.db".length()) + options;
   }
 
   /**
@@ -168,14 +148,7 @@ public final class DataFolder {
     if (!Files.exists(store())) {
       return;
     }
-    boolean free;
-    try (FileChannel c = FileChannel.open(store(), StandardOpenOption.WRITE);
-        FileLock lock = c.tryLock()) {
-      free = lock != null;
-    } catch (OverlappingFileLockException e) {
-      free = false;
-    }
-    if (!free) {
+    if (!file.free(store())) {
       throw new Unusable(
           "Pied is running already with the data folder "
               + folder
@@ -200,74 +173,9 @@ public final class DataFolder {
       }
       return;
     }
-    if (Files.size(store()) == 0) {
-      throw damaged("is empty");
-    }
-    if (!begins(store())) {
-      throw damaged("is damaged: it does not begin as it should");
-    }
-    boolean small = Files.size(store()) <= READ_THROUGH;
-    // what H2 cannot make sense of it takes for empty and writes over: it is shown a copy, or only
-    // lets it read
-    Path shown = small ? work().resolve("looked-at.mv.db") : store();
-    try {
-      if (small) {
-        Files.copy(store(), shown);
-      }
-      read(url(shown, QUIETLY + (small ? "" : ";ACCESS_MODE_DATA=r")), small);
-    } catch (SQLException e) {
-      if (e.getErrorCode() == READ_ONLY) {
-        return; // it was killed and has something to undo first
-      }
-      throw damaged("is damaged: parts of it cannot be read");
-    } finally {
-      if (small) {
-        Files.deleteIfExists(shown);
-      }
-    }
-  }
-
-  private static boolean begins(Path store) throws IOException {
-    try (InputStream in = Files.newInputStream(store)) {
-      // two blocks, each with the header; one may have been torn by a power cut
-      byte[] two = in.readNBytes(8192);
-      String text = new String(two, StandardCharsets.ISO_8859_1);
-      return text.startsWith("H:2,") || text.length() > 4100 && text.startsWith("H:2,", 4096);
-    }
-  }
-
-  /**
-   * Opens a store and counts its pieces.
-   *
-   * @param all whether every row is read
-   */
-  static long read(String url, boolean all) throws SQLException {
-    try (Connection c = DriverManager.getConnection(url, "pied", "");
-        Statement s = c.createStatement()) {
-      List<String> tables = new ArrayList<>();
-      try (ResultSet r =
-          s.executeQuery(
-              "select table_name from information_schema.tables where table_schema = 'PUBLIC'")) {
-        while (r.next()) {
-          tables.add(r.getString(1));
-        }
-      }
-      if (!tables.contains("SPACE")) {
-        throw new SQLException("There is nothing in it");
-      }
-      long pieces = 0;
-      s.setFetchSize(1000);
-      for (String t : tables) {
-        String what = all ? "*" : "count(*)";
-        try (ResultSet r = s.executeQuery("select " + what + " from \"" + t + "\"")) {
-          while (r.next()) {
-            pieces += all && t.equals("PIECE") ? 1 : 0;
-          }
-        }
-      }
-      return pieces;
-    } catch (IllegalStateException e) { // H2 of what it cannot make sense of
-      throw new SQLException(e);
+    Optional<String> damage = file.damage(store(), work());
+    if (damage.isPresent()) {
+      throw damaged(damage.get());
     }
   }
 
@@ -314,27 +222,12 @@ public final class DataFolder {
               ? "There are no copies in " + copies() + "."
               : "There is no copy of “" + day + "”; there are: " + String.join(", ", days) + ".");
     }
-    Path fresh = unpack(copy, work());
+    Path fresh = file.restore(copy, work());
     if (Files.exists(store())) {
       String stamp = java.time.LocalDateTime.now().withNano(0).toString().replace(":", "");
       Files.move(store(), folder.resolve("before-restore-" + stamp + ".mv.db"));
     }
     Files.move(fresh, store(), StandardCopyOption.ATOMIC_MOVE);
     own(store(), FILE);
-  }
-
-  /** The store out of a copy. */
-  static Path unpack(Path copy, Path into) throws IOException {
-    Files.createDirectories(into);
-    try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(copy))) {
-      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
-        if (e.getName().endsWith(".mv.db")) {
-          Path out = Files.createTempFile(into, "copy", ".mv.db");
-          Files.copy(zip, out, StandardCopyOption.REPLACE_EXISTING);
-          return out;
-        }
-      }
-    }
-    throw new IOException("There is no store in " + copy);
   }
 }

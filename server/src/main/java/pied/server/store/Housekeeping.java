@@ -6,15 +6,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
-import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -43,9 +39,8 @@ public class Housekeeping {
 
   private final Ledger ledger;
   private final List<Past> past;
-  private final DataSource source;
+  private final Journal journal;
   private final DataFolder folder;
-  private final boolean file;
   private final long quiet;
   private long copied = -1;
   private long packed = -1;
@@ -57,22 +52,21 @@ public class Housekeeping {
   Housekeeping(
       Ledger ledger,
       List<Past> past,
-      DataSource source,
+      Journal journal,
+      JournalFile file,
       @Value("${pied.data}") String folder,
-      @Value("${spring.datasource.url}") String url,
       @Value("${pied.quiet:20}") long quiet) {
     this.quiet = 1000 * quiet;
     this.ledger = ledger;
     this.past = past;
-    this.source = source;
-    this.folder = new DataFolder(Path.of(folder));
-    file = url.startsWith("jdbc:h2:file:");
+    this.journal = journal;
+    this.folder = new DataFolder(Path.of(folder), file);
   }
 
   /** Before anybody is answered. */
   @PostConstruct
   void opened() {
-    if (file) {
+    if (journal.inFile()) {
       folder.opened();
     }
   }
@@ -82,7 +76,7 @@ public class Housekeeping {
       initialDelayString = "${pied.tidy:30}",
       timeUnit = TimeUnit.SECONDS)
   void tidy() {
-    if (!file || ledger.trouble() != null || ledger.quiet() < quiet) {
+    if (!journal.inFile() || ledger.trouble() != null || ledger.quiet() < quiet) {
       return;
     }
     try {
@@ -92,7 +86,7 @@ public class Housekeeping {
       }
       pack();
       copy(LocalDate.now());
-    } catch (IOException | SQLException | RuntimeException e) {
+    } catch (IOException | RuntimeException e) {
       LOG.warn("Housekeeping did not get through: {}", e.getMessage());
     }
   }
@@ -105,16 +99,14 @@ public class Housekeeping {
   // ---- packing
 
   /** Packs the file, until somebody goes on working. */
-  int pack() throws SQLException {
+  int pack() throws IOException {
     long forced = ledger.forced();
     if (forced == packed) {
       return 0;
     }
-    try (Connection c = source.getConnection()) {
-      int steps = Packing.pack(c, () -> ledger.forced() == forced);
-      packed = ledger.forced() == forced ? forced : packed;
-      return steps;
-    }
+    int steps = journal.pack(() -> ledger.forced() == forced);
+    packed = ledger.forced() == forced ? forced : packed;
+    return steps;
   }
 
   // ---- copies
@@ -123,7 +115,7 @@ public class Housekeeping {
    * Makes a copy of this day, if there is none of it yet and something was written since the last;
    * it counts only once it could be opened and read.
    */
-  void copy(LocalDate day) throws IOException, SQLException {
+  void copy(LocalDate day) throws IOException {
     Path copy = folder.copies().resolve(day + ".zip");
     if (Files.exists(copy) || ledger.forced() == copied) {
       return;
@@ -132,17 +124,11 @@ public class Housekeeping {
     Files.createDirectories(folder.copies());
     Path part = folder.copies().resolve(day + ".part");
     Files.deleteIfExists(part);
-    try (Connection c = source.getConnection();
-        Statement s = c.createStatement()) {
-      s.execute("backup to '" + part.toString().replace("'", "''") + "'");
-    }
-    Path unpacked = DataFolder.unpack(part, folder.work());
     try {
-      DataFolder.read(DataFolder.url(unpacked, DataFolder.QUIETLY), true);
+      journal.copy(part, folder.work());
       Files.move(part, copy, StandardCopyOption.ATOMIC_MOVE);
       copied = forced;
     } finally {
-      Files.deleteIfExists(unpacked);
       Files.deleteIfExists(part);
     }
     List<Path> all = folder.goodCopies();
@@ -157,14 +143,13 @@ public class Housekeeping {
   @PreDestroy
   void close() throws InterruptedException {
     ledger.close();
-    if (!file || ledger.trouble() != null) {
+    if (!journal.inFile() || ledger.trouble() != null) {
       return;
     }
     try {
-      // with it the connection ends too; nobody gives it back
-      source.getConnection().createStatement().execute("shutdown compact");
+      journal.close();
       folder.opened();
-    } catch (SQLException | RuntimeException e) {
+    } catch (IOException | RuntimeException e) {
       LOG.warn("The file was not packed: {}", e.getMessage());
     }
   }

@@ -1,18 +1,10 @@
 package pied.server.store;
 
-import com.zaxxer.hikari.HikariDataSource;
 import jakarta.annotation.PreDestroy;
-import jakarta.persistence.EntityManagerFactory;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.SQLException;
-import java.sql.SQLTransientException;
-import java.sql.Statement;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -20,12 +12,8 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
-import javax.sql.DataSource;
-import org.hibernate.SessionFactory;
-import org.hibernate.StatelessSession;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -43,20 +31,12 @@ public class Ledger {
   /** At most so many in one transaction. */
   private static final int TOGETHER = 200;
 
-  private static final int BATCH = 100;
-
-  /**
-   * What H2 says when its file is at fault: a general error, not readable or writable, corrupt (two
-   * kinds), closed (two kinds), object closed.
-   */
-  private static final Set<Integer> FILE = Set.of(50000, 90028, 90030, 90031, 90098, 90121, 90007);
-
   /** Something to write. */
   public interface Entry {
     /** Whether it still makes sense: what it builds on was kept. */
     boolean stands();
 
-    void write(StatelessSession session);
+    void write(Journal.Transaction t);
 
     /** It is on the disk. */
     void kept();
@@ -65,10 +45,7 @@ public class Ledger {
     void lost(NotKept why);
   }
 
-  private final SessionFactory sessions;
-  private final DataSource source;
-  private final Path folder;
-  private final long reserve;
+  private final Journal journal;
   private final BlockingQueue<Entry> waiting = new LinkedBlockingQueue<>();
   private final AtomicLong forced = new AtomicLong();
   private final Thread hand;
@@ -76,20 +53,8 @@ public class Ledger {
   private volatile boolean over;
   private volatile long quietSince = System.nanoTime();
 
-  /**
-   * @param folder the data are in
-   * @param reserve room that is left free on its disk, MB: H2 needs some to end a write, and to
-   *     close the file
-   */
-  Ledger(
-      EntityManagerFactory entities,
-      DataSource source,
-      @Value("${pied.data}") String folder,
-      @Value("${pied.reserve:48}") long reserve) {
-    this.sessions = entities.unwrap(SessionFactory.class);
-    this.source = source;
-    this.folder = Path.of(folder);
-    this.reserve = reserve << 20;
+  Ledger(Journal journal) {
+    this.journal = journal;
     hand = new Thread(this::run, "ledger");
     hand.start();
   }
@@ -112,7 +77,7 @@ public class Ledger {
    *
    * @throws NotKept if it cannot be
    */
-  public void keep(Consumer<StatelessSession> how) {
+  public void keep(Consumer<Journal.Transaction> how) {
     CompletableFuture<Void> done = new CompletableFuture<>();
     keep(
         new Entry() {
@@ -122,8 +87,8 @@ public class Ledger {
           }
 
           @Override
-          public void write(StatelessSession session) {
-            how.accept(session);
+          public void write(Journal.Transaction t) {
+            how.accept(t);
           }
 
           @Override
@@ -204,18 +169,19 @@ public class Ledger {
       return;
     }
     try {
-      room();
-      write(session -> good.forEach(e -> e.write(session)));
-    } catch (RuntimeException | Error e) {
-      if (good.size() > 1 && !broken(e)) { // one of them is at fault: each for itself
-        good.forEach(g -> all(List.of(g)));
-        return;
+      write(good.stream().<Consumer<Journal.Transaction>>map(e -> e::write).toList());
+    } catch (NotKept e) {
+      LOG.warn("{}", e.getMessage());
+      trouble = e;
+      good.forEach(g -> g.lost(e));
+      return;
+    } catch (RuntimeException | Error e) { // one of them is at fault
+      if (good.size() > 1) {
+        good.forEach(g -> all(List.of(g))); // each for itself
+      } else {
+        LOG.error("Something could not be kept", e);
+        good.get(0).lost(new NotKept("It could not be saved; the log says more.", false, e));
       }
-      NotKept why = why(e);
-      if (broken(e)) {
-        fall(why);
-      }
-      good.forEach(g -> g.lost(why));
       return;
     }
     for (Entry e : good) {
@@ -228,119 +194,25 @@ public class Ledger {
     quietSince = System.nanoTime();
   }
 
-  /** Whether the file itself is at fault, and not what was to be written. */
-  private static boolean broken(Throwable e) {
-    for (Throwable t = e; t != null; t = t.getCause()) {
-      boolean file = t instanceof SQLException s && FILE.contains(s.getErrorCode());
-      if (file || t instanceof NotKept || t instanceof SQLTransientException) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private void write(Consumer<StatelessSession> how) {
-    try (StatelessSession session = sessions.openStatelessSession()) {
-      session.setJdbcBatchSize(BATCH);
-      session.beginTransaction();
-      try {
-        how.accept(session);
-        session.getTransaction().commit();
-      } catch (RuntimeException | Error e) {
-        rollBack(session);
-        throw e;
-      }
-      session.doWork(Ledger::force);
-      forced.incrementAndGet();
-    }
-  }
-
-  private static void rollBack(StatelessSession session) {
-    try {
-      session.getTransaction().rollback();
-    } catch (RuntimeException e) {
-      LOG.debug("Nothing to roll back: {}", e.getMessage());
-    }
-  }
-
-  /** Writes what is in H2's memory and forces it onto the disk. */
-  private static void force(Connection c) throws SQLException {
-    try (Statement s = c.createStatement()) {
-      s.execute("checkpoint sync");
-    }
-  }
-
-  private void room() {
-    long free;
-    try {
-      free = Files.exists(folder) ? Files.getFileStore(folder).getUsableSpace() : Long.MAX_VALUE;
-    } catch (IOException e) {
-      LOG.warn("How much room there is on the disk cannot be told: {}", e.getMessage());
-      return;
-    }
-    if (free < reserve) {
-      throw full(null);
-    }
-  }
-
-  private NotKept full(Throwable cause) {
-    return new NotKept(
-        "The disk is full, so nothing can be saved. Make room on the disk that holds "
-            + folder.toAbsolutePath().normalize()
-            + " ("
-            + (reserve >> 20)
-            + " MB at least); Pied goes on by itself.",
-        true,
-        cause);
-  }
-
-  private NotKept why(Throwable e) {
-    for (Throwable t = e; t != null; t = t.getCause()) {
-      String m = String.valueOf(t.getMessage());
-      if (t instanceof NotKept n) {
-        return n;
-      }
-      if (m.contains("No space left") || m.contains("quota exceeded")) {
-        return full(e);
-      }
-    }
-    LOG.error("Something could not be kept", e);
-    return new NotKept(
-        "It could not be saved: the file in "
-            + folder.toAbsolutePath().normalize()
-            + " cannot be written. Pied tries again by itself; the log says more.",
-        false,
-        e);
-  }
-
-  private void fall(NotKept why) {
-    LOG.warn("{}", why.getMessage());
-    // after a failed write H2 closes the file; a fresh connection opens it at its last whole state
-    if (source instanceof HikariDataSource h && h.getHikariPoolMXBean() != null) {
-      h.getHikariPoolMXBean().softEvictConnections();
-    }
-    trouble = why;
+  private void write(List<? extends Consumer<Journal.Transaction>> all) {
+    journal.append(all);
+    forced.incrementAndGet();
   }
 
   /** Whether it can be written again. */
   private void probe() {
     try {
-      room();
-      write(
-          s ->
-              s.createNativeMutationQuery(
-                      "merge into mark (name, said) key (name) values ('tried', :said)")
-                  .setParameter("said", java.time.Instant.now().toString())
-                  .executeUpdate());
+      write(List.of(t -> mark(t, "tried", Instant.now().toString())));
       trouble = null;
       LOG.warn("It can be saved again.");
-    } catch (RuntimeException e) {
-      NotKept why = why(e);
-      if (source instanceof HikariDataSource h && h.getHikariPoolMXBean() != null) {
-        h.getHikariPoolMXBean().softEvictConnections();
-      }
-      trouble = why;
+    } catch (NotKept e) {
+      trouble = e;
     }
+  }
+
+  private static void mark(Journal.Transaction t, String name, String said) {
+    t.alter("delete from MarkRow where name = :name", Map.of("name", name));
+    t.insert(new MarkRow(name, said));
   }
 
   /** Writes what waits; nothing is taken any more. */

@@ -17,4 +17,9 @@ public class MarkRow {
     this.name = name;
     this.said = said;
   }
+
+  /** What is remembered. */
+  public String said() {
+    return said;
+  }
 }

@@ -171,7 +171,7 @@ public class Supply {
     String t = token();
     SupplierClient.Ware ware = asked(() -> client.ware(t, id));
     if (ware.bytes() > LARGEST) {
-      throw new Refusal(ware.name() + " is larger than " + (LARGEST >> 20) + " MB.");
+      throw new Refusal("{} is larger than {} MB.", ware.name(), LARGEST >> 20);
     }
     synchronized (this) {
       String key = project + "/" + ware.id();

@@ -24,6 +24,8 @@ import pied.core.piece.Shapes;
 import pied.core.register.Tools;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
+import pied.core.units.Refusal;
 import pied.server.Given;
 import pied.server.http.Problems;
 
@@ -85,12 +87,15 @@ class MeasuringControllerTest {
   @Test
   void whatCanBeDoneInsteadComesWithTheRefusal() throws Exception {
     Offer offer = new Offer("Stretch it anyway", List.of(Given.put("c", "stool", 1, 1)));
-    Declined no = new Declined("It comes in one size only.", List.of(offer));
+    Declined no =
+        new Declined(new Refusal("It comes in {} only.", Message.length(0.4)), List.of(offer));
     when(store.edit(org.mockito.ArgumentMatchers.any(), org.mockito.ArgumentMatchers.any()))
         .thenThrow(no);
     sent("/edits", "{'edits':[{'do':'settle','pieces':['b']}]}")
         .andExpect(status().isUnprocessableEntity())
-        .andExpect(jsonPath("$.detail").value("It comes in one size only."))
+        .andExpect(jsonPath("$.detail").value("It comes in 0.40 m only."))
+        .andExpect(jsonPath("$.properties.code").value("It comes in {} only."))
+        .andExpect(jsonPath("$.properties.arguments[0]").value("0.40 m"))
         .andExpect(jsonPath("$.properties.offers[0].words").value("Stretch it anyway"));
   }
 }

@@ -55,6 +55,8 @@ import pied.core.tool.ring.RingRule;
 import pied.core.tool.row.RowRule;
 import pied.core.tool.scatter.ScatterRule;
 import pied.core.tool.trail.TrailRule;
+import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.FilingView;
 import pied.server.store.Json;
@@ -171,6 +173,24 @@ class StoredTest {
 
   private static JsonNode text(byte[] packed) throws Exception {
     return JSON.readTree(new InflaterInputStream(new ByteArrayInputStream(packed)));
+  }
+
+  @Test
+  void wordsAreReadInAnyUnitHoweverLongAgoTheyWereKept() {
+    Message moved =
+        Message.of(
+            "Moved {}{}",
+            "Stool {} 2",
+            Message.join(", ", List.of(Message.length(0.25), Message.bare(1e-7))));
+    Message read = StoredWords.read(StoredWords.write(moved));
+    for (LengthUnit unit : LengthUnit.values()) {
+      assertThat(read.in(unit)).isEqualTo(moved.in(unit));
+    }
+    String earlier = "Sized Stool to \uE000b0.4\uE001 × \uE000b0.4\uE001 × \uE000l0.45\uE001";
+    assertThat(StoredWords.read(earlier).in(LengthUnit.CM))
+        .isEqualTo("Sized Stool to 40.0 × 40.0 × 45.0 cm");
+    assertThat(StoredWords.read("Put in \uE000lhalf\uE001 {}").in(LengthUnit.M))
+        .isEqualTo("Put in \uE000lhalf\uE001 {}");
   }
 
   @Test

@@ -30,6 +30,7 @@ import pied.core.piece.Piece;
 import pied.core.space.Shell;
 import pied.core.tool.turn.Turn;
 import pied.server.PiedApplication;
+import pied.server.h2.H2File;
 import pied.server.imports.ArticleRow;
 import pied.server.space.OldPieces;
 import pied.server.space.SpaceStore;
@@ -64,7 +65,7 @@ class DataFolderTest {
   }
 
   private ConfigurableApplicationContext start() {
-    new DataFolder(folder).prepare("");
+    new DataFolder(folder, new H2File()).prepare("");
     SpringApplication app = new SpringApplication(PiedApplication.class);
     app.setWebApplicationType(WebApplicationType.SERVLET);
     return app.run(
@@ -132,7 +133,7 @@ class DataFolderTest {
       assertThat(read.getLoadCount()).isEqualTo(1);
       store.edit(tea, new EditRequest("kept", null, "m", List.of(turn(31))));
     }
-    assertThat(Files.size(folder.resolve(DataFolder.STORE))).isLessThan(200_000);
+    assertThat(Files.size(folder.resolve(new H2File().name()))).isLessThan(200_000);
     try (ConfigurableApplicationContext app = start()) { // and once more, as of now
       SpaceStore store = app.getBean(SpaceStore.class);
       assertThat(store.space(tea).piece("stool").turn()).isEqualTo(31);
@@ -189,7 +190,7 @@ class DataFolderTest {
         h.copy(day.plusDays(i));
       }
       h.copy(day.plusDays(20)); // nothing is new
-      assertThat(new DataFolder(folder).goodCopies())
+      assertThat(new DataFolder(folder, new H2File()).goodCopies())
           .extracting(DataFolder::day)
           .containsExactly(
               "2026-01-03",
@@ -199,13 +200,15 @@ class DataFolderTest {
               "2026-01-07",
               "2026-01-08",
               "2026-01-09");
-      assertThat(Files.list(new DataFolder(folder).work()).filter(p -> p.toString().endsWith("db")))
+      assertThat(
+              Files.list(new DataFolder(folder, new H2File()).work())
+                  .filter(p -> p.toString().endsWith("db")))
           .isEmpty();
     }
-    assertThatThrownBy(() -> new DataFolder(folder).prepare("2026-01-01"))
+    assertThatThrownBy(() -> new DataFolder(folder, new H2File()).prepare("2026-01-01"))
         .isInstanceOf(DataFolder.Unusable.class)
         .hasMessageContaining("2026-01-03, 2026-01-04");
-    new DataFolder(folder).prepare("2026-01-05");
+    new DataFolder(folder, new H2File()).prepare("2026-01-05");
     try (ConfigurableApplicationContext app = start()) {
       assertThat(app.getBean(SpaceStore.class).space(tea).piece("stool").turn()).isEqualTo(50);
     }
@@ -217,7 +220,7 @@ class DataFolderTest {
 
   private void refused(String... words) {
     byte[] before = read();
-    assertThatThrownBy(() -> new DataFolder(folder).prepare(""))
+    assertThatThrownBy(() -> new DataFolder(folder, new H2File()).prepare(""))
         .isInstanceOf(DataFolder.Unusable.class)
         .satisfies(e -> assertThat(e.getMessage()).contains(words).hasSizeLessThan(600));
     assertThat(read()).as("left as it is").isEqualTo(before);
@@ -225,7 +228,7 @@ class DataFolderTest {
 
   private byte[] read() {
     try {
-      Path p = folder.resolve(DataFolder.STORE);
+      Path p = folder.resolve(new H2File().name());
       return Files.exists(p) ? Files.readAllBytes(p) : new byte[0];
     } catch (IOException e) {
       throw new IllegalStateException(e);
@@ -234,14 +237,14 @@ class DataFolderTest {
 
   @Test
   void whatIsDamagedIsSaidInWordsLeftAsItIsAndTheLastGoodCopyOffered() throws Exception {
-    Path file = folder.resolve(DataFolder.STORE);
+    Path file = folder.resolve(new H2File().name());
     byte[] whole = read();
     byte[] early = whole.clone(); // of a version that left no mark
     java.util.Arrays.fill(early, 8192, early.length, (byte) 7);
     Files.write(file, early);
     refused("cannot be read");
     Files.write(file, whole);
-    DataFolder good = new DataFolder(folder);
+    DataFolder good = new DataFolder(folder, new H2File());
     good.prepare("");
     good.opened();
     Files.write(file, new byte[0]);
@@ -265,18 +268,18 @@ class DataFolderTest {
 
   @Test
   void aFirstStartThatWasInterruptedBeginsAnew(@TempDir Path fresh) throws Exception {
-    DataFolder f = new DataFolder(fresh);
+    DataFolder f = new DataFolder(fresh, new H2File());
     f.prepare("");
-    Files.write(fresh.resolve(DataFolder.STORE), new byte[] {'H', ':', '2', ','});
+    Files.write(fresh.resolve(new H2File().name()), new byte[] {'H', ':', '2', ','});
     f.prepare("");
-    assertThat(fresh.resolve(DataFolder.STORE)).doesNotExist();
-    Files.write(fresh.resolve(DataFolder.STORE), read());
+    assertThat(fresh.resolve(new H2File().name())).doesNotExist();
+    Files.write(fresh.resolve(new H2File().name()), read());
     f.opened();
     f.prepare("");
-    assertThat(fresh.resolve(DataFolder.STORE)).exists();
+    assertThat(fresh.resolve(new H2File().name())).exists();
     Files.createFile(fresh.resolve("opening")); // it came back after a power cut
     f.prepare("");
-    assertThat(fresh.resolve(DataFolder.STORE)).exists();
+    assertThat(fresh.resolve(new H2File().name())).exists();
   }
 
   @Test
@@ -287,15 +290,15 @@ class DataFolderTest {
           .isEqualTo("rwx------");
       assertThat(
               PosixFilePermissions.toString(
-                  Files.getPosixFilePermissions(folder.resolve(DataFolder.STORE))))
+                  Files.getPosixFilePermissions(folder.resolve(new H2File().name()))))
           .isEqualTo("rw-------");
-      assertThatThrownBy(() -> new DataFolder(folder).prepare(""))
+      assertThatThrownBy(() -> new DataFolder(folder, new H2File()).prepare(""))
           .hasMessageContaining("running already with the data folder");
     }
     // what a killed process left behind goes at the next start
-    Path left = new DataFolder(folder).work().resolve("tomcat/left");
+    Path left = new DataFolder(folder, new H2File()).work().resolve("tomcat/left");
     Files.createDirectories(left);
-    new DataFolder(folder).prepare("");
+    new DataFolder(folder, new H2File()).prepare("");
     assertThat(left).doesNotExist();
   }
 }

@@ -34,6 +34,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.tool.turn.Turn;
 import pied.server.Given;
+import pied.server.h2.FaultyFiles;
 import pied.server.space.ProjectStore;
 import pied.server.space.Rows;
 import pied.server.space.SpaceStore;
@@ -64,7 +65,7 @@ class LedgerTest {
   @Autowired private Ledger ledger;
   @Autowired private LedgerHealth health;
   @Autowired private EntityManagerFactory entities;
-  @Autowired private javax.sql.DataSource source;
+  @Autowired private Journal journal;
   private String room;
 
   @BeforeEach
@@ -165,10 +166,7 @@ class LedgerTest {
     Map<String, Double> acknowledged = Map.of("s3", store.space(room).piece("s3").turn());
     long before = Files.size(folder.resolve("pied.mv.db"));
     FaultyFiles.watch(new Random(5));
-    int steps;
-    try (Connection c = source.getConnection()) {
-      steps = Packing.pack(c, () -> true);
-    }
+    int steps = journal.pack(() -> true);
     List<byte[]> disks = FaultyFiles.seen();
     assertThat(steps).isPositive();
     assertThat(disks).hasSizeGreaterThan(2);
@@ -182,9 +180,13 @@ class LedgerTest {
     turn("after");
   }
 
+  private static String url(Path file) {
+    return "jdbc:h2:file:" + file.toString().replace(".mv.db", "");
+  }
+
   private Map<String, Double> turns(Path file) throws Exception {
     Map<String, Double> turns = new HashMap<>();
-    try (Connection c = DriverManager.getConnection(DataFolder.url(file, ""), "pied", "");
+    try (Connection c = DriverManager.getConnection(url(file), "pied", "");
         Statement s = c.createStatement();
         ResultSet rows =
             s.executeQuery("select id, turn from piece where space_id = '" + room + "'")) {

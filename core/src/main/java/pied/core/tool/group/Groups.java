@@ -106,7 +106,7 @@ final class Groups {
     for (Group g : session.filing().groups()) {
       if (session.filing().about(g.id()).size() > Group.DEEPEST) {
         throw new Refusal(
-            "Groups go up to " + Group.DEEPEST + " deep into one another; dissolve one first.");
+            "Groups go up to {} deep into one another; dissolve one first.", Group.DEEPEST);
       }
     }
   }

@@ -26,10 +26,9 @@ public record IntoGroup(List<String> pieces, @Nullable String group) implements 
       for (String around : session.filing().about(into.id())) {
         if (parts.groups().contains(around)) {
           throw new Refusal(
-              "The group "
-                  + session.filing().group(around).name()
-                  + " cannot be put into "
-                  + (around.equals(into.id()) ? "itself." : into.name() + ", which is in it."));
+              "The group {} cannot be put into {}",
+              session.filing().group(around).name(),
+              around.equals(into.id()) ? "itself." : into.name() + ", which is in it.");
         }
       }
     }

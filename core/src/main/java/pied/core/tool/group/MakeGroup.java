@@ -27,8 +27,7 @@ public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable Stri
     List<String> ids = session.chosen(pieces);
     String common = Groups.common(session, ids);
     if (common != null && session.space().members(common).size() == ids.size()) {
-      throw new Refusal(
-          "These are the group " + session.filing().group(common).name() + " already.");
+      throw new Refusal("These are the group {} already.", session.filing().group(common).name());
     }
     Groups.Parts parts = Groups.parts(session, ids, common);
     if (parts.groups().size() + parts.pieces().size() < 2) {
@@ -36,7 +35,7 @@ public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable Stri
     }
     String own = id == null ? session.newId() : Validity.id(id);
     if (session.filing().group(own) != null || session.space().has(own)) {
-      throw new Refusal("There is something with the id “" + own + "” already.");
+      throw new Refusal("There is something with the id “{}” already.", own);
     }
     String called = name == null ? Groups.freeName(session, "Group") : Text.name("A group", name);
     session.file(session.filing().with(new Group(own, called, common)));

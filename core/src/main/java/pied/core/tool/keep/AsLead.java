@@ -89,8 +89,7 @@ public record AsLead(
       }
     }
     if (!any) {
-      throw new Refusal(
-          p.name() + " has no part that is finished like one of " + lead.name() + ".");
+      throw new Refusal("{} has no part that is finished like one of {}.", p.name(), lead.name());
     }
     return p.withFinishes(all);
   }

@@ -25,14 +25,14 @@ public record NameSelection(String name, @Nullable List<String> pieces) implemen
     String called = Text.name("A selection", name);
     if (pieces == null) {
       if (filing.selection(called) == null) {
-        throw new Refusal("There is no selection of the name “" + called + "”.");
+        throw new Refusal("There is no selection of the name “{}”.", called);
       }
       session.file(filing.withoutSelection(called));
       return;
     }
     if (filing.selection(called) == null && filing.selections().size() >= NamedSelection.MOST) {
       throw new Refusal(
-          "A space keeps up to " + NamedSelection.MOST + " named selections; forget one first.");
+          "A space keeps up to {} named selections; forget one first.", NamedSelection.MOST);
     }
     session.file(filing.with(new NamedSelection(called, session.chosen(pieces))));
   }

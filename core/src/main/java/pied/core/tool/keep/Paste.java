@@ -79,7 +79,7 @@ public record Paste(List<PastedPiece> pieces, @Nullable List<Bundle> groups, @Nu
       throw new Refusal("Nothing was copied that could be pasted.");
     }
     if (pieces.size() > EditSession.MOST_PIECES) {
-      throw new Refusal("A space holds at most " + EditSession.MOST_PIECES + " pieces.");
+      throw new Refusal("A space holds at most {} pieces.", EditSession.MOST_PIECES);
     }
     Map<String, String> ids = new LinkedHashMap<>();
     pieces.forEach(i -> ids.put(i.id, session.newId()));
@@ -128,8 +128,8 @@ public record Paste(List<PastedPiece> pieces, @Nullable List<Bundle> groups, @Nu
       return session.space().shapes().catalog().article(i.article);
     } catch (Refusal e) {
       throw new Refusal(
-          i.name
-              + " cannot be pasted: its article is not in the catalog of this project any more.");
+          "{} cannot be pasted: its article is not in the catalog of this project any" + " more.",
+          i.name);
     }
   }
 
@@ -168,7 +168,7 @@ public record Paste(List<PastedPiece> pieces, @Nullable List<Bundle> groups, @Nu
     int n = 0;
     for (Bundle g = group; g != null; g = known.get(g.in())) {
       if (++n > Group.DEEPEST) {
-        throw new Refusal("Groups go up to " + Group.DEEPEST + " deep into one another.");
+        throw new Refusal("Groups go up to {} deep into one another.", Group.DEEPEST);
       }
     }
   }

@@ -25,7 +25,7 @@ public record Remark(List<String> pieces, String remark) implements Edit {
     String clean = Text.clean(EditSession.need(remark, "remark")).strip();
     if (clean.length() > LONGEST) {
       throw new Refusal(
-          "A remark may have up to " + LONGEST + " letters; this one has " + clean.length() + ".");
+          "A remark may have up to {} letters; this one has {}.", LONGEST, clean.length());
     }
     session.alter(session.chosen(pieces), p -> p.withKeeping(p.keeping().withRemark(clean)));
   }

@@ -13,6 +13,7 @@ import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
 import pied.core.tool.twin.PartTwins;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -64,9 +65,10 @@ public record Remove(List<String> pieces) implements Edit {
     throw new Declined(
         new Refusal(
             one
-                ? first.name() + " is a twin of " + other + ". Are both to be taken out?"
-                : paired.size()
-                    + " of these are twins of others. Are both of each to be taken out?"),
+                ? Message.of("{} is a twin of {}. Are both to be taken out?", first.name(), other)
+                : Message.of(
+                    "{} of these are twins of others. Are both of each to be taken out?",
+                    paired.size())),
         List.of(
             new Offer(one ? "Take out both" : "Take out both of each", List.of(new Remove(both))),
             new Offer(

@@ -36,7 +36,7 @@ final class Layers {
     for (Layer l : session.filing().layers()) {
       if (l.name().equalsIgnoreCase(called) && (own == null || !l.id().equals(own.id()))) {
         throw new Refusal(
-            "There is a layer “" + l.name() + "” already; take another name, or use that one.");
+            "There is a layer “{}” already; take another name, or use that one.", l.name());
       }
     }
     return called;
@@ -54,11 +54,11 @@ final class Layers {
   static Layer add(EditSession session, String name, @Nullable String id, @Nullable String colour) {
     List<Layer> all = new java.util.ArrayList<>(session.filing().layers());
     if (all.size() >= Layer.MOST) {
-      throw new Refusal("A space has up to " + Layer.MOST + " layers; remove one first.");
+      throw new Refusal("A space has up to {} layers; remove one first.", Layer.MOST);
     }
     String own = id == null ? session.newId() : id;
     if (session.filing().layer(own) != null) {
-      throw new Refusal("There is a layer with the id “" + own + "” already.");
+      throw new Refusal("There is a layer with the id “{}” already.", own);
     }
     Layer made = new Layer(own, free(session, name, null), colour(colour), false, false);
     all.add(made);

@@ -25,7 +25,7 @@ public record RemoveLayer(String layer, @Nullable String to) implements Edit {
         session.filing().layers().stream().filter(l -> !l.id().equals(gone.id())).toList();
     if (left.isEmpty()) {
       throw new Refusal(
-          gone.name() + " is the last layer, and every piece is on one; rename it instead.");
+          "{} is the last layer, and every piece is on one; rename it instead.", gone.name());
     }
     Layer heir = to == null ? left.get(0) : Layers.named(session, to);
     if (heir.id().equals(gone.id())) {
@@ -39,7 +39,7 @@ public record RemoveLayer(String layer, @Nullable String to) implements Edit {
     if (!on.isEmpty()) {
       session.alter(session.chosen(on), p -> p.withKeeping(p.keeping().withLayer(heir.id())));
       String what = on.size() == 1 ? "One piece is" : on.size() + " pieces are";
-      session.say(what + " on the layer " + heir.name() + " now.");
+      session.say("{} on the layer {} now.", what, heir.name());
     }
     session.file(session.filing().withLayers(left));
   }

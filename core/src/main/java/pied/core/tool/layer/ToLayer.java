@@ -25,7 +25,7 @@ public record ToLayer(List<String> pieces, @Nullable String layer, @Nullable Str
     Layer to = to(session);
     session.alter(ids, p -> p.withKeeping(p.keeping().withLayer(to.id())));
     if (to.hidden()) {
-      session.say("The layer " + to.name() + " is hidden, and what is on it.");
+      session.say("The layer {} is hidden, and what is on it.", to.name());
     }
   }
 

@@ -25,6 +25,7 @@ import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Wall;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -151,7 +152,7 @@ public record LineUp(
         String top = lead.lead().name();
         String under = b.lead().name();
         throw new Declined(
-            top + " stands on " + under + " and goes where that goes.",
+            Message.of("{} stands on {} and goes where that goes.", top, under),
             List.of(new Offer("Line up " + top + " with " + under, List.of(withPieces(turned)))));
       }
     }
@@ -214,13 +215,7 @@ public record LineUp(
     LineUpPart with = m.with() == null ? part : m.with();
     if (!fits(part, sides) || !fits(with, sides)) {
       throw new Refusal(
-          "In the direction "
-              + direction
-              + " a side is "
-              + sides.get(0)
-              + ", middle or "
-              + sides.get(1)
-              + ".");
+          "In the direction {} a side is {}, middle or {}.", direction, sides.get(0), sides.get(1));
     }
     lines.add(new LineUpLine(way, part, target(space, all, lead, way, with)));
   }

@@ -28,10 +28,10 @@ public record Attach(List<String> pieces, @Nullable String to) implements Edit {
       Piece carrier = session.piece(to);
       if (to.equals(id) || session.space().carriedBy(id).contains(to)) {
         throw new Refusal(
-            carrier.name() + " is carried by " + p.name() + "; it cannot carry it as well.");
+            "{} is carried by {}; it cannot carry it as well.", carrier.name(), p.name());
       }
       session.set(p.withOn(On.piece(to)).withAttached(true));
-      session.say(p.name() + " goes where " + carrier.name() + " goes.");
+      session.say("{} goes where {} goes.", p.name(), carrier.name());
     }
   }
 }

@@ -30,24 +30,21 @@ public record Hang(List<String> pieces, Amount below) implements Edit {
 
   private void hang(EditSession session, Piece p) {
     if (session.article(p.id()).mounting() != Mounting.HANGS) {
-      throw new Refusal(p.name() + " does not hang; say how high its top is to be instead.");
+      throw new Refusal("{} does not hang; say how high its top is to be instead.", p.name());
     }
     Hung hung = Hung.of(session.space(), p);
     if (hung.from().equals(On.NOTHING)) {
-      throw new Refusal("There is nothing above " + p.name() + " that it could hang from.");
+      throw new Refusal("There is nothing above {} that it could hang from.", p.name());
     }
     double wanted = need(below, "below").length(session.unit(), hung.below());
     double most = hung.below() + p.at().y();
     if (wanted < 0 || wanted > most) {
       throw new Refusal(
-          p.name()
-              + " can hang from 0 to "
-              + session.unit().fine(most)
-              + " below "
-              + session.space().nameOf(hung.from())
-              + ", not "
-              + session.unit().fine(wanted)
-              + ".");
+          "{} can hang from 0 to {} below {}, not {}.",
+          p.name(),
+          session.unit().fine(most),
+          session.space().nameOf(hung.from()),
+          session.unit().fine(wanted));
     }
     session.shift(List.of(p.id()), new Vec(0, hung.below() - wanted, 0));
     session.set(session.piece(p.id()).withOn(hung.from()));

@@ -20,10 +20,7 @@ public record HoldThere(List<String> pieces) implements Edit {
       Piece p = session.piece(id);
       if (!p.on().held()) {
         throw new Refusal(
-            p.name()
-                + " is not held at a height; it is on "
-                + session.space().nameOf(p.on())
-                + ".");
+            "{} is not held at a height; it is on {}.", p.name(), session.space().nameOf(p.on()));
       }
       session.set(p.withOn(On.HELD_SO));
     }

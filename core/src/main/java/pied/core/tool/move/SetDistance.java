@@ -26,19 +26,16 @@ public record SetDistance(String piece, Side side, Amount distance) implements E
     Reach reach = Reach.of(session.space(), p, need(side, "side"));
     if (reach == null) {
       throw new Refusal(
-          "For " + p.name() + " there is nothing " + side.words() + " to be at a distance from.");
+          "For {} there is nothing {} to be at a distance from.", p.name(), side.words());
     }
     LengthUnit unit = session.unit();
     double wanted = need(distance, "distance").length(unit, reach.distance());
     if (wanted < 0) {
       throw new Refusal(
-          "A distance is 0 or more; "
-              + unit.fine(wanted)
-              + " would push "
-              + p.name()
-              + " into "
-              + reach.toName()
-              + ".");
+          "A distance is 0 or more; {} would push {} into {}.",
+          unit.fine(wanted),
+          p.name(),
+          reach.toName());
     }
     double by = reach.distance() - wanted;
     if (by < 0) {
@@ -60,15 +57,11 @@ public record SetDistance(String piece, Side side, Amount distance) implements E
     double back = wanted - reach.distance();
     if (behind != null && behind.distance() >= 0 && behind.distance() < back - Tolerance.SAME) {
       throw new Refusal(
-          "Only "
-              + unit.fine(reach.distance() + behind.distance())
-              + " is free between "
-              + reach.toName()
-              + " and "
-              + behind.toName()
-              + "; "
-              + unit.fine(wanted)
-              + " does not fit.");
+          "Only {} is free between {} and {}; {} does not fit.",
+          unit.fine(reach.distance() + behind.distance()),
+          reach.toName(),
+          behind.toName(),
+          unit.fine(wanted));
     }
   }
 }

@@ -50,7 +50,7 @@ final class Steps {
     }
     if (found < 0) {
       String where = up ? "above" : "below";
-      throw new Refusal(lead.name() + " has no surface " + where + " it on which it could stand.");
+      throw new Refusal("{} has no surface {} it on which it could stand.", lead.name(), where);
     }
     return CarryAsk.onLevel(ids, spot, found);
   }

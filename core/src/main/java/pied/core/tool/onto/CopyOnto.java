@@ -40,7 +40,7 @@ public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
     for (String id : to) {
       Piece carrier = session.piece(id);
       if (!session.article(id).carries()) {
-        throw new Refusal("Nothing can stand on " + carrier.name() + ".");
+        throw new Refusal("Nothing can stand on {}.", carrier.name());
       }
       made.addAll(one(session, from, carrier));
     }
@@ -59,7 +59,7 @@ public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
       Set<String> all = session.space().carriedBy(id);
       if (all.isEmpty()) {
         throw new Refusal(
-            p.name() + " stands on no other piece, and nothing on it; copy what stands on one.");
+            "{} stands on no other piece, and nothing on it; copy what stands on one.", p.name());
       }
       for (String c : all) {
         if (session.piece(c).on().equals(On.piece(id))) {
@@ -81,7 +81,7 @@ public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
     session.settle(made, true);
     for (String id : made) {
       if (!session.piece(id).on().equals(On.piece(carrier.id()))) {
-        session.say(session.piece(id).name() + " found no room on " + carrier.name() + ".");
+        session.say("{} found no room on {}.", session.piece(id).name(), carrier.name());
       }
     }
     return made;

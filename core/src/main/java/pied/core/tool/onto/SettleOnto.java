@@ -52,13 +52,13 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     List<String> ids = session.chosen(pieces);
     Piece carrier = onto == null ? null : session.piece(onto);
     if (carrier != null && !session.article(onto).carries()) {
-      throw new Refusal("Nothing can stand on " + carrier.name() + ".");
+      throw new Refusal("Nothing can stand on {}.", carrier.name());
     }
     List<String> own = new ArrayList<>(ids);
     own.remove(onto);
     Set<String> carried = session.space().carriedBy(own);
     if (onto != null && carried.contains(onto)) {
-      throw new Refusal(carrier.name() + " stands on one of them.");
+      throw new Refusal("{} stands on one of them.", carrier.name());
     }
     own = new ArrayList<>(session.tops(own));
     own.sort(Comparator.comparingDouble(id -> -area(session.piece(id))));
@@ -71,9 +71,9 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
         continue;
       }
       if (one(session, session.piece(id), carrier, waiting, false)) {
-        session.say(name + " reaches over the rim of " + on + "; there is no room for all of it.");
+        session.say("{} reaches over the rim of {}; there is no room for all of it.", name, on);
       } else {
-        session.say(name + " does not fit on " + on + ".");
+        session.say("{} does not fit on {}.", name, on);
       }
     }
     session.sayOverlaps(ids);

@@ -38,7 +38,7 @@ public record BringIn(List<String> pieces, @Nullable PlanPoint at) implements Ed
     List<String> own = List.of(p.id());
     session.shift(own, rest.at().minus(p.at()));
     session.set(session.piece(p.id()).withTurn(rest.turn()).withOn(rest.on()));
-    session.say(p.name() + " stands on " + session.space().nameOf(rest.on()) + " again.");
+    session.say("{} stands on {} again.", p.name(), session.space().nameOf(rest.on()));
     session.sayOverlaps(own);
   }
 

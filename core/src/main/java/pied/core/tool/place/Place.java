@@ -79,7 +79,7 @@ public record Place(
                 session.fresh())));
     if (rest.aside() > SAID) {
       String aside = session.unit().fine(rest.aside());
-      session.say(called + " was set " + aside + " aside, where it is free.");
+      session.say("{} was set {} aside, where it is free.", called, aside);
     }
     session.sayOverlaps(List.of(id));
   }

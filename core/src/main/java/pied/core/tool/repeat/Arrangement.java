@@ -67,8 +67,7 @@ public interface Arrangement extends Rule {
       throw new Refusal("One at least is needed.");
     }
     if (count > Repetition.MOST_PLACES) {
-      throw new Refusal(
-          "Up to " + Repetition.MOST_PLACES + " can be made at once, not " + count + ".");
+      throw new Refusal("Up to {} can be made at once, not {}.", Repetition.MOST_PLACES, count);
     }
     return (int) count;
   }

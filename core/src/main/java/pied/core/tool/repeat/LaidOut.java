@@ -5,13 +5,14 @@ import pied.core.Nullable;
 import pied.core.piece.Form;
 import pied.core.piece.On;
 import pied.core.piece.Stance;
+import pied.core.units.Message;
 
 /**
  * The places of a repetition.
  *
  * @param said what is to be said of it
  */
-public record LaidOut(List<LaidPlace> places, List<String> said) {
+public record LaidOut(List<LaidPlace> places, List<Message> said) {
   /**
    * One of them.
    *

@@ -98,9 +98,8 @@ public final class Repeating {
         parts += all.size();
         if (parts > Repetition.MOST_PARTS) {
           throw new Refusal(
-              "What is repeated has up to "
-                  + Repetition.MOST_PARTS
-                  + " pieces; keep some of them as one.");
+              "What is repeated has up to {} pieces; keep some of them as one.",
+              Repetition.MOST_PARTS);
         }
         units.add(all);
         mix.add(sample(session, all));
@@ -297,7 +296,7 @@ public final class Repeating {
     }
     boolean named = !units.isEmpty() || group != null;
     new Filling(session, g, r, renewed, named).fill(laid, there);
-    laid.said().forEach(session::say);
+    laid.said().forEach(s -> session.say(s));
   }
 
   /** What is repeated stays where it is: each fills its place in a way of its own. */

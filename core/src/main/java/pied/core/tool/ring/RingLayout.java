@@ -75,9 +75,9 @@ public final class RingLayout {
         most = most > 40 ? most * 3 / 4 : most - 1;
       }
       throw new Refusal(
-          n
-              + " have no room around it at that distance; "
-              + (most == 0 ? "none has." : most + (most == 1 ? " has." : " have.")));
+          "{} have no room around it at that distance; {}",
+          n,
+          most == 0 ? "none has." : most + (most == 1 ? " has." : " have."));
     }
     return new LaidOut(places, List.of());
   }

@@ -11,8 +11,8 @@ import pied.core.tool.repeat.Arrangement;
 import pied.core.tool.repeat.LaidOut;
 import pied.core.tool.repeat.Mixed;
 import pied.core.tool.repeat.Shape;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /** The places of a row, of rows behind one another, and of tiers. */
 final class RowLayout {
@@ -32,7 +32,7 @@ final class RowLayout {
   }
 
   LaidOut laid() {
-    List<String> said = new ArrayList<>();
+    List<Message> said = new ArrayList<>();
     boolean one = rule.rows() == 1 && rule.tiers() == 1 && rule.length() == null;
     Vec back = back();
     double rowPitch = rule.rows() == 1 ? 0 : pitch(back, rule.rowsApart(), "rows");
@@ -45,7 +45,7 @@ final class RowLayout {
       double room = rule.length() - ends;
       if (room < -SAME) {
         throw new Refusal(
-            "A length of " + Said.length(rule.length()) + " has no room for one of them.");
+            "A length of {} has no room for one of them.", Message.length(rule.length()));
       }
       count =
           Arrangement.checked(
@@ -54,7 +54,8 @@ final class RowLayout {
         pitch = room / (count - 1);
       }
       said.add(
-          count + (count == 1 ? " fits" : " fit") + " into " + Said.length(rule.length()) + ".");
+          Message.of(
+              "{} {} into {}.", count, count == 1 ? "fits" : "fit", Message.length(rule.length())));
     }
     Arrangement.checked((long) count * rule.rows() * rule.tiers());
     List<LaidOut.LaidPlace> places = new ArrayList<>();
@@ -129,7 +130,7 @@ final class RowLayout {
 
   private static void checked(Rule.Apart apart, String what) {
     if (apart.by() < 0 || apart.middles() && apart.by() < Tolerance.NEAR) {
-      throw new Refusal("The distance between " + what + " is to be more than that.");
+      throw new Refusal("The distance between {} is to be more than that.", what);
     }
   }
 }

@@ -43,6 +43,7 @@ import pied.core.tool.repeat.LaidOut;
 import pied.core.tool.repeat.Mixed;
 import pied.core.tool.repeat.Shape;
 import pied.core.units.Deadline;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -151,12 +152,12 @@ final class ScatterLayout {
         break;
       }
     }
-    List<String> said = new ArrayList<>();
+    List<Message> said = new ArrayList<>();
     if (lost > 0) {
       said.add(
           places.isEmpty()
-              ? "There is no room for any of them."
-              : places.size() + " of " + n + " have room; the other " + lost + " have none.");
+              ? Message.of("There is no room for any of them.")
+              : Message.of("{} of {} have room; the other {} have none.", places.size(), n, lost));
     }
     return new LaidOut(places, said);
   }
@@ -185,7 +186,7 @@ final class ScatterLayout {
     for (Shape s : mix.shapes) {
       Article a = space.article(s.sample().parts().get(0));
       if (a.mounting() != Mounting.STANDS) {
-        throw new Refusal("Only what stands can be strewn about; " + a.name() + " does not.");
+        throw new Refusal("Only what stands can be strewn about; {} does not.", a.name());
       }
     }
   }

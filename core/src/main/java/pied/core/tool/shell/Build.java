@@ -93,7 +93,7 @@ public record Build(
     try {
       return Double.parseDouble(text.strip().replace(',', '.'));
     } catch (NumberFormatException e) {
-      throw new Refusal("“" + text + "” is not a rake. Type 5 %, 1:20 or 0.05.");
+      throw new Refusal("“{}” is not a rake. Type 5 %, 1:20 or 0.05.", text);
     }
   }
 

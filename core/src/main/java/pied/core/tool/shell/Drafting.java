@@ -94,7 +94,7 @@ public final class Drafting {
     }
     if (q.corners().size() > pied.core.space.ShellCheck.MOST_CORNERS) {
       throw new Refusal(
-          "An outline may have up to " + pied.core.space.ShellCheck.MOST_CORNERS + " corners.");
+          "An outline may have up to {} corners.", pied.core.space.ShellCheck.MOST_CORNERS);
     }
     for (Spot p : q.corners()) {
       Validity.place("A corner", p.at(0));

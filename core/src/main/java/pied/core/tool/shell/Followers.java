@@ -24,6 +24,7 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.tool.place.BringIn;
 import pied.core.tool.turn.FloorLean;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -100,12 +101,11 @@ final class Followers {
     String over = session.unit().fine(is) + " in front of the setting line";
     session.say(
         left > Tolerance.FINE
-            ? "The stage now reaches "
-                + over
-                + ", over its apron, of which "
-                + session.unit().fine(left)
-                + " is left."
-            : "The stage now reaches " + over + ", and nothing is left of its apron.");
+            ? Message.of(
+                "The stage now reaches {}, over its apron, of which {} is left.",
+                over,
+                session.unit().fine(left))
+            : Message.of("The stage now reaches {}, and nothing is left of its apron.", over));
   }
 
   /** How far the outline reaches in front of the setting line, metres. */
@@ -155,7 +155,7 @@ final class Followers {
     if (!touched.equals(now.on())) {
       session.set(now.withOn(touched));
       if (touched.equals(On.NOTHING)) {
-        session.say(p.name() + " touches nothing that could carry it.");
+        session.say("{} touches nothing that could carry it.", p.name());
       }
     }
   }
@@ -181,7 +181,7 @@ final class Followers {
     session.follows(p.id());
     if (was == null || now == null || now.kind() != Opening.OpeningKind.opening) {
       session.set(p.withOn(On.NOTHING));
-      session.say(p.name() + " has lost its opening.");
+      session.say("{} has lost its opening.", p.name());
       return;
     }
     Rest rest = Inset.rest(shell, now);
@@ -217,7 +217,7 @@ final class Followers {
     List<String> names = outside.stream().map(id -> session.piece(id).name()).toList();
     String some = String.join(", ", names.subList(0, Math.min(NAMED, names.size())));
     String more = names.size() > NAMED ? " and " + (names.size() - NAMED) + " more" : "";
-    session.say(some + more + (names.size() == 1 ? " is" : " are") + " now outside.");
+    session.say("{}{}{} now outside.", some, more, names.size() == 1 ? " is" : " are");
     session.offer(
         new Offer(
             outside.size() == 1 ? "Bring it in" : "Bring them in", List.of(new BringIn(outside))));

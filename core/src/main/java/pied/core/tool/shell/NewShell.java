@@ -86,20 +86,16 @@ public record NewShell(
 
   private static double measure(Amount a, String name, LengthUnit unit) {
     if (a == null) {
-      throw new Refusal("A new space needs a " + name + ".");
+      throw new Refusal("A new space needs a {}.", name);
     }
     double v = a.length(unit, 0);
     if (!(v >= 0.5 && v <= ShellCheck.MOST)) {
       throw new Refusal(
-          "A space measures "
-              + unit.fine(0.5)
-              + " to "
-              + unit.fine(ShellCheck.MOST)
-              + " each way; its "
-              + name
-              + " was to be "
-              + unit.fine(v)
-              + ".");
+          "A space measures {} to {} each way; its {} was to be {}.",
+          unit.fine(0.5),
+          unit.fine(ShellCheck.MOST),
+          name,
+          unit.fine(v));
     }
     return v;
   }
@@ -133,11 +129,9 @@ public record NewShell(
     double depth = or(stage.apronDepth, 1.2, unit);
     if (opening > w) {
       throw new Refusal(
-          "The proscenium opening of "
-              + unit.fine(opening)
-              + " is wider than the stage, which is "
-              + unit.fine(w)
-              + ".");
+          "The proscenium opening of {} is wider than the stage, which is {}.",
+          unit.fine(opening),
+          unit.fine(w));
     }
     if (opening > 0 && depth < wall) {
       depth = wall; // the floor goes on at least through the opening

@@ -43,12 +43,12 @@ final class OutlineWork {
         return i;
       }
     }
-    throw new Refusal("There is no wall “" + wall + "” in the outline.");
+    throw new Refusal("There is no wall “{}” in the outline.", wall);
   }
 
   private void check(int corner) {
     if (corner < 0 || corner >= n()) {
-      throw new Refusal("There is no corner " + (corner + 1) + "; the outline has " + n() + ".");
+      throw new Refusal("There is no corner {}; the outline has {}.", corner + 1, n());
     }
   }
 
@@ -140,7 +140,7 @@ final class OutlineWork {
     double length = corner(i).distance(corner(i + 1));
     double s = at == null ? length / 2 : at;
     if (!(s > 0.005 && s < length - 0.005)) {
-      throw new Refusal("The new corner must lie between the two ends of wall " + wall + ".");
+      throw new Refusal("The new corner must lie between the two ends of wall {}.", wall);
     }
     Vec t = direction(i);
     Spot p = corner(i).plus(t.x() * s, t.z() * s);
@@ -163,9 +163,7 @@ final class OutlineWork {
         openings.add(o);
       } else {
         throw new Refusal(
-            "The "
-                + o.words()
-                + " is in the way of a corner there; move it or choose another place.");
+            "The {} is in the way of a corner there; move it or choose another place.", o.words());
       }
     }
     return new ShellWork.ShellResult(

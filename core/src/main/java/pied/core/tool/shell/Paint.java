@@ -17,7 +17,7 @@ public record Paint(String part, String colour) implements ShellEdit {
   public ShellWork.ShellResult rebuild(ShellWork w) {
     Shell shell = w.shell();
     if (!ShellBodies.looks(shell).containsKey(need(part, "part"))) {
-      throw new Refusal("The shell has no part “" + part + "” to colour.");
+      throw new Refusal("The shell has no part “{}” to colour.", part);
     }
     Finish next = colour == null ? null : Finish.of(Finish.colour(colour));
     return w.done(shell.withFinishes(shell.finishes().with(part, next)), null);

@@ -52,7 +52,7 @@ public final class PartCaption {
       case platform -> c.platform(Part.find(space.shell().platforms(), id));
       case flight -> c.flight(Part.find(space.shell().flights(), id));
       case bar -> c.bar(Part.find(space.shell().bars(), id));
-      default -> throw new Refusal("There is nothing to say of “" + part + "”.");
+      default -> throw new Refusal("There is nothing to say of “{}”.", part);
     }
     return c.w.out;
   }
@@ -90,7 +90,7 @@ public final class PartCaption {
         walls.stream()
             .filter(x -> x.name().equals(name))
             .findFirst()
-            .orElseThrow(() -> new Refusal("There is no “" + name + "” in this space."));
+            .orElseThrow(() -> new Refusal("There is no “{}” in this space.", name));
     int i = walls.indexOf(wall);
     Wall next = walls.get((i + 1) % walls.size());
     Wall before = walls.get((i + walls.size() - 1) % walls.size());

@@ -33,10 +33,9 @@ public record RemoveParts(List<PartName> parts) implements ShellEdit {
             case wall -> {
               if (shell.walls().stream().anyMatch(x -> x.name().equals(id))) {
                 throw new Refusal(
-                    "Wall "
-                        + id
-                        + " belongs to the outline. Take one of its corners away, or give it the"
-                        + " thickness 0 to leave the edge open.");
+                    "Wall {} belongs to the outline. Take one of its corners away, or give it the"
+                        + " thickness 0 to leave the edge open.",
+                    id);
               }
               yield s ->
                   s.withPartitions(ShellWork.drop(s.partitions(), id))
@@ -47,7 +46,7 @@ public record RemoveParts(List<PartName> parts) implements ShellEdit {
             case platform -> s -> s.withPlatforms(ShellWork.drop(s.platforms(), id));
             case flight -> s -> s.withFlights(ShellWork.drop(s.flights(), id));
             case bar -> s -> s.withBars(ShellWork.drop(s.bars(), id));
-            default -> throw new Refusal("“" + part + "” cannot be taken away.");
+            default -> throw new Refusal("“{}” cannot be taken away.", part);
           };
       next = without.apply(next);
     }

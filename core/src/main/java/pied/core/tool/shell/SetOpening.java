@@ -47,13 +47,13 @@ public record SetOpening(
     Opening now = part == null ? null : ShellWork.find(shell.openings(), part);
     Opening sized = sized(w, now);
     if (wall == null && at == null && now == null) {
-      throw new Refusal("Say which wall the " + sized.kind().words() + " goes into, or where.");
+      throw new Refusal("Say which wall the {} goes into, or where.", sized.kind().words());
     }
     Spot pointed = at == null ? null : w.spot(at, null);
     String name = wall != null ? wall : now != null ? now.wall() : null;
     Wall in = pointed != null ? nearest(shell, pointed) : shell.wall(name);
     if (in == null) {
-      throw new Refusal("There is no wall “" + name + "”.");
+      throw new Refusal("There is no wall “{}”.", name);
     }
     double start = station(shell, in, now, sized, pointed);
     if (toEnd != null) {

@@ -59,7 +59,7 @@ public record ShiftPart(
         Spot to = moved(new Spot(b.x(), b.z()), way);
         yield new SetBar(id, point(to), null, null, null).rebuild(w);
       }
-      default -> throw new Refusal("“" + part + "” cannot be moved.");
+      default -> throw new Refusal("“{}” cannot be moved.", part);
     };
   }
 

@@ -22,7 +22,7 @@ public record WallThickness(String wall, Amount thickness) implements ShellEdit 
     double now = shell.thicknesses().getOrDefault(wall, shell.thickness());
     double t = w.length(need(thickness, "thickness"), now);
     if (t == 0 && shell.openings().stream().anyMatch(o -> o.wall().equals(wall))) {
-      throw new Refusal("There are openings in wall " + wall + "; take them away first.");
+      throw new Refusal("There are openings in wall {}; take them away first.", wall);
     }
     Map<String, Double> next = new LinkedHashMap<>(shell.thicknesses());
     if (t == shell.thickness()) {

@@ -28,8 +28,8 @@ import pied.core.solid.Vec;
 import pied.core.space.Opening;
 import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * Makes a piece fill what is free: from what is on one side of it to what is on the other, be that
@@ -60,7 +60,7 @@ public record Fill(
     Piece p = session.chosen(piece);
     double free = session.length(clearance, 0);
     if (!(free >= 0 && free < Size.MOST)) {
-      throw new Refusal("A clearance is 0 or more; " + Said.length(free) + " was asked for.");
+      throw new Refusal("A clearance is 0 or more; {} was asked for.", Message.length(free));
     }
     if (Boolean.TRUE.equals(opening)) {
       opening(session, p, free);
@@ -96,13 +96,13 @@ public record Fill(
     double wanted = all - (up && stands ? free : 2 * free);
     if (wanted <= 0) {
       throw new Refusal(
-          "Only " + Said.length(all) + " is free there, so that clearance leaves nothing.");
+          "Only {} is free there, so that clearance leaves nothing.", Message.length(all));
     }
     Size next = m.with(p.size(), fitting(session, p, m, wanted));
     Form form = Fitting.form(session, p, next, beyond, this::withBeyond);
     double left = wanted - m.of(form.size());
     if (Math.abs(left) > Resting.CONTACT) {
-      session.say(Said.length(left) + " stays free.");
+      session.say("{} stays free.", Message.length(left));
     }
     // what is left free is so on both sides alike; what stands goes on standing
     double lowEnd = up && stands ? 0 : from - before + (all - m.of(form.size())) / 2;
@@ -134,13 +134,12 @@ public record Fill(
     Bodies.Met met = space.bodies().travel(slice, p.pose(), way, 1e4, b -> !own.contains(b.id()));
     if (met.stop().overlapping()) {
       throw new Refusal(
-          space.nameOf(met.body().id())
-              + " is where the middle of "
-              + p.name()
-              + " is; move it to where it is to fit.");
+          "{} is where the middle of {} is; move it to where it is to fit.",
+          space.nameOf(met.body().id()),
+          p.name());
     }
     if (!met.stop().meets()) {
-      throw new Refusal("There is nothing " + side.words() + " that it could reach to.");
+      throw new Refusal("There is nothing {} that it could reach to.", side.words());
     }
     return met.stop().distance();
   }
@@ -165,6 +164,6 @@ public record Fill(
     if (article.mounting() == Mounting.OPENING) {
       session.set(session.piece(p.id()).withOn(rest.on()));
     }
-    session.say(p.name() + " fills the " + o.words() + " in " + space.wallName(o.wall()) + ".");
+    session.say("{} fills the {} in {}.", p.name(), o.words(), space.wallName(o.wall()));
   }
 }

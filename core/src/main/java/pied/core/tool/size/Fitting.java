@@ -23,8 +23,8 @@ import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * Gives pieces on the bench other sizes: what the article allows, what holds, what stands on it.
@@ -58,10 +58,9 @@ final class Fitting {
     Size nearest = article.nearest(wanted);
     if (beyond == OutOfRange.nearest) {
       session.say(
-          p.name()
-              + " is now "
-              + nearest.text(session.unit())
-              + ", the nearest it comes in to what was asked.");
+          "{} is now {}, the nearest it comes in to what was asked.",
+          p.name(),
+          nearest.text(session.unit()));
       return p.form().withSize(nearest).withStretched(false);
     }
     List<Offer> offers = new ArrayList<>();
@@ -86,14 +85,11 @@ final class Fitting {
     for (Measure m : Measure.values()) {
       if (Math.abs(m.of(stepped) - m.of(wanted)) > Tolerance.SAME) {
         session.say(
-            p.name()
-                + " comes "
-                + a.sizing().rule(m).words()
-                + " "
-                + m.words()
-                + "; it is "
-                + Said.bare(m.of(stepped))
-                + ".");
+            "{} comes {} {}; it is {}.",
+            p.name(),
+            a.sizing().rule(m).words(),
+            m.words(),
+            Message.bare(m.of(stepped)));
       }
     }
   }

@@ -18,8 +18,8 @@ import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Validity;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * Sizes pieces by one length that is known: between two points of the last of them it measures
@@ -65,12 +65,10 @@ public record KnownLength(
       Fitting.give(session, p, Fitting.form(session, p, next, beyond, this::withBeyond), stays);
     }
     session.say(
-        Said.length(now)
-            + " became "
-            + Said.length(wanted)
-            + ", a factor of "
-            + factor(factor)
-            + ".");
+        "{} became {}, a factor of {}.",
+        Message.length(now),
+        Message.length(wanted),
+        factor(factor));
     session.sayOverlaps(ids);
   }
 
@@ -97,9 +95,9 @@ public record KnownLength(
     double square = wanted * wanted - rest;
     if (Math.abs(part) < Size.LEAST || square <= 0) {
       throw new Refusal(
-          "With that measure alone the two points cannot come to be "
-              + Said.length(wanted)
-              + " apart; change all of them.");
+          "With that measure alone the two points cannot come to be {} apart; change all"
+              + " of them.",
+          Message.length(wanted));
     }
     return Math.sqrt(square) / Math.abs(part);
   }

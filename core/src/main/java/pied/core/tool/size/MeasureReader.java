@@ -11,8 +11,8 @@ import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /** Reads measures that are asked for. */
 final class MeasureReader {
@@ -70,13 +70,13 @@ final class MeasureReader {
    */
   static void sound(double v) {
     if (v <= 0) {
-      throw new Refusal("A size must be more than zero; " + Said.length(v) + " was asked for.");
+      throw new Refusal("A size must be more than zero; {} was asked for.", Message.length(v));
     }
     if (v < Size.LEAST) {
-      throw new Refusal("Nothing here is smaller than " + Said.length(Size.LEAST) + ".");
+      throw new Refusal("Nothing here is smaller than {}.", Message.length(Size.LEAST));
     }
     if (v > Size.MOST) {
-      throw new Refusal("Nothing here is larger than " + Said.length(Size.MOST) + ".");
+      throw new Refusal("Nothing here is larger than {}.", Message.length(Size.MOST));
     }
   }
 
@@ -120,7 +120,7 @@ final class MeasureReader {
     }
     boolean bare = Arrays.stream(all).anyMatch(a -> a != null && a.text().isBlank());
     if (bare || !text.substring(from).isBlank()) {
-      throw new Refusal("“" + Entry.shown(text) + "” is not a size. Type such as 3.2 high.");
+      throw new Refusal("“{}” is not a size. Type such as 3.2 high.", Entry.shown(text));
     }
     return all;
   }
@@ -133,9 +133,8 @@ final class MeasureReader {
     String[] parts = BY.split(low(text), -1);
     if (parts.length < 2 || parts.length > 3) {
       throw new Refusal(
-          "“"
-              + Entry.shown(text)
-              + "” is not a size. Type width × depth × height, such as 0.42 x 0.42 x 0.66.");
+          "“{}” is not a size. Type width × depth × height, such as 0.42 x 0.42 x 0.66.",
+          Entry.shown(text));
     }
     String sign = sign(parts[parts.length - 1]);
     Amount[] all = new Amount[3];

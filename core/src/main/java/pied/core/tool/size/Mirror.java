@@ -37,11 +37,12 @@ public record Mirror(List<String> pieces, @Nullable Measure across, @Nullable St
       boolean upright = session.article(id).mounting() == Mounting.STANDS || p.attached();
       if (m == Measure.height && !upright) {
         throw new Refusal(
-            p.name() + " cannot be mirrored top to bottom, for it would not hang or sit any more.");
+            "{} cannot be mirrored top to bottom, for it would not hang or sit any more.",
+            p.name());
       }
       if (m != Measure.width && session.article(id).mounting() == Mounting.WALL) {
         throw new Refusal(
-            p.name() + " has its back to the wall; it is mirrored left to right only.");
+            "{} has its back to the wall; it is mirrored left to right only.", p.name());
       }
       one(session, p, m, mark);
     }

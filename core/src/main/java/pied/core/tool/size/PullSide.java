@@ -75,9 +75,9 @@ public record PullSide(
     Form form = Fitting.form(session, p, next, beyond, b -> this);
     Fitting.give(session, p, form, both ? stays : stays.with(m, end));
     if (snap != null && Math.abs(m.of(form.size()) - wanted) < Tolerance.SAME) {
-      session.say(snap.words() + ".");
+      session.say("{}.", snap.words());
     } else if (Math.abs(can - wanted) > Tolerance.SAME && !p.form().stretched()) {
-      session.say(p.name() + " comes " + rule.words() + " " + m.words() + ".");
+      session.say("{} comes {} {}.", p.name(), rule.words(), m.words());
     }
     session.sayOverlaps(List.of(p.id()));
   }

@@ -19,6 +19,7 @@ import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -79,10 +80,9 @@ public record Resize(
     for (Measure m : Measure.values()) {
       if (asked[m.ordinal()] == null && Math.abs(m.of(next) - m.of(p.size())) > Tolerance.FINE) {
         session.say(
-            p.name()
-                + " goes in proportion, as it is made; it is now "
-                + next.text(session.unit())
-                + ".");
+            "{} goes in proportion, as it is made; it is now {}.",
+            p.name(),
+            next.text(session.unit()));
         return;
       }
     }
@@ -118,7 +118,7 @@ public record Resize(
       boolean changes = !Double.isNaN(v) && Math.abs(v - m.of(p.size())) > Tolerance.SAME;
       if (changes && article.isFlat(m) && beyond != OutOfRange.stretch) {
         throw new Declined(
-            p.name() + " is flat; there is nothing of it to be made so " + m.words() + ".",
+            Message.of("{} is flat; there is nothing of it to be made so {}.", p.name(), m.words()),
             List.of(new Offer("Stretch it anyway", List.of(withBeyond(OutOfRange.stretch)))));
       }
     }

@@ -23,6 +23,7 @@ import pied.core.size.Size;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.units.Message;
 
 /**
  * Sizes several pieces as one whole, by what they measure together across, deep and high: each
@@ -106,9 +107,10 @@ public record SizeAsOne(
     }
     if (SpaceSize.of(p).askew(factors)) {
       throw new Declined(
-          p.name()
-              + " is turned askew in it, so the whole can only be sized with its proportions"
-              + " kept.",
+          Message.of(
+              "{} is turned askew in it, so the whole can only be sized with its proportions"
+                  + " kept.",
+              p.name()),
           List.of(
               new Offer(
                   "Keep the proportions of the whole",

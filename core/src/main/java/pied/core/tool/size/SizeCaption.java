@@ -15,7 +15,6 @@ import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
 import pied.core.space.Group;
-import pied.core.units.Said;
 
 /** Writes of the sizes of what is selected, and of what can be done about them. */
 public final class SizeCaption {
@@ -38,7 +37,7 @@ public final class SizeCaption {
       Sizing.SizingRule rule = sizing.rule(m);
       String value = writer.unit.fine(m.of(p.size()));
       boolean flat = article.isFlat(m);
-      String can = flat ? "it is flat" : Said.in(rule.words(), writer.unit);
+      String can = flat ? "it is flat" : rule.words().in(writer.unit);
       boolean fixed = (flat || rule.least() == rule.most()) && !p.form().stretched();
       writer.out.add(
           fixed

@@ -25,8 +25,8 @@ import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Said;
 
 /**
  * Gives pieces even or exact gaps along a direction, in the order in which they stand. A gap is
@@ -165,7 +165,7 @@ public record SpaceOut(
     for (int i = 0; i < order.size(); i++) {
       ways.put(order.get(i), way.times(touch[i] - low + (i + 1) * gap));
     }
-    session.say("They are " + Said.length(gap) + " apart, and as far from what is beside them.");
+    session.say("They are {} apart, and as far from what is beside them.", Message.length(gap));
     Bulk.move(session, ways, Math.abs(way.y()) < Tolerance.SAME);
   }
 
@@ -330,7 +330,9 @@ public record SpaceOut(
 
   private Declined tooLong(double lacking) {
     return new Declined(
-        "There is no room for them between the outer two: " + Said.length(lacking) + " is lacking.",
+        Message.of(
+            "There is no room for them between the outer two: {} is lacking.",
+            Message.length(lacking)),
         List.of(
             new Offer(
                 "Touching, from the first",
@@ -343,13 +345,13 @@ public record SpaceOut(
   private void say(EditSession session, double gap, int passing) {
     String sides = Boolean.TRUE.equals(boxes) ? "their boxes" : "their true sides";
     session.say(
-        (gap == 0 ? "They touch" : "They are " + Said.length(gap) + " apart")
-            + ", by "
-            + sides
-            + (passing == 0
-                ? "."
-                : passing == 1
-                    ? "; one pair would pass each other, so that their boxes count."
-                    : "; " + passing + " pairs would pass each other, so that their boxes count."));
+        "{}, by {}{}",
+        gap == 0 ? "They touch" : Message.of("They are {} apart", Message.length(gap)),
+        sides,
+        passing == 0
+            ? "."
+            : passing == 1
+                ? "; one pair would pass each other, so that their boxes count."
+                : "; " + passing + " pairs would pass each other, so that their boxes count.");
   }
 }

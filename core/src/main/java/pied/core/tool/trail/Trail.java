@@ -136,7 +136,8 @@ public record Trail(
         spots.add(new Spot(r.length(p.x(), 0), r.length(p.z(), 0)));
       }
       if (spots.size() < 2) {
-        throw new Wanting("Click where the path " + (spots.isEmpty() ? "begins." : "goes on."));
+        throw new Wanting(
+            spots.isEmpty() ? "Click where the path begins." : "Click where the path goes on.");
       }
       if (spots.size() > 500) {
         throw new Refusal("A path has up to 500 corners.");
@@ -189,8 +190,7 @@ public record Trail(
     for (int i = 0; i < walls.size(); i++) {
       Wall w = walls.get(i);
       if (i > 0 && !meet(walls.get(i - 1), w)) {
-        throw new Refusal(
-            "Walls " + walls.get(i - 1).name() + " and " + w.name() + " do not meet.");
+        throw new Refusal("Walls {} and {} do not meet.", walls.get(i - 1).name(), w.name());
       }
       if (i == 0) {
         spots.add(w.from());

@@ -14,6 +14,7 @@ import pied.core.tool.repeat.Mixed;
 import pied.core.tool.repeat.PlanPath;
 import pied.core.tool.repeat.Shape;
 import pied.core.units.Deadline;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -85,7 +86,7 @@ final class TrailLayout {
   }
 
   LaidOut laid() {
-    List<String> said = new ArrayList<>();
+    List<Message> said = new ArrayList<>();
     // along a wall or an edge the first and the last stay within it
     boolean within = rule.along() != null && !way.closed();
     double from = within ? shape(0).reach(way.direction(0).times(-1), turn(way.direction(0))) : 0;
@@ -101,7 +102,7 @@ final class TrailLayout {
       }
       double ends = within ? last(0) : 0;
       stations = apart(from, way.length() - ends, rule.apart());
-      said.add(stations.size() + " stand along it.");
+      said.add(Message.of("{} stand along it.", stations.size()));
     }
     List<LaidOut.LaidPlace> places = new ArrayList<>();
     for (int i = 0; i < stations.size(); i++) {
@@ -151,7 +152,7 @@ final class TrailLayout {
     List<Double> fit = apart(from, to, rule.apart());
     if (fit.size() < n) {
       String room = fit.size() + (fit.size() == 1 ? " has." : " have.");
-      throw new Refusal(n + " so far apart have no room along it; " + room);
+      throw new Refusal("{} so far apart have no room along it; {}", n, room);
     }
     return fit.subList(0, n);
   }
@@ -213,7 +214,7 @@ final class TrailLayout {
     double least = way.closed() ? from + way.length() : to;
     if (end(n, from, 0) > least + Tolerance.FINE) {
       int fit = fitting(n, from, least);
-      throw new Refusal(n + " have no room along it; " + fit + (fit == 1 ? " has." : " have."));
+      throw new Refusal("{} have no room along it; {}{}", n, fit, fit == 1 ? " has." : " have.");
     }
     // the end grows with the gap: found by halving, and then exactly
     double lo = 0;

@@ -82,7 +82,7 @@ public record Face(
   private double more(EditSession session, List<Piece> before, Piece p, Hold mark) {
     double toward = toward(session, before, p, Swing.mark(p, mark));
     if (Double.isNaN(toward)) {
-      throw new Refusal(p.name() + " is right there, so there is no direction to face.");
+      throw new Refusal("{} is right there, so there is no direction to face.", p.name());
     }
     return stepped(toward) - p.turn();
   }
@@ -101,7 +101,7 @@ public record Face(
       case point -> Swing.bearing(from, point(p));
       case piece -> {
         if (p.id().equals(piece)) {
-          throw new Refusal(p.name() + " cannot face itself.");
+          throw new Refusal("{} cannot face itself.", p.name());
         }
         yield Swing.bearing(from, session.piece(need(piece, "piece")).at());
       }

@@ -66,12 +66,12 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
             .travel(
                 session.space().shapes().mesh(q), q.pose(), there, 1e3, b -> !own.contains(b.id()));
     if (!met.stop().meets()) {
-      throw new Refusal("On the way to the wall " + p.name() + " meets nothing to lean against.");
+      throw new Refusal("On the way to the wall {} meets nothing to lean against.", p.name());
     }
     session.set(q.moved(there.times(met.stop().distance())));
     session.settle(List.of(p.id()), false);
     if (!PartName.is(met.body(), PartName.PartKind.wall)) {
-      session.say(p.name() + " leans against " + session.space().nameOf(met.body().id()) + ".");
+      session.say("{} leans against {}.", p.name(), session.space().nameOf(met.body().id()));
     }
   }
 
@@ -89,7 +89,7 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
     if (wall != null) {
       Wall w = session.space().shell().wall(wall);
       if (w == null || w.open()) {
-        throw new Refusal("There is no wall “" + wall + "” to lean against.");
+        throw new Refusal("There is no wall “{}” to lean against.", wall);
       }
       return w;
     }

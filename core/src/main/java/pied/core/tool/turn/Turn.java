@@ -106,8 +106,8 @@ public record Turn(
       double tipped = axis.tipped(p.lean());
       if (to != null && Double.isNaN(tipped)) {
         throw new Refusal(
-            p.name()
-                + " leans aslant; say by how much more it is to be tipped, or set it upright.");
+            "{} leans aslant; say by how much more it is to be tipped, or set it upright.",
+            p.name());
       }
       Swing.about(
           session, p, way, Hold.pivot(about), to == null ? by.angle(0) : to.angle(tipped) - tipped);

@@ -28,7 +28,8 @@ public record MakeTwins(List<String> pieces, TwinLine about)
       Partner had = session.piece(id).keeping().twin();
       if (had != null) {
         throw new Refusal(
-            session.piece(id).name() + " has a twin already; part them first, or move their line.");
+            "{} has a twin already; part them first, or move their line.",
+            session.piece(id).name());
       }
     }
     Twin line = EditSession.need(about, "about").line(session, session.newId());

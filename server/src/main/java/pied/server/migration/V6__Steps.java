@@ -1,7 +1,13 @@
-package pied.server.upkeep;
+package pied.server.migration;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
+import java.io.IOException;
+import java.io.OutputStream;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -9,19 +15,19 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.zip.DeflaterOutputStream;
+import java.util.zip.InflaterInputStream;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
 import org.springframework.stereotype.Component;
-import pied.core.model.Stretched;
-import pied.core.size.Size;
-import pied.server.imports.MeshBytes;
-import pied.server.space.StepRow;
-import pied.server.store.Json;
 
 /**
  * Makes one table of steps of those of changes and requests, without large objects in rows that are
  * written at every edit: H2 copies a large object whenever its row is rewritten or sorted, and
  * never gave the room back. Changes stay in the form in which they were written (1).
+ *
+ * <p>What it knows of the data is what they were like then: it uses nothing of the rest of Pied,
+ * which goes on.
  */
 @Component
 class V6__Steps extends BaseJavaMigration {
@@ -58,12 +64,12 @@ class V6__Steps extends BaseJavaMigration {
     }
   }
 
-  private static void shells(Connection c) throws SQLException, java.io.IOException {
+  private static void shells(Connection c) throws SQLException, IOException {
     try (Statement s = c.createStatement();
         ResultSet r = s.executeQuery("select id, shell from space");
         PreparedStatement p = c.prepareStatement("update space set shell_form = ? where id = ?")) {
       while (r.next()) {
-        p.setBytes(1, Json.packed(JSON.readTree(r.getString(2))));
+        p.setBytes(1, packed(JSON.readTree(r.getString(2))));
         p.setString(2, r.getString(1));
         p.executeUpdate();
       }
@@ -71,24 +77,56 @@ class V6__Steps extends BaseJavaMigration {
   }
 
   /** What was brought in before its size was kept has it in its mesh only. */
-  private static void sizes(Connection c) throws SQLException {
+  private static void sizes(Connection c) throws SQLException, IOException {
     try (Statement s = c.createStatement();
         ResultSet r = s.executeQuery("select id, mesh from article where width is null");
         PreparedStatement p =
             c.prepareStatement(
                 "update article set width = ?, depth = ?, height = ? where id = ?")) {
       while (r.next()) {
-        Size size = Stretched.of(MeshBytes.read(r.getBytes(2)), Map.of()).natural();
-        p.setDouble(1, size.width());
-        p.setDouble(2, size.depth());
-        p.setDouble(3, size.height());
+        double[] size = size(r.getBytes(2));
+        for (int k = 0; k < 3; k++) {
+          p.setDouble(k + 1, size[k]);
+        }
         p.setString(4, r.getString(1));
         p.executeUpdate();
       }
     }
   }
 
-  private static void steps(Connection c) throws SQLException, java.io.IOException {
+  /** Width, depth and height of a mesh as it was kept: packed, its corners first. */
+  private static double[] size(byte[] mesh) throws IOException {
+    try (DataInputStream in =
+        new DataInputStream(
+            new BufferedInputStream(new InflaterInputStream(new ByteArrayInputStream(mesh))))) {
+      double[] least = {Double.MAX_VALUE, Double.MAX_VALUE, Double.MAX_VALUE};
+      double[] most = {-Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+      int n = in.readInt();
+      for (int i = 0; i < n; i++) {
+        double v = in.readDouble();
+        least[i % 3] = Math.min(least[i % 3], v);
+        most[i % 3] = Math.max(most[i % 3], v);
+      }
+      // x, y up, z
+      return new double[] {most[0] - least[0], most[2] - least[2], most[1] - least[1]};
+    }
+  }
+
+  /** JSON as it was packed (RFC 1950). */
+  private static byte[] packed(JsonNode value) throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (OutputStream out = new DeflaterOutputStream(bytes)) {
+      JSON.writeValue(out, value);
+    }
+    return bytes.toByteArray();
+  }
+
+  /** The key of a step: the number of its space, and behind it that of the step. */
+  private static long key(long space, long step) {
+    return (space << 32) + step;
+  }
+
+  private static void steps(Connection c) throws SQLException, IOException {
     Map<String, Long> numbers = new HashMap<>();
     try (Statement s = c.createStatement();
         ResultSet r = s.executeQuery("select id, no from space")) {
@@ -104,8 +142,7 @@ class V6__Steps extends BaseJavaMigration {
   /**
    * Every revision was made by one request at the most, which is a change or a way through them.
    */
-  private static void steps(Connection c, String space, long no)
-      throws SQLException, java.io.IOException {
+  private static void steps(Connection c, String space, long no) throws SQLException, IOException {
     record Asked(String request, String answer) {}
     Map<Long, Asked> asked = new HashMap<>();
     try (PreparedStatement q =
@@ -133,14 +170,14 @@ class V6__Steps extends BaseJavaMigration {
             long revision = r.getLong(1);
             Asked a = asked.remove(revision);
             boolean past = r.getString(2).equals("DROPPED");
-            byte[] change = past ? null : Json.packed(JSON.readTree(r.getString(3)));
+            byte[] change = past ? null : packed(JSON.readTree(r.getString(3)));
             boolean large = change != null && change.length > 100_000;
-            put.setLong(1, StepRow.key(no, revision));
+            put.setLong(1, key(no, revision));
             put.setLong(2, revision);
             put.setString(3, past ? "PAST" : r.getString(2));
             put.setString(4, a == null ? null : a.request());
             put.setBytes(5, large ? null : change);
-            put.setBytes(6, a == null ? null : Json.packed(JSON.readTree(a.answer())));
+            put.setBytes(6, a == null ? null : packed(JSON.readTree(a.answer())));
             put.setBytes(7, large ? change : null);
             put.setObject(8, r.getObject(4));
             put.addBatch();
@@ -148,12 +185,12 @@ class V6__Steps extends BaseJavaMigration {
         }
       }
       for (Map.Entry<Long, Asked> a : asked.entrySet()) {
-        put.setLong(1, StepRow.key(no, a.getKey()));
+        put.setLong(1, key(no, a.getKey()));
         put.setLong(2, a.getKey());
         put.setString(3, "PAST");
         put.setString(4, a.getValue().request());
         put.setBytes(5, null);
-        put.setBytes(6, Json.packed(JSON.readTree(a.getValue().answer())));
+        put.setBytes(6, packed(JSON.readTree(a.getValue().answer())));
         put.setBytes(7, null);
         put.setObject(8, java.time.OffsetDateTime.now());
         put.addBatch();

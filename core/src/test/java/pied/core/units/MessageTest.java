@@ -16,7 +16,7 @@ import pied.core.tool.shell.BuildBuilder;
 import pied.core.tool.size.Resize;
 
 /** Every sentence is in the unit chosen, refusals too. */
-class SaidTest {
+class MessageTest {
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
@@ -28,15 +28,37 @@ class SaidTest {
           FT | 1 15/16" to 10'
           """)
   void aLengthIsReadInTheUnitChosen(LengthUnit unit, String read) {
-    String sentence = Said.bare(0.05) + " to " + Said.length(3.048);
-    assertThat(Said.in(sentence, unit)).isEqualTo(read);
+    Message range = Message.of("{} to {}", Message.bare(0.05), Message.length(3.048));
+    assertThat(range.in(unit)).isEqualTo(read);
+    // also as a part of another
+    assertThat(Message.of("It comes {} high.", range).in(unit))
+        .isEqualTo("It comes " + read + " high.");
   }
 
   @Test
-  void whatHasNoLengthsStaysAsItIsAlsoWithTheSignsOfALength() {
-    assertThat(Said.in("Stool 2 is taken out.", LengthUnit.FT)).isEqualTo("Stool 2 is taken out.");
-    assertThat(Said.in("a \uE000 b", LengthUnit.FT)).isEqualTo("a \uE000 b");
-    assertThat(Said.in("\uE000lhalf\uE001", LengthUnit.M)).isEqualTo("\uE000lhalf\uE001");
+  void whatAnybodyTypedIsNeverTakenForAGap() {
+    assertThat(Message.of("It is named {}.").in(LengthUnit.FT)).isEqualTo("It is named {}.");
+    Message two = Message.of("{} stands on {}.", "Stool {} 2", "{}");
+    assertThat(two.in(LengthUnit.M)).isEqualTo("Stool {} 2 stands on {}.");
+  }
+
+  @Test
+  void theCodeIsTheSameWhateverItIsAboutAndTheArgumentsAreTold() {
+    Refusal one = refused(BuildBuilder.builder().height(Amount.of(1)).build(), LengthUnit.CM);
+    Refusal other = refused(BuildBuilder.builder().height(Amount.of(1.2)).build(), LengthUnit.M);
+    assertThat(one.why().code()).isEqualTo(other.why().code()).contains("{}");
+    assertThat(one.why().argumentsIn(one.unit())).contains("100.0 cm").doesNotContain("120.0 cm");
+    assertThat(one.of("Edit 2: ").why().code()).isEqualTo(one.why().code());
+  }
+
+  @Test
+  void aMessageIsOfTheMomentInWhichItWasWritten() {
+    StringBuilder name = new StringBuilder("Stool");
+    Message m = Message.of("{} is taken out.", name);
+    name.append(" 2");
+    assertThat(m).hasToString("Stool is taken out.");
+    assertThat(Message.join(" and ", List.of("a", Message.length(1), "c")))
+        .hasToString("a and 1.00 m and c");
   }
 
   private static Refusal refused(Edit edit, LengthUnit unit) {

@@ -1,4 +1,4 @@
-package pied.server.store;
+package pied.server.h2;
 
 import java.sql.Connection;
 import java.sql.SQLException;

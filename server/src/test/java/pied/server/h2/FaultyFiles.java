@@ -1,4 +1,4 @@
-package pied.server.store;
+package pied.server.h2;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -20,16 +20,16 @@ public final class FaultyFiles extends FilePathWrapper {
   /** One write that has not been forced yet. */
   private record Write(long at, byte[] bytes) {}
 
-  static volatile boolean full;
-  static volatile long written;
-  static volatile int forced;
+  public static volatile boolean full;
+  public static volatile long written;
+  public static volatile int forced;
   private static byte[] safe = new byte[0];
   private static Random watching;
   private static final List<byte[]> seen = new ArrayList<>();
   private static final List<Write> since = new ArrayList<>();
 
   /** Makes it known to H2, empty. */
-  static synchronized void register() {
+  public static synchronized void register() {
     FilePath.register(new FaultyFiles());
     full = false;
     safe = new byte[0];
@@ -37,7 +37,7 @@ public final class FaultyFiles extends FilePathWrapper {
   }
 
   /** What a power cut now would leave. */
-  static synchronized byte[] afterPowerCut(Random r) {
+  public static synchronized byte[] afterPowerCut(Random r) {
     byte[] disk = safe.clone();
     for (Write w : since) {
       if (r.nextInt(3) > 0) { // it reached the disk, all of it or the beginning
@@ -66,13 +66,13 @@ public final class FaultyFiles extends FilePathWrapper {
   }
 
   /** Notes what a power cut would leave after each of the next writes. */
-  static synchronized void watch(Random r) {
+  public static synchronized void watch(Random r) {
     watching = r;
     seen.clear();
   }
 
   /** What was noted; nothing is from now on. */
-  static synchronized List<byte[]> seen() {
+  public static synchronized List<byte[]> seen() {
     watching = null;
     return List.copyOf(seen);
   }
