@@ -143,8 +143,8 @@ describe("a verb for what is selected", () => {
     chose("In numbers", "all at the height…");
     await answer("0.75");
     expect(sent.mock.calls.flat(2)).toEqual([
-      { do: "moveTo", pieces: ["a", "b"], to: { z: "=-1.20" } },
-      { do: "moveTo", pieces: ["a", "b"], to: { y: "0.75" } },
+      { do: "moveTo", pieces: ["a", "b"], to: { z: "-1.20" }, absolute: true },
+      { do: "moveTo", pieces: ["a", "b"], to: { y: "0.75" }, absolute: true },
     ]);
   });
 });

@@ -190,10 +190,6 @@ function at(words: string, slot: "x" | "y" | "z") {
     words: `All of them ${words} from the datum`,
     label: `Position ${words}`,
     text: "0",
-    edit: (typed) => ({
-      do: "moveTo",
-      pieces: chosen(),
-      to: { [slot]: typed.startsWith("-") ? "=" + typed : typed },
-    }),
+    edit: (typed) => ({ do: "moveTo", pieces: chosen(), to: { [slot]: typed }, absolute: true }),
   });
 }

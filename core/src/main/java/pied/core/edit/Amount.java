@@ -3,6 +3,7 @@ package pied.core.edit;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
 import com.fasterxml.jackson.databind.JsonNode;
+import pied.core.Nullable;
 import pied.core.units.Entry;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
@@ -38,6 +39,13 @@ public record Amount(String text, double number) {
   /** A text as a person typed it. */
   public static Amount typed(String text) {
     return new Amount(text, 0);
+  }
+
+  /** The same, where a minus is a sign and takes nothing away from what stands there. */
+  public static @Nullable Amount absolute(@Nullable Amount a) {
+    return a == null || a.text == null || !a.text.strip().startsWith("-")
+        ? a
+        : typed("=" + a.text.strip());
   }
 
   /** The length meant, metres, where none stands yet. */

@@ -10,6 +10,7 @@ import pied.core.piece.Piece;
 import pied.core.place.Footprint;
 import pied.core.solid.Travel;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.Space;
 
 /**
@@ -27,7 +28,7 @@ public final class Bulk {
 
   /** The pieces of an edit, the lead's last; what stands on another of them goes along with it. */
   public static List<Bulk> of(EditSession session, List<String> chosen) {
-    Set<String> tops = Set.copyOf(session.tops(chosen));
+    Set<String> tops = Set.copyOf(Carriers.tops(session.space(), chosen));
     List<Bulk> all = new ArrayList<>();
     for (List<String> ids : session.wholes(chosen)) {
       List<Piece> own = ids.stream().filter(tops::contains).map(session::piece).toList();
@@ -48,7 +49,7 @@ public final class Bulk {
     List<String> others = new ArrayList<>(chosen);
     others.removeAll(lead);
     List<Bulk> all = new ArrayList<>(others.isEmpty() ? List.of() : of(session, others));
-    Set<String> on = Set.copyOf(session.tops(lead));
+    Set<String> on = Set.copyOf(Carriers.tops(session.space(), lead));
     all.add(
         new Bulk(session.space(), lead.stream().filter(on::contains).map(session::piece).toList()));
     return all;

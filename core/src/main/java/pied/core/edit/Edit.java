@@ -57,5 +57,17 @@ public interface Edit {
     public Place3(Amount x, Amount y, Amount z) {
       this(x, y, z, null, null, null, null);
     }
+
+    /** The same, with every minus a sign. */
+    public Place3 absolute() {
+      return new Place3(
+          Amount.absolute(x),
+          Amount.absolute(y),
+          Amount.absolute(z),
+          Amount.absolute(stageLeft),
+          Amount.absolute(stageRight),
+          Amount.absolute(upstage),
+          Amount.absolute(downstage));
+    }
   }
 }

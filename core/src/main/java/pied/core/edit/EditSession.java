@@ -2,7 +2,6 @@ package pied.core.edit;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -17,7 +16,6 @@ import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.piece.Keeping;
-import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Filing;
@@ -386,43 +384,6 @@ public final class EditSession {
     numbers.put(name, Names.number(free, name));
     names.add(free);
     return free;
-  }
-
-  /** Of some pieces those that are not carried by others of them. */
-  public List<String> tops(List<String> ids) {
-    Set<String> all = space.withCarried(ids);
-    List<String> tops = new ArrayList<>(ids);
-    tops.removeIf(
-        id -> {
-          On on = space.piece(id).on();
-          return on.kind() == On.OnKind.piece && all.contains(on.id());
-        });
-    return tops;
-  }
-
-  /** The same pieces, what carries others before them, since those go along. */
-  public List<String> carriersFirst(List<String> ids) {
-    return ids.stream().sorted(Comparator.comparingInt(this::carriersOf)).toList();
-  }
-
-  /** What is attached to a piece, and all that is carried by that. */
-  public Set<String> attachedTo(String id) {
-    Set<String> all = new HashSet<>();
-    for (String c : space.carriedBy(id)) {
-      Piece q = piece(c);
-      if (q.attached() && q.on().equals(On.piece(id))) {
-        all.addAll(space.withCarried(List.of(c)));
-      }
-    }
-    return all;
-  }
-
-  private int carriersOf(String id) {
-    int n = 0;
-    for (On on = piece(id).on(); on.kind() == On.OnKind.piece; on = piece(on.id()).on()) {
-      n++;
-    }
-    return n;
   }
 
   // ---- coming to rest

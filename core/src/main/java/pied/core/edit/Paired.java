@@ -10,6 +10,7 @@ import pied.core.Names;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
+import pied.core.space.Carriers;
 import pied.core.space.Motion;
 import pied.core.space.Twin;
 
@@ -85,7 +86,7 @@ public final class Paired {
           all.put(id, other.withStance(image.stance()).withForm(image.form()));
         });
     session.alter(all.keySet(), p -> all.get(p.id()));
-    rest(session, session.tops(List.copyOf(next.keySet())));
+    rest(session, Carriers.tops(session.space(), List.copyOf(next.keySet())));
   }
 
   /** Parts all of these; what nobody is a twin by any more goes. */

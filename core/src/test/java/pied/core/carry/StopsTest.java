@@ -5,13 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
-import net.jqwik.api.constraints.LongRange;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.Rooms;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
@@ -126,11 +125,10 @@ class StopsTest {
   }
 
   @Property(tries = 60)
-  void pushedAmongManyItIsFreeOrSaysThatItIsNot(@ForAll @LongRange(min = 0) long seed) {
+  void pushedAmongManyItIsFreeOrSaysThatItIsNot(@ForAll Choices r) {
     if (own == null) {
       furnish();
     }
-    Random r = new Random(seed);
     List<Piece> others = new ArrayList<>();
     for (int i = 0; i < 6; i++) {
       Vec at = new Vec(1 + 4 * r.nextDouble(), 0, 1 + 2 * r.nextDouble());

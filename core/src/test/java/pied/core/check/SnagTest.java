@@ -8,6 +8,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
@@ -89,7 +90,7 @@ class SnagTest {
   }
 
   @Property(tries = 15)
-  void afterAnyEditsTheyAreThoseOfASpaceBuiltAnew(@ForAll Random r) {
+  void afterAnyEditsTheyAreThoseOfASpaceBuiltAnew(@ForAll Choices r) {
     Rooms rooms = new Rooms();
     for (int i = 0; i < 12; i++) {
       rooms.put("p" + i, ARTICLES.get(r.nextInt(ARTICLES.size())), in(r, 5.4), in(r, 3.4));

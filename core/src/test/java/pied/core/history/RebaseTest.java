@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.Rooms;
 import pied.core.edit.Change;
 import pied.core.piece.Piece;
@@ -118,7 +118,7 @@ class RebaseTest {
   }
 
   @Property(tries = 60)
-  void whateverIsPossibleLeavesASoundSpace(@ForAll Random r) {
+  void whateverIsPossibleLeavesASoundSpace(@ForAll Choices r) {
     furnish();
     List<Change> changes = new ArrayList<>();
     for (int i = 0; i < 14; i++) {

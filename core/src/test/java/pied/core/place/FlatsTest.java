@@ -3,11 +3,11 @@ package pied.core.place;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
+import pied.core.Choices;
 import pied.core.Rooms;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
@@ -63,7 +63,7 @@ class FlatsTest {
   }
 
   @Property(tries = 50)
-  void figuresGoFromOnePoseToAnother(@ForAll Random r) {
+  void figuresGoFromOnePoseToAnother(@ForAll Choices r) {
     Mesh mesh = step();
     Pose own = Pose.of(new Vec(r.nextDouble(), 0, r.nextDouble()), 360 * r.nextDouble());
     Pose other = Pose.of(new Vec(r.nextDouble(), 1, r.nextDouble()), 360 * r.nextDouble());
@@ -98,7 +98,7 @@ class FlatsTest {
   }
 
   @Property(tries = 30)
-  void whatCarriesIsTheSameSeenAtOnceAndByTravel(@ForAll Random r) {
+  void whatCarriesIsTheSameSeenAtOnceAndByTravel(@ForAll Choices r) {
     Rooms room = new Rooms();
     room.put("t", "cafe-table", 2, 2, 360 * r.nextDouble());
     room.put("c", "chest-of-drawers", 4, 2, 360 * r.nextDouble());

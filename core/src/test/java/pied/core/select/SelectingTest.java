@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.joml.Matrix4d;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.Rooms;
 import pied.core.drawing.Elevation;
 import pied.core.piece.Piece;
@@ -166,7 +166,7 @@ class SelectingTest {
   }
 
   @Property(tries = 40)
-  void enclosedIsThatEveryCornerIsInsideWhateverTheView(@ForAll Random r) {
+  void enclosedIsThatEveryCornerIsInsideWhateverTheView(@ForAll Choices r) {
     furnish();
     for (Piece p : List.copyOf(room.space.pieces())) {
       if (!p.id().equals("m") && r.nextBoolean()) {

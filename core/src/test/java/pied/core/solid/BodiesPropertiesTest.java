@@ -12,6 +12,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 
 /** What is asked of bodies is answered the same whatever way they came together. */
 class BodiesPropertiesTest {
@@ -53,7 +54,7 @@ class BodiesPropertiesTest {
   }
 
   @Property(tries = 60)
-  void allAreThereAndNoOthers(@ForAll Random r) {
+  void allAreThereAndNoOthers(@ForAll Choices r) {
     Both both = Both.of(r, 150);
     assertThat(both.grown.all()).isEqualTo(both.anew.all());
     assertThat(both.grown.size()).isEqualTo(both.all.size());
@@ -63,7 +64,7 @@ class BodiesPropertiesTest {
   }
 
   @Property(tries = 60)
-  void whatIsNearIsWhatABoxByBoxLookFinds(@ForAll Random r) {
+  void whatIsNearIsWhatABoxByBoxLookFinds(@ForAll Choices r) {
     Both both = Both.of(r, 120);
     for (int i = 0; i < 10; i++) {
       Vec at = new Vec(8 * r.nextDouble(), 0, 8 * r.nextDouble());
@@ -89,7 +90,7 @@ class BodiesPropertiesTest {
   }
 
   @Property(tries = 40)
-  void questionsAreAnsweredTheSame(@ForAll Random r) {
+  void questionsAreAnsweredTheSame(@ForAll Choices r) {
     Both both = Both.of(r, 100);
     for (int i = 0; i < 6; i++) {
       Body b = any(r, "asked");
@@ -110,7 +111,7 @@ class BodiesPropertiesTest {
   }
 
   @Property(tries = 40)
-  void whereItIsFreeNothingIsOverlapped(@ForAll Random r) {
+  void whereItIsFreeNothingIsOverlapped(@ForAll Choices r) {
     Both both = Both.of(r, 120);
     Body b = any(r, "asked");
     double a = 2 * Math.PI * r.nextDouble();

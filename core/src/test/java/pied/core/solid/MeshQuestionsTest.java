@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Tag;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 
 @Tag("thorough")
 class MeshQuestionsTest {
@@ -34,8 +34,7 @@ class MeshQuestionsTest {
   }
 
   @Property(tries = 60)
-  void nearestRayAgreesWithLookingAtEveryTriangle(@ForAll long seed) {
-    Random r = new Random(seed);
+  void nearestRayAgreesWithLookingAtEveryTriangle(@ForAll Choices r) {
     Mesh m = Shapes.lump(r, 1);
     MeshTree.RayHit hit = new MeshTree.RayHit();
     MeshTree.RayHit one = new MeshTree.RayHit();
@@ -59,8 +58,7 @@ class MeshQuestionsTest {
   }
 
   @Property(tries = 60)
-  void windingAgreesWithTheRadius(@ForAll long seed) {
-    Random r = new Random(seed);
+  void windingAgreesWithTheRadius(@ForAll Choices r) {
     Mesh ball = Shapes.sphere(1, 40);
     Vec p = Shapes.direction(r).times(1.5 * r.nextDouble());
     if (Math.abs(p.length() - 1) > 0.02) {
@@ -95,8 +93,7 @@ class MeshQuestionsTest {
   }
 
   @Property(tries = 30)
-  void manyBodiesAnswerAsEachAlone(@ForAll long seed) {
-    Random r = new Random(seed);
+  void manyBodiesAnswerAsEachAlone(@ForAll Choices r) {
     List<Body> list = new ArrayList<>();
     for (int i = 0; i < 40; i++) {
       Vec at = new Vec(6 * r.nextDouble(), r.nextDouble(), 6 * r.nextDouble());

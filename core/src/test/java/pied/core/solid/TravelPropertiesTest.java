@@ -9,6 +9,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Tag;
 import org.joml.Quaterniond;
+import pied.core.Choices;
 
 /** What must hold for any two meshes. */
 @Tag("thorough")
@@ -20,8 +21,7 @@ class TravelPropertiesTest {
   }
 
   /** Two lumps apart, the first heading roughly for the second. */
-  private static Pair apart(long seed) {
-    Random r = new Random(seed);
+  private static Pair apart(Random r) {
     Mesh a = Shapes.lump(r, 0.1 + r.nextDouble());
     Mesh b = Shapes.lump(r, 0.1 + r.nextDouble());
     Vec d = Shapes.direction(r);
@@ -35,8 +35,8 @@ class TravelPropertiesTest {
   }
 
   @Property(tries = 300)
-  void movedByItsTravelItTouchesAndDoesNotOverlap(@ForAll long seed) {
-    Pair p = apart(seed);
+  void movedByItsTravelItTouchesAndDoesNotOverlap(@ForAll Choices r) {
+    Pair p = apart(r);
     Travel.Stop stop = p.travel();
     if (!stop.meets()) {
       assertThat(Travel.of(p.b, p.pb, p.a, p.pa, p.d.times(-1), 100).meets()).isFalse();
@@ -50,13 +50,12 @@ class TravelPropertiesTest {
   }
 
   @Property(tries = 200)
-  void movedByLessItIsFreeAndByMoreItOverlaps(@ForAll long seed) {
-    Pair p = apart(seed);
+  void movedByLessItIsFreeAndByMoreItOverlaps(@ForAll Choices r) {
+    Pair p = apart(r);
     Travel.Stop stop = p.travel();
     if (!stop.meets()) {
       return;
     }
-    Random r = new Random(seed + 1);
     Pose less = p.pa.moved(p.d.times(stop.distance() * r.nextDouble()));
     assertThat(Nearness.overlap(p.a, less, p.b, p.pb, 1e-6)).isFalse();
     Pose more = p.pa.moved(p.d.times(stop.distance() + 1e-3));
@@ -64,18 +63,17 @@ class TravelPropertiesTest {
   }
 
   @Property(tries = 150)
-  void theOtherOneComingTheOtherWayMeetsAtTheSameDistance(@ForAll long seed) {
-    Pair p = apart(seed);
+  void theOtherOneComingTheOtherWayMeetsAtTheSameDistance(@ForAll Choices r) {
+    Pair p = apart(r);
     double one = p.travel().distance();
     double other = Travel.of(p.b, p.pb, p.a, p.pa, p.d.times(-1), 100).distance();
     assertSame(one, other);
   }
 
   @Property(tries = 150)
-  void independentOfTriangleOrderAndOfACommonRotation(@ForAll long seed) {
-    Pair p = apart(seed);
+  void independentOfTriangleOrderAndOfACommonRotation(@ForAll Choices r) {
+    Pair p = apart(r);
     double plain = p.travel().distance();
-    Random r = new Random(seed + 2);
     Mesh a = Shapes.shuffled(p.a, r);
     Mesh b = Shapes.shuffled(p.b, r);
     assertSame(Travel.of(a, p.pa, b, p.pb, p.d, 100).distance(), plain);
@@ -88,13 +86,12 @@ class TravelPropertiesTest {
   }
 
   @Property(tries = 150)
-  void theWayBackLeadsToAFreePlaceThatTouches(@ForAll long seed) {
-    Pair p = apart(seed);
+  void theWayBackLeadsToAFreePlaceThatTouches(@ForAll Choices r) {
+    Pair p = apart(r);
     Travel.Stop stop = p.travel();
     if (!stop.meets()) {
       return;
     }
-    Random r = new Random(seed + 3);
     Pose sunk = p.pa.moved(p.d.times(stop.distance() + 0.02 + 0.1 * r.nextDouble()));
     Vec out = Shapes.direction(r);
     double back = Travel.toFree(p.a, sunk, p.b, p.pb, out);
@@ -108,9 +105,8 @@ class TravelPropertiesTest {
   }
 
   @Property(tries = 150)
-  void whatLooksAwayIsRightlyPassedOver(@ForAll long seed) {
-    Pair p = apart(seed);
-    Random r = new Random(seed + 4);
+  void whatLooksAwayIsRightlyPassedOver(@ForAll Choices r) {
+    Pair p = apart(r);
     Mesh a = r.nextBoolean() ? Shapes.stool() : p.a;
     Mesh b = r.nextBoolean() ? Shapes.tray() : p.b;
     assertThat(a.isOutward() && b.isOutward()).isTrue();

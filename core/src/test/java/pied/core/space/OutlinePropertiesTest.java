@@ -9,6 +9,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.material.Finishes;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
@@ -53,8 +54,7 @@ class OutlinePropertiesTest {
   }
 
   @Property(tries = 80)
-  void wallsAreClosedAndFaceOutward(@ForAll long seed) {
-    Random r = new Random(seed);
+  void wallsAreClosedAndFaceOutward(@ForAll Choices r) {
     Shell room = shell(r.nextBoolean() ? stepped(r) : star(r), List.of());
     if (!buildable(room)) {
       return;
@@ -72,8 +72,7 @@ class OutlinePropertiesTest {
   }
 
   @Property(tries = 80)
-  void openingsTakeJustTheirVolumeAndLeaveWallsClosed(@ForAll long seed) {
-    Random r = new Random(seed);
+  void openingsTakeJustTheirVolumeAndLeaveWallsClosed(@ForAll Choices r) {
     List<Spot> outline = stepped(r);
     Shell bare = shell(outline, List.of());
     if (!buildable(bare)) {
@@ -140,8 +139,7 @@ class OutlinePropertiesTest {
   }
 
   @Property(tries = 60)
-  void theFloorIsWhereTheOutlineIs(@ForAll long seed) {
-    Random r = new Random(seed);
+  void theFloorIsWhereTheOutlineIs(@ForAll Choices r) {
     Shell room = shell(star(r), List.of());
     for (int i = 0; i < 40; i++) {
       Spot p = new Spot(12 * r.nextDouble() - 6, 12 * r.nextDouble() - 6);

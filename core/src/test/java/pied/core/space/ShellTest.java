@@ -7,10 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.material.Finishes;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
@@ -81,8 +81,7 @@ class ShellTest {
   }
 
   @Property(tries = 60)
-  void anyConvexOutlineGivesClosedOutwardWallsThatMeet(@ForAll long seed) {
-    Random r = new Random(seed);
+  void anyConvexOutlineGivesClosedOutwardWallsThatMeet(@ForAll Choices r) {
     List<Double> angles = new ArrayList<>();
     int n = 4 + r.nextInt(6); // corners sharper than 37° are cut short
     for (int i = 0; i < n; i++) {

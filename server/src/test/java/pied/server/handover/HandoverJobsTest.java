@@ -7,12 +7,14 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -107,10 +109,7 @@ class HandoverJobsTest {
     go.countDown();
     for (int i = 0; i < 30; i++) {
       String id = jobs.begin("anne", "n", "text/plain", 1, slow("x"));
-      for (int k = 0; k < 400 && !jobs.running(id).over(); k++) {
-        Thread.onSpinWait();
-        TimeUnit.MILLISECONDS.sleep(5);
-      }
+      Awaitility.await().atMost(Duration.ofMinutes(3)).until(() -> jobs.running(id).over());
       assertThat(jobs.running(id).file()).exists();
     }
   }

@@ -3,6 +3,7 @@ package pied.server.handover;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.awaitility.Awaitility.await;
 
 import com.lowagie.text.pdf.PRTokeniser;
 import com.lowagie.text.pdf.PdfReader;
@@ -12,6 +13,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -212,12 +214,13 @@ class HandoverTest {
     Map<?, ?> begun = http.postForObject(at, new HttpEntity<>(asked, json), Map.class);
     assertThat(begun.get("name")).as(begun.toString()).isEqualTo("Room drawings.pdf");
     String job = "/api/handovers/" + begun.get("id");
-    Map<?, ?> now = begun;
-    for (int i = 0; i < 400 && now.get("ready") != Boolean.TRUE; i++) {
-      assertThat(now.get("failed")).isNull();
-      Thread.sleep(50);
-      now = http.getForObject(job, Map.class);
-    }
+    Map<?, ?> now =
+        await()
+            .atMost(Duration.ofMinutes(3))
+            .until(
+                () -> http.getForObject(job, Map.class),
+                m -> m.get("ready") == Boolean.TRUE || m.get("failed") != null);
+    assertThat(now.get("failed")).isNull();
     assertThat(((Number) now.get("share")).doubleValue()).isEqualTo(1);
     byte[] file = http.getForObject(job + "/file", byte[].class);
     assertThat(new PdfReader(file).getNumberOfPages()).isGreaterThanOrEqualTo(6);

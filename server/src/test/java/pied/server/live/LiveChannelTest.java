@@ -2,12 +2,14 @@ package pied.server.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.awaitility.Awaitility.await;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.WebSocket;
+import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletionStage;
@@ -206,9 +208,7 @@ class LiveChannelTest {
       deaf.setReceiveBufferSize(2048);
       deaf.connect(new java.net.InetSocketAddress("127.0.0.1", port));
       deaf.getOutputStream().write(Given.handshake(port, room, ""));
-      while (channel.company()[1] < 2) {
-        Thread.sleep(10);
-      }
+      await().atMost(Duration.ofMinutes(3)).until(() -> channel.company()[1] == 2);
       // each of these tells some 100 KB; he is sent away once 16 MB wait for him
       int edits = 0;
       while (channel.company()[1] > 1 || edits < 5) {
@@ -243,10 +243,7 @@ class LiveChannelTest {
     }
     room = there;
     // who was sent away hears of it before the server has put it all away
-    for (int i = 0; i < 200 && channel.company()[0] != before; i++) {
-      Thread.sleep(50);
-    }
-    assertThat(channel.company()[0]).isEqualTo(before);
+    await().atMost(Duration.ofMinutes(3)).until(() -> channel.company()[0] == before);
   }
 
   @Test

@@ -2,6 +2,7 @@ package pied.server.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
 
 import jakarta.persistence.EntityManagerFactory;
 import java.io.IOException;
@@ -11,6 +12,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -198,7 +200,7 @@ class LedgerTest {
   }
 
   @Test
-  void onAFullDiskItIsSaidAndNothingTakenAndItHealsByItself() throws InterruptedException {
+  void onAFullDiskItIsSaidAndNothingTakenAndItHealsByItself() {
     turn("before");
     double turned = store.space(room).piece("s3").turn();
     FaultyFiles.full = true;
@@ -215,9 +217,7 @@ class LedgerTest {
     } finally {
       FaultyFiles.full = false;
     }
-    while (ledger.trouble() != null) {
-      Thread.sleep(50);
-    }
+    await().atMost(Duration.ofMinutes(3)).until(() -> ledger.trouble() == null);
     assertThat(health.health().getStatus().getCode()).isEqualTo("UP");
     // sent again as the sheet does, it is done once; undo knows what was before
     assertThat(turn("lost")).isEqualTo(turn("lost"));

@@ -1,6 +1,7 @@
 package pied.server.supply;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -11,6 +12,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
+import java.time.Duration;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -100,20 +102,20 @@ class SupplyTest {
 
   /** How a fetch stands once it is over. */
   private JsonNode over(String ware) throws Exception {
-    for (int i = 0; i < 1000; i++) {
-      String body =
-          ask(get("/api/projects/" + project + "/fetches"))
-              .andReturn()
-              .getResponse()
-              .getContentAsString();
-      JsonNode f = JSON.readTree(body).get(0);
-      assertThat(f.get("ware").asText()).isEqualTo(ware);
-      if (f.get("state").asText().matches("done|failed|stopped")) {
-        return f;
-      }
-      Thread.sleep(10);
-    }
-    throw new AssertionError("It is never over");
+    return await()
+        .atMost(Duration.ofMinutes(3))
+        .until(() -> state(ware), f -> f.get("state").asText().matches("done|failed|stopped"));
+  }
+
+  private JsonNode state(String ware) throws Exception {
+    String body =
+        ask(get("/api/projects/" + project + "/fetches"))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    JsonNode f = JSON.readTree(body).get(0);
+    assertThat(f.get("ware").asText()).isEqualTo(ware);
+    return f;
   }
 
   private Article fetched(String ware) throws Exception {

@@ -12,6 +12,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 
 /** Copies pieces with all they carry; null for the usual place beside. */
 @JsonTypeName("copy")
@@ -22,7 +23,7 @@ public record Copy(List<String> pieces, @Nullable Place3 by) implements Edit {
 
   @Override
   public void make(EditSession session) {
-    List<String> tops = session.tops(session.chosen(pieces));
+    List<String> tops = Carriers.tops(session.space(), session.chosen(pieces));
     Set<String> all = session.space().withCarried(tops);
     Copies copies = new Copies(session, all);
     double wide = tops.stream().mapToDouble(id -> session.piece(id).size().width()).max().orElse(0);

@@ -12,6 +12,7 @@ import pied.core.edit.EditSession;
 import pied.core.edit.Places;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 
 /**
  * Moves pieces across (x), up (y) and deep (z); what they carry goes along.
@@ -39,7 +40,7 @@ public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) im
     }
     session.shift(ids, v);
     if (v.y() == 0) {
-      session.settle(session.tops(ids), false);
+      session.settle(Carriers.tops(session.space(), ids), false);
     } else {
       session.carriers(ids);
     }

@@ -17,6 +17,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.space.Carriers;
 import pied.core.units.Refusal;
 
 /**
@@ -38,7 +39,7 @@ public record PutDown(CarryAsk carry, @Nullable String piece) implements Edit {
       throw new Refusal(a.refused());
     }
     List<String> ids = q.copy() || q.article() != null ? anew(session, q, a) : moved(session, a);
-    List<String> tops = session.tops(ids);
+    List<String> tops = Carriers.tops(session.space(), ids);
     String lead = ids.get(ids.size() - 1);
     tops.remove(lead);
     session.carriers(tops);

@@ -9,6 +9,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 
 /** Moves pieces up or down so that the top of each is at a height read from the datum. */
 @JsonTypeName("topAt")
@@ -18,7 +19,7 @@ public record TopAt(List<String> pieces, Amount height) implements Edit {
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);
     double datum = session.space().shell().datum().y();
-    for (String id : session.carriersFirst(ids)) {
+    for (String id : Carriers.carriersFirst(session.space(), ids)) {
       double now = session.space().high(session.piece(id)) - datum;
       double by = need(height, "height").length(session.unit(), now) - now;
       session.shift(List.of(id), new Vec(0, by, 0));

@@ -15,6 +15,7 @@ import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.units.Refusal;
 
 /**
@@ -50,7 +51,7 @@ public record CopyOnto(List<String> pieces, List<String> onto) implements Edit {
   /** What is copied, without what stands on it, with what it stands on. */
   private Map<String, String> sources(EditSession session) {
     Map<String, String> from = new LinkedHashMap<>();
-    for (String id : session.tops(session.chosen(pieces))) {
+    for (String id : Carriers.tops(session.space(), session.chosen(pieces))) {
       Piece p = session.piece(id);
       if (p.on().kind() == On.OnKind.piece) {
         from.put(id, p.on().id());

@@ -22,6 +22,7 @@ import pied.core.place.Resting;
 import pied.core.place.Support;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.units.Refusal;
@@ -60,7 +61,7 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
     if (onto != null && carried.contains(onto)) {
       throw new Refusal("{} stands on one of them.", carrier.name());
     }
-    own = new ArrayList<>(session.tops(own));
+    own = new ArrayList<>(Carriers.tops(session.space(), own));
     own.sort(Comparator.comparingDouble(id -> -area(session.piece(id))));
     Set<String> waiting = new LinkedHashSet<>(own);
     for (String id : own) {

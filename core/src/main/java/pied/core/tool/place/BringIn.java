@@ -12,6 +12,7 @@ import pied.core.piece.Piece;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
+import pied.core.space.Carriers;
 import pied.core.space.Spot;
 
 /**
@@ -29,7 +30,8 @@ public record BringIn(List<String> pieces, @Nullable PlanPoint at) implements Ed
 
   @Override
   public void make(EditSession session) {
-    session.tops(session.chosen(pieces)).forEach(id -> one(session, session.piece(id)));
+    Carriers.tops(session.space(), session.chosen(pieces))
+        .forEach(id -> one(session, session.piece(id)));
   }
 
   private void one(EditSession session, Piece p) {

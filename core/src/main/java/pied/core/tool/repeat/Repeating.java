@@ -28,6 +28,7 @@ import pied.core.place.Rest;
 import pied.core.place.Resting;
 import pied.core.place.Target;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.Group;
 import pied.core.space.Motion;
 import pied.core.space.Repetition;
@@ -87,7 +88,7 @@ public final class Repeating {
       throw new Refusal("Select what is to be repeated, or name an article.");
     }
     List<String> chosen = session.chosen(pieces);
-    List<String> tops = session.tops(chosen);
+    List<String> tops = Carriers.tops(session.space(), chosen);
     int parts = 0;
     List<List<String>> units = new ArrayList<>();
     List<Sample> mix = new ArrayList<>();

@@ -74,13 +74,15 @@ final class ScatterLayout {
 
   /** Where they may come down. */
   private record StrewnArea(
-      Geometry figure, PreparedGeometry ready, double high, On on, double size) {}
+      Geometry figure, PreparedGeometry ready, double high, On on, double size) {
+    /** Whether it is the floor, and no board. */
+    boolean isFloor() {
+      return Double.isNaN(high);
+    }
+  }
 
   /** One of a mix at one of its sizes. */
   private record Grown(Shape shape, Sample sample, Form form) {}
-
-  /** One that has its place. */
-  private record Strewn(Vec at, Geometry outline, double radius) {}
 
   private final Space space;
   private final ScatterRule rule;
@@ -89,11 +91,9 @@ final class ScatterLayout {
   private final Deadline deadline;
   private final SplittableRandom random;
   private final List<StrewnArea> areas = new ArrayList<>();
-  private final Map<Long, List<Strewn>> grid = new HashMap<>();
   private final Map<List<Object>, Grown> grown = new HashMap<>();
   private final Set<Integer> tired = new HashSet<>();
-  private double cell = 0.5;
-  private double reach;
+  private StrewnGrid grid;
 
   ScatterLayout(Space space, ScatterRule rule, Mixed mix, Set<String> ignored, Deadline deadline) {
     this.space = space;
@@ -120,7 +120,7 @@ final class ScatterLayout {
             : Arrangement.checked(Math.round(rule.density() * all));
     List<Integer> order = mix.shuffled(n, random);
     double radius = mix.shapes.stream().mapToDouble(Shape::radius).max().orElseThrow();
-    cell = Math.max(2 * radius + rule.least(), 0.05);
+    grid = new StrewnGrid(Math.max(2 * radius + rule.least(), 0.05), rule.least());
     double apart = FIRST * Math.sqrt(2 * all / (Math.sqrt(3) * n));
     double last = LAST * apart;
     List<LaidOut.LaidPlace> places = new ArrayList<>();
@@ -248,7 +248,7 @@ final class ScatterLayout {
       wanted = apart * (0.6 + 0.8 * far);
     }
     Vec flat = new Vec(x, Double.isNaN(area.high) ? 0 : area.high, z);
-    if (tooNear(flat, wanted, area)) {
+    if (grid.tooNear(flat, wanted, area.isFloor())) {
       return null;
     }
     Grown g = grown(sample, size);
@@ -257,7 +257,8 @@ final class ScatterLayout {
     if (!area.ready.covers(outline)) {
       return null;
     }
-    if (touches(flat, outline, g.shape.radius(), area)) {
+    StrewnGrid.Strewn lies = new StrewnGrid.Strewn(flat, outline, g.shape.radius());
+    if (grid.touches(lies, area.isFloor())) {
       return null;
     }
     LaidOut.LaidPlace place =
@@ -267,9 +268,7 @@ final class ScatterLayout {
     if (place == null || !hasRoom(g, place, outline)) {
       return null;
     }
-    Strewn lies = new Strewn(flat, outline, g.shape.radius());
-    reach = Math.max(reach, g.shape.radius());
-    grid.computeIfAbsent(key(x, z), k -> new ArrayList<>()).add(lies);
+    grid.add(lies);
     return place;
   }
 
@@ -307,57 +306,6 @@ final class ScatterLayout {
           Sample own = new Sample(List.of(p.withForm(form)), s.share());
           return new Grown(new Shape(space, own), own, form);
         });
-  }
-
-  private long key(double x, double z) {
-    return (long) Math.floor(x / cell) * 1_000_003L + (long) Math.floor(z / cell);
-  }
-
-  private interface Near {
-    boolean is(Strewn other);
-  }
-
-  private boolean any(Vec at, double within, Near near) {
-    int r = (int) Math.ceil(within / cell);
-    for (int i = -r; i <= r; i++) {
-      for (int j = -r; j <= r; j++) {
-        List<Strewn> all = grid.get(key(at.x() + i * cell, at.z() + j * cell));
-        if (all != null) {
-          for (Strewn l : all) {
-            if (near.is(l)) {
-              return true;
-            }
-          }
-        }
-      }
-    }
-    return false;
-  }
-
-  /** On boards over one another only what is on the same one counts. */
-  private boolean tooNear(Vec at, double apart, StrewnArea area) {
-    return apart > 0
-        && any(
-            at,
-            apart,
-            l -> same(l, at, area) && Math.hypot(l.at.x() - at.x(), l.at.z() - at.z()) < apart);
-  }
-
-  private static boolean same(Strewn l, Vec at, StrewnArea area) {
-    return Double.isNaN(area.high) || Math.abs(l.at.y() - at.y()) < 0.02;
-  }
-
-  private boolean touches(Vec at, Geometry outline, double radius, StrewnArea area) {
-    return any(
-        at,
-        radius + reach + rule.least(),
-        l ->
-            same(l, at, area)
-                && Math.hypot(l.at.x() - at.x(), l.at.z() - at.z())
-                    < radius + l.radius + rule.least()
-                && (rule.least() > 0
-                    ? outline.isWithinDistance(l.outline, rule.least())
-                    : outline.intersects(l.outline)));
   }
 
   // ---- coming to rest

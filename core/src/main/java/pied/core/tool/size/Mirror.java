@@ -14,6 +14,7 @@ import pied.core.piece.Stance;
 import pied.core.size.Measure;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.units.Refusal;
 
 /**
@@ -32,7 +33,7 @@ public record Mirror(List<String> pieces, @Nullable Measure across, @Nullable St
     List<String> ids = session.chosen(pieces);
     Measure m = across == null ? Measure.width : across;
     Hold mark = Hold.read(about).orElse(new Hold(0, 0, 0));
-    for (String id : session.tops(ids)) {
+    for (String id : Carriers.tops(session.space(), ids)) {
       Piece p = session.piece(id);
       boolean upright = session.article(id).mounting() == Mounting.STANDS || p.attached();
       if (m == Measure.height && !upright) {
@@ -58,7 +59,7 @@ public record Mirror(List<String> pieces, @Nullable Measure across, @Nullable St
     double at = p.pose().apply(mark.on(p.size())).dot(n);
     Set<String> all =
         m == Measure.height // what stands on it does not go over with it
-            ? session.attachedTo(p.id())
+            ? Carriers.attachedTo(session.space(), p.id())
             : session.space().withCarried(List.of(p.id()));
     all.add(p.id());
     session.alter(all, q -> mirrored(q, n, at));

@@ -16,6 +16,7 @@ import pied.core.measure.Hold;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
@@ -36,7 +37,7 @@ public record Along(List<String> pieces, String to, @Nullable Side side, @Nullab
     implements Edit {
   @Override
   public void make(EditSession session) {
-    List<String> ids = session.tops(session.chosen(pieces));
+    List<String> ids = Carriers.tops(session.space(), session.chosen(pieces));
     if (side == Side.top || side == Side.under) {
       throw new Refusal("Say which upright side is to run along it: left, right, front or back.");
     }

@@ -12,6 +12,7 @@ import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.Spot;
 import pied.core.space.Validity;
 import pied.core.space.Wall;
@@ -59,7 +60,7 @@ public record Face(
   @Override
   public void make(EditSession session) {
     need(what, "what");
-    List<String> ids = session.tops(session.chosen(pieces));
+    List<String> ids = Carriers.tops(session.space(), session.chosen(pieces));
     if (what == FaceWhat.eachOther && ids.size() != 2) {
       throw new Refusal("Two pieces face each other; select two.");
     }

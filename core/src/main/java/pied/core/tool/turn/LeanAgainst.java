@@ -16,6 +16,7 @@ import pied.core.piece.Piece;
 import pied.core.place.Resting;
 import pied.core.solid.Bodies;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.PartName;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -37,7 +38,7 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
 
   @Override
   public void make(EditSession session) {
-    List<String> ids = session.tops(session.chosen(pieces));
+    List<String> ids = Carriers.tops(session.space(), session.chosen(pieces));
     double steep = need(angle, "angle").angle(90);
     if (!(steep > 0 && steep < 90)) {
       throw new Refusal("It can lean at more than 0° and less than 90° to the floor.");

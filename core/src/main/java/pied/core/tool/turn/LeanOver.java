@@ -10,6 +10,7 @@ import pied.core.edit.EditSession;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.units.Refusal;
 
 /**
@@ -34,7 +35,7 @@ public record LeanOver(
       Piece leaning = p.withLean(square ? FloorLean.of(session.space(), p) : lean(p.lean()));
       session.set(square ? leaning : leaning.moved(aside(p, leaning)));
     }
-    session.settle(session.tops(ids), true);
+    session.settle(Carriers.tops(session.space(), ids), true);
     session.settle(session.space().carriedBy(ids), true);
     session.sayOverlaps(ids);
   }

@@ -12,6 +12,7 @@ import pied.core.piece.Piece;
 import pied.core.piece.Stance;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 
 /** Turns pieces on the bench about points. */
 final class Swing {
@@ -49,7 +50,7 @@ final class Swing {
   static void about(EditSession session, Piece p, Vec way, Hold mark, double more) {
     Pose by = turned(way, more);
     Vec stays = mark(p, mark);
-    Set<String> along = session.attachedTo(p.id());
+    Set<String> along = Carriers.attachedTo(session.space(), p.id());
     session.alter(along, q -> turned(q, by, stays));
     Piece next = turned(p, by, stays);
     // the mark stays to the last bit, whatever the angles were rounded to

@@ -14,6 +14,7 @@ import pied.core.measure.Hold;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.Validity;
 import pied.core.tool.size.SizeAsOne;
 import pied.core.units.Refusal;
@@ -48,7 +49,7 @@ public record Turn(
   @Override
   public void make(EditSession session) {
     List<String> chosen = session.chosen(pieces);
-    List<String> ids = session.tops(chosen);
+    List<String> ids = Carriers.tops(session.space(), chosen);
     if ((to == null) == (by == null)) {
       throw new Refusal("Say what to turn to, or what by.");
     }

@@ -8,6 +8,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
+import pied.core.space.Carriers;
 import pied.core.units.Refusal;
 
 /**
@@ -26,7 +27,7 @@ public record TurnAs(List<String> pieces, @Nullable String about) implements Edi
     }
     double turn = session.piece(ids.get(ids.size() - 1)).turn();
     Hold mark = Hold.pivot(about);
-    List<String> others = session.tops(ids.subList(0, ids.size() - 1));
+    List<String> others = Carriers.tops(session.space(), ids.subList(0, ids.size() - 1));
     for (String id : others) {
       Piece p = session.piece(id);
       Swing.upright(session, p, Swing.mark(p, mark), turn - p.turn());

@@ -10,6 +10,7 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.solid.Vec;
+import pied.core.space.Carriers;
 import pied.core.space.Validity;
 import pied.core.units.Refusal;
 
@@ -28,7 +29,7 @@ public record TurnFrom(
     implements Edit {
   @Override
   public void make(EditSession session) {
-    List<String> ids = session.tops(session.chosen(pieces));
+    List<String> ids = Carriers.tops(session.space(), session.chosen(pieces));
     Vec stays = Validity.point(need(centre, "centre"));
     double now = Swing.bearing(stays, Validity.point(need(from, "from")));
     if ((to == null) == (angle == null)) {

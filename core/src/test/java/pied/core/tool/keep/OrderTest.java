@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
 import pied.core.edit.Declined;
@@ -281,7 +281,7 @@ class OrderTest {
       Object form, Object stance, Object finishes, String layer, List<String> groups, Object on) {}
 
   @Property(tries = 60)
-  void aGroupThatIsCopiedIsEqualUpToIds(@ForAll Random r) {
+  void aGroupThatIsCopiedIsEqualUpToIds(@ForAll Choices r) {
     furnish();
     room.json("{'do':'newLayer','id':'l','name':'Lights'}");
     List<String> ids = List.of("a", "b", "c", "t", "u");

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import pied.core.Choices;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
 import pied.core.material.Finish;
@@ -92,7 +92,7 @@ class GroundTest {
   }
 
   @Property(tries = 12)
-  void whoWasNotLookedAtWouldNotHaveMoved(@ForAll Random r) {
+  void whoWasNotLookedAtWouldNotHaveMoved(@ForAll Choices r) {
     Rooms room = new Rooms();
     String[] articles = {"stool", "cafe-table", "cup-and-saucer", "bottle"};
     for (int i = 0; i < 10; i++) {

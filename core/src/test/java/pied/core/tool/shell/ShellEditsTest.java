@@ -258,6 +258,13 @@ class ShellEditsTest {
         new MoveTo(List.of("t"), new Edit.Place3(Rooms.typed("=-2"), null, Rooms.typed("=-1.5"))));
     assertThat(room.piece("t").at().x()).isCloseTo(4, EXACT);
     assertThat(room.piece("t").at().z()).isCloseTo(2.5, EXACT);
+    // a typed minus takes away, unless it is said to be a sign
+    room.json("{'do':'moveTo','pieces':['t'],'to':{'x':'-0.5'}}");
+    assertThat(room.piece("t").at().x()).isCloseTo(3.5, EXACT);
+    room.json("{'do':'moveTo','pieces':['t'],'to':{'x':' -1.25'},'absolute':true}");
+    assertThat(room.piece("t").at().x()).isCloseTo(4.75, EXACT);
+    room.json("{'do':'moveTo','pieces':['t'],'to':{'x':'+0.25'},'absolute':true}");
+    assertThat(room.piece("t").at().x()).isCloseTo(5, EXACT);
   }
 
   // ---- refused, nothing lost
