@@ -33,7 +33,7 @@ public final class Choices extends Random {
 
   @Override
   public String toString() {
-    return "Choices" + Arrays.toString(Arrays.copyOf(numbers, Math.min(at, numbers.length)));
+    return "Choices" + Arrays.toString(numbers);
   }
 
   /** Gives jqwik choices wherever a property asks for them. */

@@ -74,20 +74,6 @@ class DependableTest extends OnTheSheet {
   }
 
   @Test
-  void whatIsShortenedBetweenTwoWallsHoldsItsMiddle() {
-    room = pied.newStage("Too long");
-    pied.place(room, "t", "truss", 0, -3);
-    pied.edit(room, "{'do':'size','pieces':['t'],'size':{'width':14}}");
-    double middle = piece("t").at("/at/x").asDouble();
-    sheet = Sheet.planOf(room);
-    sheet.schedule("Truss");
-    sheet.reads("Width", "14.00");
-    sheet.type("Width", "8");
-    sheet.page.waitForCondition(() -> piece("t").at("/size/width").asDouble() == 8);
-    assertThat(piece("t").at("/at/x").asDouble()).isCloseTo(middle, EXACT);
-  }
-
-  @Test
   void everySentenceIsInTheUnitChosenRefusalsToo() {
     open("Units");
     sheet.page.getByRole(AriaRole.COMBOBOX).filter(withText("metres")).click();
@@ -109,18 +95,6 @@ class DependableTest extends OnTheSheet {
 
   private static Locator.FilterOptions withText(String text) {
     return new Locator.FilterOptions().setHasText(text);
-  }
-
-  @Test
-  void oneNeighbourIsNamedOnceInTheCaption() {
-    room = pied.newRoom("Askew");
-    pied.place(room, "s", "sideboard", 2, 1.2);
-    pied.edit(room, "{'do':'turn','pieces':['s'],'to':30}");
-    sheet = Sheet.planOf(room);
-    sheet.schedule("Oak sideboard");
-    sheet.reads("Turn, degrees", "30°");
-    String caption = sheet.caption().textContent();
-    assertThat(caption.split("wall A", -1)).as(caption).hasSize(2);
   }
 
   @Test

@@ -13,6 +13,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import pied.supplier.Supplier;
@@ -35,6 +36,26 @@ final class Sheet {
       }
     }
 
+    private static List<String> arguments() {
+      List<String> all =
+          new ArrayList<>(
+              List.of(
+                  "--no-sandbox",
+                  "--disable-quic",
+                  "--no-first-run",
+                  "--disable-background-networking",
+                  "--disable-component-update",
+                  "--disable-sync",
+                  "--use-angle=swiftshader",
+                  "--enable-unsafe-swiftshader"));
+      if (!Boolean.getBoolean("pied.pictures")) {
+        // without a graphics processor a page is drawn sooner if nobody plays one; pictures that
+        // are kept are drawn as on a desk
+        all.addAll(List.of("--disable-gpu-rasterization", "--disable-gpu-compositing"));
+      }
+      return all;
+    }
+
     private static Browser launch() {
       String chromium = System.getenv().getOrDefault("PIED_CHROMIUM", "/usr/bin/chromium");
       // a machine that draws in software may be slow; a wait ends as soon as what it waits for is
@@ -48,16 +69,7 @@ final class Sheet {
                   .setExecutablePath(Path.of(chromium))
                   // as most people have them: scroll bars take room
                   .setIgnoreDefaultArgs(List.of("--hide-scrollbars"))
-                  .setArgs(
-                      List.of(
-                          "--no-sandbox",
-                          "--disable-quic",
-                          "--no-first-run",
-                          "--disable-background-networking",
-                          "--disable-component-update",
-                          "--disable-sync",
-                          "--use-angle=swiftshader",
-                          "--enable-unsafe-swiftshader")));
+                  .setArgs(arguments()));
     }
   }
 

@@ -99,43 +99,6 @@ class SizedTest extends Counting {
   }
 
   @Test
-  void aDoorIntoItsOpening() {
-    room = pied.newRoom("Doorway");
-    pied.edit(
-        room, "{'do':'opening','kind':'opening','wall':'A','from':2,'width':0.95,'height':2.08}");
-    sheet = Sheet.planOf(room);
-    String door = broughtIn("door.obj", new double[][] {{0, 0, 0, 0.8, 1.9, 0.06}}, 2.4, 0.6);
-    key("z");
-    verb("Fill");
-    choose("the nearest opening, 5 mm clear");
-    becomes(door, "width", 0.94);
-    assertThat(measure(door, "height")).isCloseTo(2.075, EXACT);
-    assertThat(piece(door).at("/at/x").asDouble()).isCloseTo(2.475, EXACT);
-    assertThat(piece(door).at("/at/z").asDouble()).isCloseTo(-0.1, EXACT);
-    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
-  }
-
-  @Test
-  void aTrussFromWallToWallAndBelowTheGrid() {
-    room = pied.newStage("Truss");
-    pied.place(room, "t", "truss", 0, -3);
-    double grid = pied.space(room).at("/shell/height").asDouble();
-    sheet = Sheet.planOf(room);
-    sheet.page.waitForSelector("[data-testid=plan] [data-piece=t]");
-    clickPlan(0.2, -3);
-    assertThat(sheet.caption()).containsText("hanging 0.00 below the grid");
-    key("i");
-    becomes("t", "width", 10);
-    click(sheet.caption().getByLabel("How far below the grid it hangs: 0.00"));
-    type("0.15");
-    sheet.page.waitForCondition(
-        () -> Math.abs(piece("t").at("/at/y").asDouble() + 0.29 - (grid - 0.15)) < 1e-7);
-    assertThat(piece("t").at("/at/x").asDouble()).isCloseTo(0, EXACT);
-    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
-    assertThat(actions).isLessThanOrEqualTo(4);
-  }
-
-  @Test
   void aFixedSpotlightRefusesUnlessItIsStretchedWhichIsMarked() {
     room = pied.newStage("Spotlight");
     pied.place(room, "s", "profile-spot", 0, -3);

@@ -85,38 +85,6 @@ class TurnedTest extends Counting {
   }
 
   @Test
-  void twoArmchairsFaceEachOther() {
-    room = pied.newRoom("Armchairs");
-    pied.place(room, "a", "armchair", 1.5, 1.2);
-    pied.place(room, "b", "armchair", 4, 2.8);
-    sheet = Sheet.planOf(room);
-    sheet.page.waitForSelector("[data-testid=plan] [data-piece=b] path");
-    band(0.7, 0.4, 4.8, 3.6);
-    assertThat(sheet.caption()).containsText("2 pieces, the lead");
-    key("y");
-    verb("Face");
-    choose("each other");
-    sheet.page.waitForCondition(() -> turn("a") != 0 && turn("b") != 0);
-    double toward = Math.toDegrees(Math.atan2(4 - 1.5, 2.8 - 1.2));
-    assertThat(turn("a")).isCloseTo(toward, EXACT);
-    assertThat(turn("b")).isCloseTo(toward + 180, EXACT);
-  }
-
-  @Test
-  void aLadderLeansAgainstTheWall() {
-    room = pied.newRoom("Ladder");
-    opened("l", "leaning-ladder", 3, 0.8);
-    key("y");
-    verb("Lean or lay");
-    choose("against the wall at 75°");
-    sheet.page.waitForCondition(() -> piece("l").at("/lean/by").asDouble() == 15);
-    assertThat(piece("l").at("/on/kind").asText()).isEqualTo("floor");
-    assertThat(pied.json("/api/spaces/" + room + "/snags").get("snags")).isEmpty();
-    double tall = piece("l").at("/size/height").asDouble();
-    assertThat(at("l", "z")).isCloseTo(tall * Math.sin(Math.toRadians(15)), within(0.06));
-  }
-
-  @Test
   void theDialGoesInStepsAndNothingElseIsMovedMeanwhile() {
     room = pied.newRoom("Dial");
     pied.place(room, "o", "stool", 1, 1);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Random;
+import java.util.stream.DoubleStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Tag;
@@ -58,8 +59,14 @@ class TravelPropertiesTest {
     }
     Pose less = p.pa.moved(p.d.times(stop.distance() * r.nextDouble()));
     assertThat(Nearness.overlap(p.a, less, p.b, p.pb, 1e-6)).isFalse();
-    Pose more = p.pa.moved(p.d.times(stop.distance() + 1e-3));
-    assertThat(Travel.of(p.a, more, p.b, p.pb, p.d, 100).overlapping()).isTrue();
+    // a tip may only be grazed: then it is through again a little later
+    assertThat(DoubleStream.of(1e-3, 3e-4, 1e-4, 3e-5, 1e-5, 3e-6, 1e-6))
+        .anyMatch(by -> overlaps(p, p.pa.moved(p.d.times(stop.distance() + by))));
+  }
+
+  private static boolean overlaps(Pair p, Pose there) {
+    return Travel.of(p.a, there, p.b, p.pb, p.d, 100).overlapping()
+        || Nearness.overlap(p.a, there, p.b, p.pb, 1e-8);
   }
 
   @Property(tries = 150)

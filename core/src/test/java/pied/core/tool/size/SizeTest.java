@@ -238,6 +238,17 @@ class SizeTest {
   }
 
   @Test
+  void whatIsShortenedBetweenTwoWallsHoldsItsMiddle() {
+    Rooms stage = Rooms.stage();
+    stage.put("t", "truss", 0, -3);
+    stage.json("{'do':'size','pieces':['t'],'size':{'width':14}}");
+    double middle = stage.space.piece("t").at().x();
+    stage.json("{'do':'size','pieces':['t'],'size':{'width':'8'}}");
+    assertThat(stage.space.piece("t").size().width()).isEqualTo(8);
+    assertThat(stage.space.piece("t").at().x()).isCloseTo(middle, EXACT);
+  }
+
+  @Test
   void whatComesInStepsTakesTheLargestThatFits() {
     Rooms stage = Rooms.stage();
     stage.put("t", "truss", 0, -2);

@@ -215,7 +215,7 @@ class TogetherTest {
   @Test
   void whatTakesTooLongIsRefusedAndNothingIsChanged() {
     room.put("a", "stool", 4.5, 3);
-    pied.core.units.Deadline none = pied.core.units.Deadline.seconds(-1);
+    pied.core.units.Deadline none = pied.core.units.Deadline.seconds(0);
     assertThatThrownBy(
             () ->
                 Edits.apply(
