@@ -17,7 +17,6 @@ const STEPS: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowDown:
 
 export function Card({ article, onNext }: { article: ArticleCard; onNext: (step: number) => void }) {
   const inHand = useSheet((s) => s.placing?.article.id === article.id);
-  const favourite = useShelf((s) => s.favourites.includes(article.id));
   const [near, setNear] = useState<HTMLElement | null>(null);
   const rest = useRef(0);
   const take = () => {
@@ -117,31 +116,39 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
       >
         {article.sizeText}
       </Typography>
-      <ButtonBase
-        className="star"
-        aria-label={(favourite ? "Off the shelf: " : "Keep at hand: ") + article.name}
-        aria-pressed={favourite}
-        title={favourite ? "Off the shelf at hand" : "Keep at hand"}
-        onClick={(e) => {
-          e.stopPropagation();
-          useShelf.getState().toggle(article.id);
-        }}
-        onPointerDown={(e) => e.stopPropagation()}
-        sx={{
-          position: "absolute",
-          right: 0,
-          top: 0,
-          width: 24,
-          height: 24,
-          fontSize: 12,
-          opacity: favourite ? 1 : 0,
-          color: favourite ? "secondary.main" : "text.secondary",
-          "&:focus-visible": { opacity: 1 },
-        }}
-      >
-        {favourite ? "●" : "○"}
-      </ButtonBase>
+      <Star article={article} />
       {near && <Preview article={article} anchor={near} />}
     </Box>
+  );
+}
+
+/** Keeps an article at hand, or does so no longer. */
+function Star({ article }: { article: ArticleCard }) {
+  const favourite = useShelf((s) => s.favourites.includes(article.id));
+  return (
+    <ButtonBase
+      className="star"
+      aria-label={(favourite ? "Off the shelf: " : "Keep at hand: ") + article.name}
+      aria-pressed={favourite}
+      title={favourite ? "Off the shelf at hand" : "Keep at hand"}
+      onClick={(e) => {
+        e.stopPropagation();
+        useShelf.getState().toggle(article.id);
+      }}
+      onPointerDown={(e) => e.stopPropagation()}
+      sx={{
+        position: "absolute",
+        right: 0,
+        top: 0,
+        width: 24,
+        height: 24,
+        fontSize: 12,
+        opacity: favourite ? 1 : 0,
+        color: favourite ? "secondary.main" : "text.secondary",
+        "&:focus-visible": { opacity: 1 },
+      }}
+    >
+      {favourite ? "●" : "○"}
+    </ButtonBase>
   );
 }

@@ -26,12 +26,13 @@ export function Catalog() {
   const field = useRef<HTMLInputElement>(null);
   const verbs = typed.startsWith(VERB_MARK);
   const text = verbs ? "" : typed;
+  const everywhere = () => {
+    setKind("");
+    setFilter(NO_FILTER);
+  };
   /** A new search looks everywhere. */
   const setText = (next: string) => {
-    if (typed === "" && !next.startsWith(VERB_MARK)) {
-      setKind("");
-      setFilter(NO_FILTER);
-    }
+    if (typed === "" && !next.startsWith(VERB_MARK)) everywhere();
     useSearch.setState({ text: next });
   };
   useEffect(() => {
@@ -126,28 +127,7 @@ export function Catalog() {
           </Typography>
         )}
         {!verbs && page.isSuccess && articles.length === 0 && (
-          <Typography variant="body2" color="text.secondary" sx={{ gridColumn: "1 / -1", p: 2 }}>
-            Nothing in the catalog answers
-            {text && ` “${text}”`}
-            {kind && ` among ${kind.split("/").at(-1)}`}
-            {filter !== NO_FILTER && " with these limits"}. Try a shorter or plainer word, such as “lamp” or
-            “table”
-            {(kind || filter !== NO_FILTER) && (
-              <>
-                , or{" "}
-                <ButtonBase
-                  onClick={() => {
-                    setKind("");
-                    setFilter(NO_FILTER);
-                  }}
-                  sx={{ font: "inherit", color: "primary.main", textDecoration: "underline" }}
-                >
-                  look everywhere
-                </ButtonBase>
-              </>
-            )}
-            .
-          </Typography>
+          <Nothing text={text} kind={kind} limited={filter !== NO_FILTER} onEverywhere={everywhere} />
         )}
         {page.isError && (
           <Typography variant="body2" color="error" sx={{ gridColumn: "1 / -1", p: 2 }}>
@@ -156,6 +136,40 @@ export function Catalog() {
         )}
       </Box>
     </>
+  );
+}
+
+/** Nothing answers: what was looked for, and how to look wider. */
+function Nothing({
+  text,
+  kind,
+  limited,
+  onEverywhere,
+}: {
+  text: string;
+  kind: string;
+  limited: boolean;
+  onEverywhere: () => void;
+}) {
+  return (
+    <Typography variant="body2" color="text.secondary" sx={{ gridColumn: "1 / -1", p: 2 }}>
+      Nothing in the catalog answers
+      {text && ` “${text}”`}
+      {kind && ` among ${kind.split("/").at(-1)}`}
+      {limited && " with these limits"}. Try a shorter or plainer word, such as “lamp” or “table”
+      {(kind || limited) && (
+        <>
+          , or{" "}
+          <ButtonBase
+            onClick={onEverywhere}
+            sx={{ font: "inherit", color: "primary.main", textDecoration: "underline" }}
+          >
+            look everywhere
+          </ButtonBase>
+        </>
+      )}
+      .
+    </Typography>
   );
 }
 

@@ -116,11 +116,8 @@ const MOUNTINGS: [string, string][] = [
 
 /** What came in beside the standing figure, what was worked out, and how to take it otherwise. */
 function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong: string }) {
-  const apart = useIncoming((s) => s.apart);
   const { palette } = useTheme();
   const queries = useQueryClient();
-  const known = UNITS.find(([m]) => Math.abs(m - taken.unit) < 1e-9);
-  const mounting = taken.mounting === "stands" && taken.onTops ? "tops" : taken.mounting;
   const measure = (name: "width" | "depth" | "height", words: string) => (
     <>
       <TypedField
@@ -156,70 +153,7 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
           <Typography sx={{ mb: 1.5 }}>
             {measure("width", "wide ×")} {measure("depth", "deep ×")} {measure("height", "high")}
           </Typography>
-          <Choice label="Its unit">
-            <Select
-              size="small"
-              value={known ? String(known[0]) : "other"}
-              inputProps={{ "aria-label": "Its unit" }}
-              onChange={(e) => e.target.value !== "other" && void takeSo({ unit: Number(e.target.value) })}
-            >
-              {UNITS.map(([m, words]) => (
-                <MenuItem key={words} value={String(m)}>
-                  {words}
-                </MenuItem>
-              ))}
-              {!known && <MenuItem value="other">one unit = {taken.unit.toPrecision(4)} m</MenuItem>}
-            </Select>
-          </Choice>
-          <Choice label="What is up">
-            <Select
-              size="small"
-              value={taken.up}
-              inputProps={{ "aria-label": "What is up" }}
-              onChange={(e) => void takeSo({ up: e.target.value })}
-            >
-              {UPS.map(([up, words]) => (
-                <MenuItem key={up} value={up}>
-                  {words}
-                </MenuItem>
-              ))}
-            </Select>
-          </Choice>
-          <Choice label="Its front">
-            <Button variant="outlined" onClick={() => void takeSo({ turn: (taken.turn + 90) % 360 })}>
-              turn a quarter ({taken.turn}°)
-            </Button>
-          </Choice>
-          <Choice label="It">
-            <Select
-              size="small"
-              value={mounting}
-              inputProps={{ "aria-label": "Mounting" }}
-              onChange={(e) =>
-                void takeSo({
-                  mounting: e.target.value === "tops" ? "stands" : e.target.value,
-                  onTops: e.target.value === "tops",
-                })
-              }
-            >
-              {MOUNTINGS.map(([m, words]) => (
-                <MenuItem key={m} value={m}>
-                  {words}
-                </MenuItem>
-              ))}
-            </Select>
-          </Choice>
-          <FormControlLabel
-            control={
-              <Checkbox
-                size="small"
-                checked={apart}
-                onChange={(e) => useIncoming.setState({ apart: e.target.checked })}
-              />
-            }
-            label="On a layer of its own, by its name"
-            slotProps={{ typography: { variant: "body2" } }}
-          />
+          <Choices taken={taken} />
           <Box component="ul" sx={{ pl: 2, my: 1, color: "text.secondary", fontSize: 12 }}>
             <li>
               {view.format}, {view.triangles.toLocaleString("en")} triangles
@@ -252,6 +186,81 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
         </Button>
       </Box>
     </Box>
+  );
+}
+
+/** How it is taken: what can be read another way than was guessed. */
+function Choices({ taken }: { taken: Taken }) {
+  const apart = useIncoming((s) => s.apart);
+  const known = UNITS.find(([m]) => Math.abs(m - taken.unit) < 1e-9);
+  const mounting = taken.mounting === "stands" && taken.onTops ? "tops" : taken.mounting;
+  return (
+    <>
+      <Choice label="Its unit">
+        <Select
+          size="small"
+          value={known ? String(known[0]) : "other"}
+          inputProps={{ "aria-label": "Its unit" }}
+          onChange={(e) => e.target.value !== "other" && void takeSo({ unit: Number(e.target.value) })}
+        >
+          {UNITS.map(([m, words]) => (
+            <MenuItem key={words} value={String(m)}>
+              {words}
+            </MenuItem>
+          ))}
+          {!known && <MenuItem value="other">one unit = {taken.unit.toPrecision(4)} m</MenuItem>}
+        </Select>
+      </Choice>
+      <Choice label="What is up">
+        <Select
+          size="small"
+          value={taken.up}
+          inputProps={{ "aria-label": "What is up" }}
+          onChange={(e) => void takeSo({ up: e.target.value })}
+        >
+          {UPS.map(([up, words]) => (
+            <MenuItem key={up} value={up}>
+              {words}
+            </MenuItem>
+          ))}
+        </Select>
+      </Choice>
+      <Choice label="Its front">
+        <Button variant="outlined" onClick={() => void takeSo({ turn: (taken.turn + 90) % 360 })}>
+          turn a quarter ({taken.turn}°)
+        </Button>
+      </Choice>
+      <Choice label="It">
+        <Select
+          size="small"
+          value={mounting}
+          inputProps={{ "aria-label": "Mounting" }}
+          onChange={(e) =>
+            void takeSo({
+              mounting: e.target.value === "tops" ? "stands" : e.target.value,
+              onTops: e.target.value === "tops",
+            })
+          }
+        >
+          {MOUNTINGS.map(([m, words]) => (
+            <MenuItem key={m} value={m}>
+              {words}
+            </MenuItem>
+          ))}
+        </Select>
+      </Choice>
+      <FormControlLabel
+        control={
+          <Checkbox
+            size="small"
+            checked={apart}
+            onChange={(e) => useIncoming.setState({ apart: e.target.checked })}
+          />
+        }
+        label="On a layer of its own, by its name"
+        slotProps={{ typography: { variant: "body2" } }}
+      />
+    </>
   );
 }
 

@@ -64,9 +64,7 @@ function useSettled<T>(value: T, patient: boolean): T {
 /** An elevation or a section: lines that core drew, nearer things hiding farther ones. */
 export function ElevationSheet({ name }: { name: string }) {
   const { palette } = useTheme();
-  const selection = useSheet((s) => s.selection);
   const part = useSheet((s) => s.part);
-  const hover = useSheet((s) => s.hover);
   const ghosts = useSheet((s) => s.ghosts);
   const hand = useSheet((s) => s.hand);
   const yardstick = useHandling((s) => s.yardstick);
@@ -120,8 +118,6 @@ export function ElevationSheet({ name }: { name: string }) {
     { name, in: () => (elevation ? { look: elevation.look } : null) },
   );
   const inHand = useMemo(() => new Set(ghosts.map((p) => p.id)), [ghosts]);
-  const marks = elevation?.figures.filter((f) => selection.includes(f.part ?? "")) ?? [];
-  const hovered = elevation?.figures.find((f) => f.part === hover);
   return (
     <Frame
       name={name}
@@ -138,30 +134,7 @@ export function ElevationSheet({ name }: { name: string }) {
       enter={() => elevation && lookAt(() => ({ right: elevation.right, upright: true }))}
       hover={(on) => setHoverPart(on.part)}
       controls={name === "section" && <SectionControls elevation={elevation} />}
-      beside={
-        <>
-          {!elevation && !wrong && (
-            <LinearProgress
-              color="secondary"
-              aria-label="Drawing the elevation"
-              sx={{ position: "absolute", left: 0, right: 0, top: 0, height: 2 }}
-            />
-          )}
-          {wrong && (
-            <Box
-              sx={{
-                position: "absolute",
-                inset: 0,
-                display: "grid",
-                placeItems: "center",
-                color: "error.main",
-              }}
-            >
-              {wrong}
-            </Box>
-          )}
-        </>
-      }
+      beside={<Waiting drawn={elevation !== undefined} wrong={wrong} />}
     >
       {elevation && eye && (
         <>
@@ -173,43 +146,7 @@ export function ElevationSheet({ name }: { name: string }) {
             fill={palette.background.paper}
           />
           <Inks inks={elevation.inks} dimmed={inHand} />
-          {elevation.figures.map((f) =>
-            f.part?.includes(":") ? (
-              <path
-                key={f.part}
-                data-part={f.part}
-                d={f.rings.map(ring).join("")}
-                fill="transparent"
-                stroke="none"
-              />
-            ) : (
-              <g key={f.part} data-piece={f.part}>
-                <Footprint id={f.part!} rings={f.rings} scale={eye.scale} />
-              </g>
-            ),
-          )}
-          {hovered && (
-            <path
-              d={hovered.rings.map(ring).join("")}
-              fill="none"
-              stroke={palette.primary.main}
-              strokeWidth={1.75}
-              vectorEffect="non-scaling-stroke"
-              pointerEvents="none"
-            />
-          )}
-          {marks.map((f) => (
-            <path
-              key={f.part}
-              d={f.rings.map(ring).join("")}
-              fill="none"
-              stroke={palette.secondary.main}
-              strokeWidth={f.part === selection[selection.length - 1] ? 2.5 : 1.75}
-              opacity={inHand.has(f.part ?? "") ? 0.3 : 1}
-              vectorEffect="non-scaling-stroke"
-              pointerEvents="none"
-            />
-          ))}
+          <Figures elevation={elevation} scale={eye.scale} faint={inHand} />
           {hoverPart && hoverPart !== part && <PartMark inks={elevation.figures} part={hoverPart} hovered />}
           {part && <PartMark inks={elevation.figures} part={part} />}
           {(yardstick ? [...ghosts, yardstick] : ghosts).map((p) => (
@@ -218,6 +155,78 @@ export function ElevationSheet({ name }: { name: string }) {
         </>
       )}
     </Frame>
+  );
+}
+
+/** While it is drawn, or why it cannot be. */
+function Waiting({ drawn, wrong }: { drawn: boolean; wrong?: string }) {
+  return (
+    <>
+      {!drawn && !wrong && (
+        <LinearProgress
+          color="secondary"
+          aria-label="Drawing the elevation"
+          sx={{ position: "absolute", left: 0, right: 0, top: 0, height: 2 }}
+        />
+      )}
+      {wrong && (
+        <Box
+          sx={{ position: "absolute", inset: 0, display: "grid", placeItems: "center", color: "error.main" }}
+        >
+          {wrong}
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** Where pieces and parts are hit, and which of them is hovered or selected. */
+function Figures({ elevation, scale, faint }: { elevation: Elevation; scale: number; faint: Set<string> }) {
+  const { palette } = useTheme();
+  const selection = useSheet((s) => s.selection);
+  const hover = useSheet((s) => s.hover);
+  const marks = elevation.figures.filter((f) => selection.includes(f.part ?? ""));
+  const hovered = elevation.figures.find((f) => f.part === hover);
+  return (
+    <>
+      {elevation.figures.map((f) =>
+        f.part?.includes(":") ? (
+          <path
+            key={f.part}
+            data-part={f.part}
+            d={f.rings.map(ring).join("")}
+            fill="transparent"
+            stroke="none"
+          />
+        ) : (
+          <g key={f.part} data-piece={f.part}>
+            <Footprint id={f.part!} rings={f.rings} scale={scale} />
+          </g>
+        ),
+      )}
+      {hovered && (
+        <path
+          d={hovered.rings.map(ring).join("")}
+          fill="none"
+          stroke={palette.primary.main}
+          strokeWidth={1.75}
+          vectorEffect="non-scaling-stroke"
+          pointerEvents="none"
+        />
+      )}
+      {marks.map((f) => (
+        <path
+          key={f.part}
+          d={f.rings.map(ring).join("")}
+          fill="none"
+          stroke={palette.secondary.main}
+          strokeWidth={f.part === selection[selection.length - 1] ? 2.5 : 1.75}
+          opacity={faint.has(f.part ?? "") ? 0.3 : 1}
+          vectorEffect="non-scaling-stroke"
+          pointerEvents="none"
+        />
+      ))}
+    </>
   );
 }
 

@@ -95,38 +95,7 @@ function Measures({ project, onClose }: { project: string; onClose: () => void }
   const [wrong, setWrong] = useState("");
   const [busy, setBusy] = useState(false);
   const make = async (data: FormData) => {
-    const text = (name: string) => {
-      const value = data.get(name);
-      return typeof value !== "string" || value.trim() === "" ? undefined : value;
-    };
-    const whole = (name: string) => (text(name) === undefined ? undefined : Number(text(name)));
-    const space: NewSpaceDraft = {
-      name: text("name") ?? "",
-      unit,
-      // a drawn one begins as something that its outline replaces
-      width: text("width") ?? "5 m",
-      depth: text("depth") ?? "4 m",
-      height: text("height"),
-    };
-    if (form === "stage") {
-      space.stage = {
-        rake: text("rake"),
-        level: text("level"),
-        openingWidth: text("openingWidth"),
-        openingHeight: text("openingHeight"),
-        apronDepth: text("apronDepth"),
-        apronCurve: text("apronCurve"),
-        rows: whole("rows"),
-      };
-    } else {
-      Object.assign(space, {
-        form: form === "drawn" ? "rectangle" : form,
-        cutWidth: text("cutWidth"),
-        cutDepth: text("cutDepth"),
-        thickness: text("thickness"),
-        skirtingHeight: text("skirtingHeight"),
-      });
-    }
+    const space = drafted(form, unit, data);
     setBusy(true);
     try {
       const made = await api.newSpace(project, space);
@@ -228,6 +197,43 @@ function Measures({ project, onClose }: { project: string; onClose: () => void }
       </Box>
     </Box>
   );
+}
+
+/** The space that was asked for, as it was typed. */
+function drafted(form: Form, unit: Unit, data: FormData): NewSpaceDraft {
+  const text = (name: string) => {
+    const value = data.get(name);
+    return typeof value !== "string" || value.trim() === "" ? undefined : value;
+  };
+  const whole = (name: string) => (text(name) === undefined ? undefined : Number(text(name)));
+  const space: NewSpaceDraft = {
+    name: text("name") ?? "",
+    unit,
+    // a drawn one begins as something that its outline replaces
+    width: text("width") ?? "5 m",
+    depth: text("depth") ?? "4 m",
+    height: text("height"),
+  };
+  if (form === "stage") {
+    space.stage = {
+      rake: text("rake"),
+      level: text("level"),
+      openingWidth: text("openingWidth"),
+      openingHeight: text("openingHeight"),
+      apronDepth: text("apronDepth"),
+      apronCurve: text("apronCurve"),
+      rows: whole("rows"),
+    };
+  } else {
+    Object.assign(space, {
+      form: form === "drawn" ? "rectangle" : form,
+      cutWidth: text("cutWidth"),
+      cutDepth: text("cutDepth"),
+      thickness: text("thickness"),
+      skirtingHeight: text("skirtingHeight"),
+    });
+  }
+  return space;
 }
 
 /** Begins to draw as soon as the space is there. */

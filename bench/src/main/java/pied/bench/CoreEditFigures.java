@@ -189,7 +189,7 @@ public final class CoreEditFigures {
   }
 
   private static String words(Outcome o) {
-    return InWords.of(o.change(), o.space(), null);
+    return InWords.of(o.change(), o.space(), null).toString();
   }
 
   private Rebase undone(Outcome moved) {

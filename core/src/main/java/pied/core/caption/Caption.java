@@ -8,7 +8,6 @@ import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
-import pied.core.edit.Edit;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.phrase.Phrase;
@@ -16,14 +15,11 @@ import pied.core.phrase.Writer;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Hung;
-import pied.core.solid.Travel;
-import pied.core.solid.Vec;
 import pied.core.space.Group;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Stage;
-import pied.core.tool.beside.BesideBuilder;
-import pied.core.tool.beside.Level;
+import pied.core.tool.beside.BesideCaption;
 import pied.core.tool.keep.RecolourBuilder;
 import pied.core.tool.keep.RenameBuilder;
 import pied.core.tool.move.AttachBuilder;
@@ -54,6 +50,7 @@ public final class Caption {
   private final Handling handling;
   private final SizeCaption sizes;
   private final KeepingCaption keeping;
+  private final BesideCaption besides;
 
   private Caption(Space space, LengthUnit unit, Handling handling) {
     this.space = space;
@@ -62,6 +59,7 @@ public final class Caption {
     this.writer = new Writer(space, unit);
     this.sizes = new SizeCaption(writer, handling);
     this.keeping = new KeepingCaption(writer);
+    this.besides = new BesideCaption(writer);
     this.out = writer.out;
   }
 
@@ -277,58 +275,9 @@ public final class Caption {
       keeping.repeated(group);
       return;
     }
-    if (pieces.size() == 2) {
-      gap(pieces.get(0), lead);
-    }
-    writer.choice(
-        "Beside the lead",
-        "Set them beside the lead, touching",
-        beside(ids, Side.left, "on its left"),
-        beside(ids, Side.right, "on its right"),
-        beside(ids, Side.front, "in front of it"),
-        beside(ids, Side.back, "behind it"),
-        beside(ids, Side.top, "on top of it"));
-    text(", ");
-    writer.choice(
-        "level with it",
-        "Bring them to the height of the lead",
-        new Phrase.Option("tops level", new Level(ids, Side.top)),
-        new Phrase.Option("undersides level", new Level(ids, Side.under)));
-    text(". ");
+    besides.several(pieces);
     if (pieces.stream().allMatch(p -> p.article().equals(lead.article()))) {
       swatches(ids, lead);
-    }
-  }
-
-  private static Phrase.Option beside(List<String> ids, Side side, String words) {
-    return new Phrase.Option(words, BesideBuilder.builder().pieces(ids).side(side).build());
-  }
-
-  /** The gap between two, seen from the side of the lead where the other is. */
-  private void gap(Piece other, Piece lead) {
-    Vec off = lead.pose().undirect(other.at().minus(lead.at()));
-    boolean across =
-        Math.abs(off.x()) / lead.size().width() > Math.abs(off.z()) / lead.size().depth();
-    Side side =
-        across ? off.x() < 0 ? Side.left : Side.right : off.z() < 0 ? Side.back : Side.front;
-    Vec way = lead.pose().direct(side.outward()).times(-1);
-    Travel.Stop stop =
-        Travel.of(
-            space.shapes().mesh(other),
-            other.pose(),
-            space.shapes().mesh(lead),
-            lead.pose(),
-            way,
-            100);
-    if (stop.meets()) {
-      Edit edit =
-          BesideBuilder.builder()
-              .pieces(List.of(other.id(), lead.id()))
-              .side(side)
-              .stay(true)
-              .build();
-      out.add(Phrase.field(unit.fine(stop.distance()), "Gap between them", "gap", edit));
-      text(" between them. ");
     }
   }
 

@@ -1,6 +1,7 @@
 package pied.server.handover;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatNoException;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -218,11 +219,11 @@ class HostileArchivesTest {
     piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 0.01));
     Space thin = space(taken());
     assertThat(thin.piece("b").form().stretched()).isTrue();
-    assertThat(Checks.of(thin)).isNotNull();
+    assertThatNoException().isThrownBy(() -> Checks.of(thin));
     piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 1e-4));
     Space sheet = space(taken());
     assertThat(sheet.piece("b").form().stretched()).isTrue();
-    assertThat(Checks.of(sheet)).isNotNull();
+    assertThatNoException().isThrownBy(() -> Checks.of(sheet));
     assertThat(sheet.bodies().all()).isNotEmpty();
     piece("b", p -> ((ObjectNode) p.get("size")).put("depth", 1e-7));
     HandoverWire.TakenIn in = taken();
