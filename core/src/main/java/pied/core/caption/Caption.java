@@ -207,7 +207,7 @@ public final class Caption {
 
   private void underside(Piece p) {
     writer.length(
-        space.low(p) - space.shell().datum().y(),
+        space.shapes().low(p) - space.shell().datum().y(),
         "Height of the underside above the floor",
         "to.y",
         MoveToBuilder.builder().pieces(List.of(p.id())).build());
@@ -215,7 +215,7 @@ public final class Caption {
 
   /** From where to where it is, above the floor. */
   private void heights(Piece p) {
-    double top = space.high(p) - space.shell().datum().y();
+    double top = space.shapes().high(p) - space.shell().datum().y();
     if (!p.on().held()) {
       text(", underside at ");
       underside(p);

@@ -225,7 +225,7 @@ final class Aiming {
     double out = load.lead().size().depth() / 2;
     Vec at = wall.from().at(y).along(t, s).along(wall.inward(), out);
     On on = On.wall(wall.name());
-    return new Aimed(now.at(at).on(on), null, "on " + space.wallName(wall.name()), 1);
+    return new Aimed(now.at(at).on(on), null, "on " + space.shell().wallName(wall.name()), 1);
   }
 
   /** How high on a wall one points; NaN past it. */

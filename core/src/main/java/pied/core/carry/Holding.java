@@ -132,7 +132,7 @@ final class Holding {
       List<String> walls = all.stream().map(Snaps.Held::wall).distinct().sorted().toList();
       String words =
           walls.size() == 1
-              ? "against " + space.wallName(walls.get(0))
+              ? "against " + space.shell().wallName(walls.get(0))
               : "in the corner of walls " + walls.get(0) + " and " + walls.get(1);
       said.add(new CarrySnap(words, null, null));
     } else {

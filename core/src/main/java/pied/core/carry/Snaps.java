@@ -307,7 +307,7 @@ final class Snaps {
         continue;
       }
       Vec middle = w.spot(w.length() / 2, 0).at(y);
-      String of = space.wallName(w.name());
+      String of = space.shell().wallName(w.name());
       add(all, middle.dot(axis) - centre, 3, "in the middle of " + of, piece.at(), middle, null);
       for (Opening o : space.shell().openings()) {
         if (o.wall().equals(w.name())) {

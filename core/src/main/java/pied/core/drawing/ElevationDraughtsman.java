@@ -90,7 +90,7 @@ final class ElevationDraughtsman {
       cut = ground + at;
       look = new Elevation.ElevationLook(Elevation.LookWay.wall, wall.name(), at);
       frame = new Envelope(-thick, wall.length() + thick, -shell.height() - 0.2, 0.2 - under);
-      title = "Elevation of " + space.wallName(wall.name());
+      title = "Elevation of " + space.shell().wallName(wall.name());
       return;
     }
     wall = null;

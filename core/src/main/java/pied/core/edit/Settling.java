@@ -128,7 +128,7 @@ final class Settling {
       boolean holds = on.equals(On.NOTHING) && mayHold(p);
       session.set(p.withOn(holds ? On.HELD : on));
       if (holds && !p.on().held()) {
-        double low = session.space().low(p) - session.space().shell().datum().y();
+        double low = session.space().shapes().low(p) - session.space().shell().datum().y();
         session.say(
             "{} is held at {}; nothing is under it there.", p.name(), session.unit().fine(low));
       } else if (!holds && on.equals(On.NOTHING)) {

@@ -68,7 +68,7 @@ public final class Yardstick {
     Form form = new Form(article.id(), own, false, true); // a person of any height
     Box box = p.pose().box(space.shapes().mesh(p).box());
     double x = box.max().x() + BESIDE + own.width() / 2;
-    Vec at = new Vec(x, space.low(p), box.centre().z());
+    Vec at = new Vec(x, space.shapes().low(p), box.centre().z());
     Rest rest = new Resting(space, form, Lean.NONE, Set.of(), true).settle(at, 0);
     boolean there = !rest.on().equals(On.NOTHING);
     String name = what.words + unit.fine(high);

@@ -212,7 +212,7 @@ final class PlanBoard {
   // ---- pieces
 
   private boolean overhead(Piece p) {
-    return space.low(p) > ShellPlan.CUT;
+    return space.shapes().low(p) > ShellPlan.CUT;
   }
 
   private boolean shown(Piece p) {
@@ -222,8 +222,8 @@ final class PlanBoard {
   /** What covers comes first: the highest of the plan, the lowest of the ceiling. */
   private List<Piece> order() {
     List<Piece> all = new ArrayList<>(space.pieces().stream().filter(this::shown).toList());
-    Comparator<Piece> high = Comparator.comparingDouble(space::high);
-    all.sort(ceiling ? Comparator.comparingDouble(space::low) : high.reversed());
+    Comparator<Piece> high = Comparator.comparingDouble(space.shapes()::high);
+    all.sort(ceiling ? Comparator.comparingDouble(space.shapes()::low) : high.reversed());
     return all;
   }
 
@@ -341,7 +341,7 @@ final class PlanBoard {
           Math.min(box.max().x() - box.min().x(), box.max().z() - box.min().z()) * board.k();
       String text = String.valueOf(e.number());
       if (ceiling) {
-        text += "  +" + unit.text(space.low(p));
+        text += "  +" + unit.text(space.shapes().low(p));
       }
       double x = in.getX() * board.k();
       double y = in.getY() * board.k();

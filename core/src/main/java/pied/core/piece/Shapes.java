@@ -6,6 +6,7 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
+import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 
 /** Meshes of articles at sizes, built once and kept while they are in use. Safe for threads. */
@@ -60,5 +61,26 @@ public final class Shapes {
 
   public Mesh mesh(Piece p) {
     return mesh(p.form());
+  }
+
+  /** The height of the highest point of a piece, metres. */
+  public double high(Piece p) {
+    return p.lean().equals(Lean.NONE) ? p.at().y() + p.size().height() : farthest(p, 1);
+  }
+
+  /** How far up (1) or down (-1) a piece reaches; its box reaches farther where that is empty. */
+  private double farthest(Piece p, int way) {
+    Mesh mesh = mesh(p);
+    Pose pose = p.pose();
+    double most = Double.NEGATIVE_INFINITY;
+    for (int v = 0; 3 * v < mesh.xyz().length; v++) {
+      most = Math.max(most, way * pose.apply(mesh.vertex(v)).y());
+    }
+    return most;
+  }
+
+  /** The height of the lowest point of a piece, metres. */
+  public double low(Piece p) {
+    return p.lean().equals(Lean.NONE) ? p.at().y() : -farthest(p, -1);
   }
 }

@@ -14,14 +14,11 @@ import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import pied.core.BoundedCache;
 import pied.core.catalog.Article;
-import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
-import pied.core.solid.Mesh;
-import pied.core.solid.Pose;
 import pied.core.units.Refusal;
 
 /**
@@ -218,27 +215,6 @@ public final class Space {
     return shapes;
   }
 
-  /** The height of the highest point of a piece, metres. */
-  public double high(Piece p) {
-    return p.lean().equals(Lean.NONE) ? p.at().y() + p.size().height() : farthest(p, 1);
-  }
-
-  /** How far up (1) or down (-1) a piece reaches; its box reaches farther where that is empty. */
-  private double farthest(Piece p, int way) {
-    Mesh mesh = shapes.mesh(p);
-    Pose pose = p.pose();
-    double most = Double.NEGATIVE_INFINITY;
-    for (int v = 0; 3 * v < mesh.xyz().length; v++) {
-      most = Math.max(most, way * pose.apply(mesh.vertex(v)).y());
-    }
-    return most;
-  }
-
-  /** The height of the lowest point of a piece, metres. */
-  public double low(Piece p) {
-    return p.lean().equals(Lean.NONE) ? p.at().y() : -farthest(p, -1);
-  }
-
   public Article article(Piece p) {
     return shapes.article(p);
   }
@@ -421,7 +397,7 @@ public final class Space {
     return switch (on.kind()) {
       case floor -> shell.stage() == null ? "the floor" : "the stage floor";
       case ceiling -> nameOf(PartName.CEILING);
-      case wall -> wallName(on.id());
+      case wall -> shell.wallName(on.id());
       case platform, bar -> "the " + on.id();
       case opening -> nameOf(PartName.opening(on.id()));
       case piece -> piece(on.id()).name();
@@ -432,10 +408,5 @@ public final class Space {
   /** How a part of the shell is called in a sentence. */
   public String nameOf(PartName part) {
     return shell.nameOf(part);
-  }
-
-  /** How a wall or a partition is called in a sentence. */
-  public String wallName(String name) {
-    return shell.wallName(name);
   }
 }

@@ -27,7 +27,7 @@ class ScheduleCsvTest {
     room.put("b", "books", 3, 2);
     List<List<String>> rows = rows(CsvBy.piece, LengthUnit.M, false);
     assertThat(rows).hasSize(3).allSatisfy(r -> assertThat(r).hasSameSizeAs(rows.get(0)));
-    double top = room.space.high(room.piece("t"));
+    double top = room.space.shapes().high(room.piece("t"));
     int books = cell(rows, 1, "Name").startsWith("Row") ? 1 : 2;
     assertThat(Double.parseDouble(cell(rows, books, "Underside (m)")))
         .isEqualTo(Math.round(top * 1e4) / 1e4);

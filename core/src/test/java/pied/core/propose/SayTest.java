@@ -440,7 +440,7 @@ class SayTest {
     assertThat(crate.at().x()).isCloseTo(2, within(1e-9));
     assertThat(crate.at().y()).isCloseTo(0.8, within(1e-9));
     make("top at 1.5", crate.id());
-    assertThat(room.space.high(room.piece(crate.id()))).isCloseTo(1.5, within(1e-9));
+    assertThat(room.space.shapes().high(room.piece(crate.id()))).isCloseTo(1.5, within(1e-9));
   }
 
   // ---- what is read back is what is done

@@ -93,7 +93,7 @@ class HandoverController {
     List<LookChoice> all = new ArrayList<>();
     for (Elevation.ElevationLook look : Elevation.ElevationLook.offered(space.shell())) {
       if (look.way() == Elevation.LookWay.wall) {
-        String words = "Elevation of " + space.wallName(look.wall());
+        String words = "Elevation of " + space.shell().wallName(look.wall());
         all.add(new LookChoice(words, "elevation", Map.of("wall", look.wall())));
       }
     }

@@ -33,7 +33,7 @@ public record MoveTo(List<String> pieces, Place3 to, @Nullable Boolean absolute)
     Place3 place = Boolean.TRUE.equals(absolute) ? need(to, "to").absolute() : need(to, "to");
     for (String id : Carriers.carriersFirst(session.space(), ids)) {
       Piece p = session.piece(id);
-      Vec low = new Vec(0, p.at().y() - session.space().low(p), 0);
+      Vec low = new Vec(0, p.at().y() - session.space().shapes().low(p), 0);
       Vec at = p.at().minus(low);
       Vec next = Places.read(place, at, session.space().shell(), session.unit());
       session.shift(List.of(id), next.minus(at));

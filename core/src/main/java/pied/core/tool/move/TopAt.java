@@ -20,7 +20,7 @@ public record TopAt(List<String> pieces, Amount height) implements Edit {
     List<String> ids = session.chosen(pieces);
     double datum = session.space().shell().datum().y();
     for (String id : Carriers.carriersFirst(session.space(), ids)) {
-      double now = session.space().high(session.piece(id)) - datum;
+      double now = session.space().shapes().high(session.piece(id)) - datum;
       double by = need(height, "height").length(session.unit(), now) - now;
       session.shift(List.of(id), new Vec(0, by, 0));
     }

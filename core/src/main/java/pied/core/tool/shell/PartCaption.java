@@ -172,7 +172,7 @@ public final class PartCaption {
     Wall wall = shell.wall(o.wall());
     Edit edit = SetOpeningBuilder.builder().part(o.id()).build();
     w.word(title(o.words()), null).text(" in ");
-    w.part(w.space.wallName(o.wall()), PartName.wall(o.wall()).text()).text(" — ");
+    w.part(w.space.shell().wallName(o.wall()), PartName.wall(o.wall()).text()).text(" — ");
     w.length(o.width(), "Width", "width", edit).text(" wide × ");
     w.length(o.height(), "Height", "height", edit).text(" high, sill at ");
     w.length(o.sill(), "Height of the sill", "sill", edit).text(", ");

@@ -215,7 +215,7 @@ public final class ShellList {
                             + " × "
                             + unit.fine(o.height())
                             + ", "
-                            + space.wallName(o.wall()))));
+                            + space.shell().wallName(o.wall()))));
     group("Openings", openings);
     List<ShellRow> built = new ArrayList<>();
     shell

@@ -164,6 +164,6 @@ public record Fill(
     if (article.mounting() == Mounting.OPENING) {
       session.set(session.piece(p.id()).withOn(rest.on()));
     }
-    session.say("{} fills the {} in {}.", p.name(), o.words(), space.wallName(o.wall()));
+    session.say("{} fills the {} in {}.", p.name(), o.words(), space.shell().wallName(o.wall()));
   }
 }

@@ -236,6 +236,9 @@ public record Trail(
             ? List.of(new Spot(b.x(), b.z()), new Spot(a.x(), a.z()))
             : List.of(new Spot(a.x(), a.z()), new Spot(b.x(), b.z()));
     return new TrailLine(
-        spots, false, "the " + s.called() + " of " + p.name(), within ? space.high(p) : p.at().y());
+        spots,
+        false,
+        "the " + s.called() + " of " + p.name(),
+        within ? space.shapes().high(p) : p.at().y());
   }
 }

@@ -74,7 +74,7 @@ class HeldTest {
     room.json(edit);
     assertThat(crate().on()).isEqualTo(On.HELD);
     if (!edit.contains("axis")) { // tipped over its edge another corner is the lowest
-      assertThat(room.space.low(crate())).isCloseTo(0.8, within(1e-9));
+      assertThat(room.space.shapes().low(crate())).isCloseTo(0.8, within(1e-9));
     }
   }
 
@@ -155,7 +155,7 @@ class HeldTest {
     assertThat(s.lean().by()).isCloseTo(20, within(1e-9));
     assertThat(s.lean().toward()).as("to its left").isCloseTo(270, within(1e-9));
     assertThat(s.on()).isEqualTo(On.FLOOR);
-    assertThat(room.space.low(s)).as("on what touches first").isCloseTo(0, within(1e-4));
+    assertThat(room.space.shapes().low(s)).as("on what touches first").isCloseTo(0, within(1e-4));
     room.json("{'do':'turn','pieces':['s'],'to':'30','axis':'depth','about':'left under'}");
     assertThat(room.piece("s").lean().by()).isCloseTo(30, within(1e-9));
     room.json("{'do':'turn','pieces':['s'],'to':'-10','axis':'depth','about':'right under'}");

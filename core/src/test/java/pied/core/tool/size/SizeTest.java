@@ -456,7 +456,7 @@ class SizeTest {
     room.put("b", "trunk", 2, 2);
     room.json("{'do':'mirror','pieces':['b'],'across':'height'}");
     assertThat(p("b").lean().by()).isEqualTo(180);
-    assertThat(room.space.low(p("b"))).isCloseTo(0, EXACT);
+    assertThat(room.space.shapes().low(p("b"))).isCloseTo(0, EXACT);
     room.put("l", "pendant-lamp", 4, 2);
     assertThatThrownBy(() -> room.json("{'do':'mirror','pieces':['l'],'across':'height'}"))
         .hasMessageContaining("would not hang");

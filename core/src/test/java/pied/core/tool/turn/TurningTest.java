@@ -84,7 +84,7 @@ class TurningTest {
     assertThat(p("t").lean().by()).isCloseTo(lean, EXACT);
     assertThat(p("t").lean().toward()).isCloseTo(toward, within(1e-6));
     assertThat(p("t").turn()).isCloseTo(20, EXACT);
-    assertThat(room.space.low(p("t"))).as("it sinks in nowhere").isBetween(-1e-9, 0.01);
+    assertThat(room.space.shapes().low(p("t"))).as("it sinks in nowhere").isBetween(-1e-9, 0.01);
     assertThat(p("t").on()).isEqualTo(On.FLOOR);
   }
 
@@ -229,7 +229,7 @@ class TurningTest {
     room.put("w", "wardrobe", 3, 2, 90);
     double depth = p("w").size().depth();
     room.json("{'do':'lean','pieces':['w'],'toward':180,'by':90}");
-    assertThat(room.space.low(p("w"))).isCloseTo(0, EXACT);
+    assertThat(room.space.shapes().low(p("w"))).isCloseTo(0, EXACT);
     assertThat(mark("w", "middle").distance(new Vec(3, depth / 2, 2))).isLessThan(1e-3);
     assertThat(front("w").y()).as("its front looks up").isCloseTo(1, EXACT);
     assertThat(p("w").on()).isEqualTo(On.FLOOR);
@@ -243,7 +243,7 @@ class TurningTest {
     room.json("{'do':'leanAgainst','pieces':['l'],'angle':75}");
     Piece l = p("l");
     assertThat(l.lean().by()).isEqualTo(15);
-    assertThat(room.space.low(l)).isCloseTo(0, within(1e-6));
+    assertThat(room.space.shapes().low(l)).isCloseTo(0, within(1e-6));
     assertThat(l.on()).isEqualTo(On.FLOOR);
     Vec to = room.space.shell().wall("A").inward().times(-1);
     Reach r = Reach.of(room.space, l, Side.back, to, Set.of("l"), 10);
