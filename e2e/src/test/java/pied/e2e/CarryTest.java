@@ -155,8 +155,10 @@ class CarryTest extends OnTheSheet {
     pickUp("Mantel clock", 1, 3);
     moveTo(3.2, 0.16);
     assertThat(carry()).containsText("surfaces here");
-    for (int i = 0; i < 3; i++) {
+    for (int i = 0; i < 6 && !carry().textContent().matches(".*on Open shelf, 1\\.[0-4].*"); i++) {
+      String before = carry().textContent();
       sheet.page.keyboard().press("PageDown");
+      sheet.page.waitForCondition(() -> !carry().textContent().equals(before));
     }
     assertThat(carry()).containsText("on Open shelf, 1.");
     click();
