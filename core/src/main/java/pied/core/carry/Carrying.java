@@ -139,7 +139,7 @@ public final class Carrying {
     }
     if (!Validity.near(now.at())) { // a number was typed that leads out of all measure
       now = now.at(load.lead().at());
-      String far = Message.of("{}", Message.length(Validity.FARTHEST)).in(unit);
+      String far = Message.length(Validity.FARTHEST).in(unit);
       refused = "That is more than " + far + " away, which is too far.";
     }
     if (load.hangs() && q.against() == null) {

@@ -33,7 +33,7 @@ public final class ArticleReader {
     } catch (JsonProcessingException e) {
       throw new Refusal("Article {} is not readable: {}", id, e.getOriginalMessage());
     } catch (Refusal e) {
-      throw new Refusal("Article {}: {}", id, e.getMessage());
+      throw e.of("Article " + id + ": ");
     }
   }
 

@@ -23,7 +23,8 @@ public record Message(String code, List<Object> arguments) {
    * @param withUnit whether its unit stands with it; "0.40 to 0.60 m" has it once
    */
   public record MessageLength(double metres, boolean withUnit) {
-    String in(LengthUnit unit) {
+    /** As it is read in a unit. */
+    public String in(LengthUnit unit) {
       String text = unit.fine(metres);
       // feet and inches have their signs in them
       return withUnit && unit != LengthUnit.FT ? text + " " + unit.sign() : text;

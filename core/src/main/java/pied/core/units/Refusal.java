@@ -49,9 +49,9 @@ public class Refusal extends RuntimeException {
     return where + why.in(unit);
   }
 
-  /** The same, read in a unit. */
+  /** The same, read in a unit; itself, of its own kind, where that makes no difference. */
   public Refusal in(LengthUnit other) {
-    return other == unit ? this : new Refusal(why, where, other);
+    return why.in(other).equals(why.in(unit)) ? this : new Refusal(why, where, other);
   }
 
   /** The same, of a part of what was asked for. */

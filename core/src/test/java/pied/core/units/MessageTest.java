@@ -10,10 +10,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Rooms;
 import pied.core.edit.Amount;
+import pied.core.edit.Declined;
 import pied.core.edit.Edit;
 import pied.core.edit.Edits;
+import pied.core.edit.Wanting;
 import pied.core.tool.shell.BuildBuilder;
 import pied.core.tool.size.Resize;
+import pied.core.tool.turn.Turn;
 
 /** Every sentence is in the unit chosen, refusals too. */
 class MessageTest {
@@ -49,6 +52,20 @@ class MessageTest {
     assertThat(one.why().code()).isEqualTo(other.why().code()).contains("{}");
     assertThat(one.why().argumentsIn(one.unit())).contains("100.0 cm").doesNotContain("120.0 cm");
     assertThat(one.of("Edit 2: ").why().code()).isEqualTo(one.why().code());
+  }
+
+  @Test
+  void whatIsWithoutLengthsStaysOfItsKindInEveryUnit() {
+    Rooms room = new Rooms();
+    room.put("a", "stool", 2, 2);
+    room.json("{'do':'lock','pieces':['a'],'locked':true}");
+    Edit turn = new Turn(List.of("a"), null, Amount.of(10));
+    for (LengthUnit unit : LengthUnit.values()) {
+      assertThat(new Wanting("Click where it is.").in(unit)).isInstanceOf(Wanting.class);
+      // so that unlocking is offered
+      assertThatThrownBy(() -> Edits.apply(room.space, List.of(turn), unit, () -> "x"))
+          .isInstanceOf(Declined.class);
+    }
   }
 
   @Test
