@@ -3,12 +3,30 @@ const SOON = 400;
 /** so near, pixels. */
 const NEAR = 5;
 
-let last = { at: -Infinity, x: 0, y: 0 };
+interface Click {
+  clientX: number;
+  clientY: number;
+  timeStamp: number;
+  shiftKey: boolean;
+  ctrlKey: boolean;
+  metaKey: boolean;
+}
 
-/** Whether this click is the second of two in one place. */
-export function twice(e: { clientX: number; clientY: number; timeStamp: number }): boolean {
-  const again = e.timeStamp - last.at < SOON && Math.hypot(e.clientX - last.x, e.clientY - last.y) < NEAR;
+let last: Click | null = null;
+
+/** Whether one click and another mean the same: one that takes one more is not half of a double click. */
+const alike = (a: Click, b: Click) =>
+  a.shiftKey === b.shiftKey && a.ctrlKey === b.ctrlKey && a.metaKey === b.metaKey;
+
+/** Whether this click is the second of two in one place, with the same keys held. */
+export function twice(e: Click): boolean {
+  const again =
+    last !== null &&
+    e.timeStamp - last.timeStamp < SOON &&
+    Math.hypot(e.clientX - last.clientX, e.clientY - last.clientY) < NEAR &&
+    alike(last, e);
+  const { clientX, clientY, timeStamp, shiftKey, ctrlKey, metaKey } = e;
   // a third one begins anew
-  last = { at: again ? -Infinity : e.timeStamp, x: e.clientX, y: e.clientY };
+  last = again ? null : { clientX, clientY, timeStamp, shiftKey, ctrlKey, metaKey };
   return again;
 }
