@@ -14,6 +14,17 @@ export const ink = {
   madder: "#A8322A",
 };
 
+// What is there is there at once, and what goes takes no click more: nothing moves that is not moved.
+const AT_ONCE = {
+  shortest: 0,
+  shorter: 0,
+  short: 0,
+  standard: 0,
+  complex: 0,
+  enteringScreen: 0,
+  leavingScreen: 0,
+};
+
 export const theme = createTheme({
   palette: {
     mode: "light",
@@ -27,6 +38,7 @@ export const theme = createTheme({
     divider: ink.rule,
   },
   shape: { borderRadius: 3 },
+  transitions: { create: () => "none", duration: AT_ONCE },
   typography: {
     fontFamily: "'Figtree Variable', sans-serif",
     fontSize: 13,
@@ -50,6 +62,8 @@ export const theme = createTheme({
     },
     MuiButton: { styleOverrides: { root: { minWidth: 0, padding: "3px 10px" } } },
     MuiToggleButton: { styleOverrides: { root: { color: ink.graphite } } },
+    MuiPopover: { defaultProps: { transitionDuration: 0 } },
+    MuiMenu: { defaultProps: { transitionDuration: 0 } },
     MuiTooltip: {
       defaultProps: { describeChild: true, enterDelay: 500, disableInteractive: true },
       styleOverrides: { tooltip: { backgroundColor: ink.ink, fontSize: 12 } },

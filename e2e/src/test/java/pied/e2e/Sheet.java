@@ -3,6 +3,7 @@ package pied.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -25,6 +26,9 @@ final class Sheet {
     static final Supplier SUPPLIER = supplier();
     static final PiedProcess PIED = new PiedProcess("--pied.supplier.url=" + SUPPLIER.url());
     static final Browser BROWSER = launch();
+
+    /** What was fetched once is at hand for the next test, as for one who comes again. */
+    static final BrowserContext DESK = another();
 
     private Studio() {}
 
@@ -56,6 +60,11 @@ final class Sheet {
       return all;
     }
 
+    /** A browser of somebody else, who knows nothing of Pied. */
+    static BrowserContext another() {
+      return BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    }
+
     private static Browser launch() {
       String chromium = System.getenv().getOrDefault("PIED_CHROMIUM", "/usr/bin/chromium");
       // a machine that draws in software may be slow; a wait ends as soon as what it waits for is
@@ -73,7 +82,13 @@ final class Sheet {
     }
   }
 
+  /** What earlier tests left in the browser is forgotten, once for every page. */
+  private static final String ANEW =
+      "if (!sessionStorage.getItem('begun')) {"
+          + " localStorage.clear(); sessionStorage.setItem('begun', 'yes'); }";
+
   final Page page;
+  private final boolean atDesk;
 
   /** Opens a new room with the plan alone, which is quicker to draw. */
   static Sheet planOf(String space) {
@@ -92,13 +107,13 @@ final class Sheet {
   }
 
   private Sheet(String[] large) {
-    page =
-        Studio.BROWSER
-            .newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
-            .newPage();
+    // who opens a second sheet beside the first is somebody else
+    atDesk = Studio.DESK.pages().isEmpty();
+    page = (atDesk ? Studio.DESK : Studio.another()).newPage();
     page.setDefaultTimeout(60_000);
     page.addInitScript(
-        "localStorage.getItem('pied.large') ?? localStorage.setItem('pied.large', '[\""
+        ANEW
+            + "localStorage.getItem('pied.large') ?? localStorage.setItem('pied.large', '[\""
             + String.join("\",\"", large)
             + "\"]');"
             + "localStorage.getItem('pied.snaps') ?? localStorage.setItem('pied.snaps', 'off');"
@@ -271,6 +286,10 @@ final class Sheet {
   }
 
   void close() {
-    page.context().close();
+    if (atDesk) {
+      page.close();
+    } else {
+      page.context().close();
+    }
   }
 }
