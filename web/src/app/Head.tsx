@@ -197,54 +197,56 @@ function Snags() {
       >
         {all === 0 ? "No snags" : all === 1 ? "1 snag" : all + " snags"}
       </Button>
-      <Popover
-        open={at !== null}
-        anchorEl={at}
-        onClose={() => setAt(null)}
-        anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
-        transformOrigin={{ vertical: "top", horizontal: "right" }}
-      >
-        {snags.length === 0 ? (
-          <Typography sx={{ p: 2 }} variant="body2">
-            Nothing hovers, overlaps or lies outside the room.
-          </Typography>
-        ) : (
-          <List dense sx={{ maxWidth: 560, maxHeight: 420, overflow: "auto" }}>
-            {snags.slice(0, LISTED).map((s, i) => (
-              <Box key={i} sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", pr: 1 }}>
-                <ListItemButton
-                  sx={{ flex: "1 1 220px" }}
-                  onClick={() => {
-                    useSheet.getState().select([s.piece]);
-                    useSheet.getState().look("selection");
-                    setAt(null);
-                  }}
-                >
-                  <ListItemText primary={s.words} />
-                </ListItemButton>
-                {[s.remedy, s.silence].map(
-                  (r) =>
-                    r && (
-                      <Button
-                        key={r.words}
-                        size="small"
-                        sx={{ whiteSpace: "nowrap" }}
-                        onClick={() => mend(r.edits)}
-                      >
-                        {r.words}
-                      </Button>
-                    ),
-                )}
-              </Box>
-            ))}
-            {all > LISTED && (
-              <Typography variant="body2" sx={{ px: 2, py: 1 }} color="text.secondary">
-                These are {LISTED} of {all}.
-              </Typography>
-            )}
-          </List>
-        )}
-      </Popover>
+      {at && (
+        <Popover
+          open
+          anchorEl={at}
+          onClose={() => setAt(null)}
+          anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
+          transformOrigin={{ vertical: "top", horizontal: "right" }}
+        >
+          {snags.length === 0 ? (
+            <Typography sx={{ p: 2 }} variant="body2">
+              Nothing hovers, overlaps or lies outside the room.
+            </Typography>
+          ) : (
+            <List dense sx={{ maxWidth: 560, maxHeight: 420, overflow: "auto" }}>
+              {snags.slice(0, LISTED).map((s, i) => (
+                <Box key={i} sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", pr: 1 }}>
+                  <ListItemButton
+                    sx={{ flex: "1 1 220px" }}
+                    onClick={() => {
+                      useSheet.getState().select([s.piece]);
+                      useSheet.getState().look("selection");
+                      setAt(null);
+                    }}
+                  >
+                    <ListItemText primary={s.words} />
+                  </ListItemButton>
+                  {[s.remedy, s.silence].map(
+                    (r) =>
+                      r && (
+                        <Button
+                          key={r.words}
+                          size="small"
+                          sx={{ whiteSpace: "nowrap" }}
+                          onClick={() => mend(r.edits)}
+                        >
+                          {r.words}
+                        </Button>
+                      ),
+                  )}
+                </Box>
+              ))}
+              {all > LISTED && (
+                <Typography variant="body2" sx={{ px: 2, py: 1 }} color="text.secondary">
+                  These are {LISTED} of {all}.
+                </Typography>
+              )}
+            </List>
+          )}
+        </Popover>
+      )}
     </>
   );
 }

@@ -32,18 +32,19 @@ import { Strip } from "./Strip";
 
 /** The sheet: head, catalog, drawings, schedule, caption. */
 export function SheetPage() {
-  const space = useSheet((s) => s.space);
+  const id = useSheet((s) => s.space?.id);
+  const name = useSheet((s) => s.space?.name);
   const tab = useSheet((s) => s.tab);
   const table = useSheet((s) => s.table);
   const wide = useMediaQuery(WIDE);
   const leaves: Tab[] = wide ? ["catalog", "shell", "layers"] : ["catalog", "shell", "layers", "schedule"];
   const leaf = leaves.includes(tab) ? tab : "catalog";
-  useLive(space?.id);
+  useLive(id);
   useKeys();
   const { menu, handlers } = useVerbMenu();
   useEffect(() => {
-    document.title = space ? space.name + " – Pied" : "Pied";
-  }, [space]);
+    document.title = name === undefined ? "Pied" : name + " – Pied";
+  }, [name]);
   return (
     <Box
       {...handlers}

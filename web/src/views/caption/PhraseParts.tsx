@@ -179,21 +179,23 @@ function Others(props: { text: string; label: string; others: { text: string; ch
       >
         {props.text}
       </ButtonBase>
-      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
-        {props.others.map((o) => (
-          <MenuItem
-            key={o.text}
-            dense
-            selected={o.text === props.text}
-            onClick={() => {
-              setAt(null);
-              o.choose();
-            }}
-          >
-            {o.text}
-          </MenuItem>
-        ))}
-      </Menu>
+      {at && (
+        <Menu open anchorEl={at} onClose={() => setAt(null)}>
+          {props.others.map((o) => (
+            <MenuItem
+              key={o.text}
+              dense
+              selected={o.text === props.text}
+              onClick={() => {
+                setAt(null);
+                o.choose();
+              }}
+            >
+              {o.text}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </>
   );
 }
@@ -223,22 +225,24 @@ function MarkSetting({ phrase }: { phrase: PhraseSetting }) {
       >
         {phrase.text}
       </ButtonBase>
-      <Popover
-        open={at !== null}
-        anchorEl={at}
-        onClose={() => setAt(null)}
-        anchorOrigin={{ vertical: "top", horizontal: "center" }}
-        transformOrigin={{ vertical: "bottom", horizontal: "center" }}
-      >
-        <BoxFigure
-          title={phrase.label}
-          chosen={chosen}
-          choose={(mark) => {
-            setAt(null);
-            setHandling(phrase.name, mark);
-          }}
-        />
-      </Popover>
+      {at && (
+        <Popover
+          open
+          anchorEl={at}
+          onClose={() => setAt(null)}
+          anchorOrigin={{ vertical: "top", horizontal: "center" }}
+          transformOrigin={{ vertical: "bottom", horizontal: "center" }}
+        >
+          <BoxFigure
+            title={phrase.label}
+            chosen={chosen}
+            choose={(mark) => {
+              setAt(null);
+              setHandling(phrase.name, mark);
+            }}
+          />
+        </Popover>
+      )}
     </>
   );
 }

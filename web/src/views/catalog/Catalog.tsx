@@ -195,17 +195,19 @@ function BringIn() {
       <ButtonBase aria-haspopup="menu" onClick={(e) => setAt(e.currentTarget)} sx={small}>
         bring in&nbsp;<span aria-hidden>▾</span>
       </ButtonBase>
-      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
-        <MenuItem dense onClick={choose(() => input.current?.click())}>
-          <ListItemText
-            primary="a model file…"
-            secondary="GLB, glTF, OBJ, STL, PLY, COLLADA or a zip; you may also drop it on the sheet"
-          />
-        </MenuItem>
-        <MenuItem dense onClick={choose(() => setSupplier(true))}>
-          <ListItemText primary="from a supplier…" secondary="sign in, look, fetch" />
-        </MenuItem>
-      </Menu>
+      {at && (
+        <Menu open anchorEl={at} onClose={() => setAt(null)}>
+          <MenuItem dense onClick={choose(() => input.current?.click())}>
+            <ListItemText
+              primary="a model file…"
+              secondary="GLB, glTF, OBJ, STL, PLY, COLLADA or a zip; you may also drop it on the sheet"
+            />
+          </MenuItem>
+          <MenuItem dense onClick={choose(() => setSupplier(true))}>
+            <ListItemText primary="from a supplier…" secondary="sign in, look, fetch" />
+          </MenuItem>
+        </Menu>
+      )}
       {supplier && <Supplier onClose={() => setSupplier(false)} />}
       <input
         ref={input}

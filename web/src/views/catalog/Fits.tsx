@@ -49,60 +49,62 @@ export function Fits({ filter, onChange }: { filter: Filter; onChange: (filter: 
       >
         {set > 0 ? `fits: ${set}` : "fits"}&nbsp;<span aria-hidden>▾</span>
       </ButtonBase>
-      <Popover
-        open={at !== null}
-        anchorEl={at}
-        onClose={() => setAt(null)}
-        anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
-      >
-        <Box role="dialog" aria-label="What fits" sx={{ p: 1.5, width: 240, fontSize: 13 }}>
-          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mb: 1 }}>
-            {MOUNTINGS.map(([value, words]) => (
-              <ButtonBase
-                key={value}
-                aria-pressed={filter.mounting === value}
-                onClick={() => onChange({ ...filter, mounting: value })}
-                sx={{ ...small, borderColor: filter.mounting === value ? "secondary.main" : "divider" }}
-              >
-                {words}
-              </ButtonBase>
-            ))}
-          </Box>
-          {(["width", "depth", "height"] as const).map((name) => (
-            <Box
-              key={name}
-              component="label"
-              sx={{ display: "flex", justifyContent: "space-between", alignItems: "center", mb: 0.5 }}
-            >
-              {{ width: "No wider than", depth: "No deeper than", height: "No higher than" }[name]}
-              <InputBase
-                value={filter[name]}
-                onChange={(e) => onChange({ ...filter, [name]: e.target.value })}
-                sx={{
-                  width: 90,
-                  fontSize: 13,
-                  px: 0.75,
-                  border: 1,
-                  borderColor: "divider",
-                  "& input": { p: 0.25 },
-                }}
-              />
+      {at && (
+        <Popover
+          open
+          anchorEl={at}
+          onClose={() => setAt(null)}
+          anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
+        >
+          <Box role="dialog" aria-label="What fits" sx={{ p: 1.5, width: 240, fontSize: 13 }}>
+            <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mb: 1 }}>
+              {MOUNTINGS.map(([value, words]) => (
+                <ButtonBase
+                  key={value}
+                  aria-pressed={filter.mounting === value}
+                  onClick={() => onChange({ ...filter, mounting: value })}
+                  sx={{ ...small, borderColor: filter.mounting === value ? "secondary.main" : "divider" }}
+                >
+                  {words}
+                </ButtonBase>
+              ))}
             </Box>
-          ))}
-          <Box sx={{ display: "flex", gap: 0.5, mt: 1, flexWrap: "wrap" }}>
-            <ButtonBase
-              disabled={!piece && !part}
-              onClick={() => void here()}
-              sx={{ ...small, opacity: piece || part ? 1 : 0.5 }}
-            >
-              {part ? "into the opening selected" : "the place of the piece selected"}
-            </ButtonBase>
-            <ButtonBase onClick={() => onChange(NO_FILTER)} sx={small}>
-              no limits
-            </ButtonBase>
+            {(["width", "depth", "height"] as const).map((name) => (
+              <Box
+                key={name}
+                component="label"
+                sx={{ display: "flex", justifyContent: "space-between", alignItems: "center", mb: 0.5 }}
+              >
+                {{ width: "No wider than", depth: "No deeper than", height: "No higher than" }[name]}
+                <InputBase
+                  value={filter[name]}
+                  onChange={(e) => onChange({ ...filter, [name]: e.target.value })}
+                  sx={{
+                    width: 90,
+                    fontSize: 13,
+                    px: 0.75,
+                    border: 1,
+                    borderColor: "divider",
+                    "& input": { p: 0.25 },
+                  }}
+                />
+              </Box>
+            ))}
+            <Box sx={{ display: "flex", gap: 0.5, mt: 1, flexWrap: "wrap" }}>
+              <ButtonBase
+                disabled={!piece && !part}
+                onClick={() => void here()}
+                sx={{ ...small, opacity: piece || part ? 1 : 0.5 }}
+              >
+                {part ? "into the opening selected" : "the place of the piece selected"}
+              </ButtonBase>
+              <ButtonBase onClick={() => onChange(NO_FILTER)} sx={small}>
+                no limits
+              </ButtonBase>
+            </Box>
           </Box>
-        </Box>
-      </Popover>
+        </Popover>
+      )}
     </>
   );
 }

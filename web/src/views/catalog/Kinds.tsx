@@ -57,34 +57,36 @@ export function Kinds(props: { kinds: KindCount[]; kind: string; onChoose: (kind
         </Box>
         <span aria-hidden>▾</span>
       </ButtonBase>
-      <Popover
-        open={at !== null}
-        anchorEl={at}
-        onClose={() => setAt(null)}
-        anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
-      >
-        <SimpleTreeView
-          aria-label="Kinds"
-          expansionTrigger="iconContainer"
-          defaultExpandedItems={general.map((k) => k.kind)}
-          selectedItems={props.kind || ALL}
-          onSelectedItemsChange={(_, chosen) => {
-            setAt(null);
-            props.onChoose(chosen === ALL || chosen === null ? "" : chosen);
-          }}
-          sx={{
-            width: 300,
-            maxHeight: 520,
-            overflowY: "auto",
-            py: 0.5,
-            "& .MuiTreeItem-content": { py: 0.15, borderRadius: 0 },
-            "& .MuiTreeItem-iconContainer": { width: 14 },
-          }}
+      {at && (
+        <Popover
+          open
+          anchorEl={at}
+          onClose={() => setAt(null)}
+          anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
         >
-          <TreeItem itemId={ALL} label={label("All kinds", all)} />
-          {general.map(branch)}
-        </SimpleTreeView>
-      </Popover>
+          <SimpleTreeView
+            aria-label="Kinds"
+            expansionTrigger="iconContainer"
+            defaultExpandedItems={general.map((k) => k.kind)}
+            selectedItems={props.kind || ALL}
+            onSelectedItemsChange={(_, chosen) => {
+              setAt(null);
+              props.onChoose(chosen === ALL || chosen === null ? "" : chosen);
+            }}
+            sx={{
+              width: 300,
+              maxHeight: 520,
+              overflowY: "auto",
+              py: 0.5,
+              "& .MuiTreeItem-content": { py: 0.15, borderRadius: 0 },
+              "& .MuiTreeItem-iconContainer": { width: 14 },
+            }}
+          >
+            <TreeItem itemId={ALL} label={label("All kinds", all)} />
+            {general.map(branch)}
+          </SimpleTreeView>
+        </Popover>
+      )}
     </>
   );
 }

@@ -74,21 +74,23 @@ export function DrawingTitle({ name, children }: { name: string; children?: Reac
       >
         {two ? "alone" : "two"}
       </ButtonBase>
-      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
-        {drawings(space).map((d) => (
-          <MenuItem
-            key={d.name}
-            dense
-            selected={d.name === name}
-            onClick={() => {
-              setAt(null);
-              openDrawing(d.name, name);
-            }}
-          >
-            {d.words}
-          </MenuItem>
-        ))}
-      </Menu>
+      {at && (
+        <Menu open anchorEl={at} onClose={() => setAt(null)}>
+          {drawings(space).map((d) => (
+            <MenuItem
+              key={d.name}
+              dense
+              selected={d.name === name}
+              onClick={() => {
+                setAt(null);
+                openDrawing(d.name, name);
+              }}
+            >
+              {d.words}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </Box>
   );
 }

@@ -35,30 +35,32 @@ export function Looking() {
       <ButtonBase aria-pressed={walking} onClick={() => walk(!walking)} sx={button(walking)}>
         {walking ? "walking: arrows, Esc ends" : "walk"}
       </ButtonBase>
-      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
-        <MenuItem
-          dense
-          onClick={() => {
-            setAt(null);
-            look("home");
-          }}
-        >
-          Home
-        </MenuItem>
-        {viewpoints.map((v, i) => (
+      {at && (
+        <Menu open anchorEl={at} onClose={() => setAt(null)}>
           <MenuItem
-            key={v.name}
             dense
-            divider={viewpoints[i + 1] !== undefined && viewpoints[i + 1].group !== v.group}
             onClick={() => {
               setAt(null);
-              goTo(v);
+              look("home");
             }}
           >
-            {v.name}
+            Home
           </MenuItem>
-        ))}
-      </Menu>
+          {viewpoints.map((v, i) => (
+            <MenuItem
+              key={v.name}
+              dense
+              divider={viewpoints[i + 1] !== undefined && viewpoints[i + 1].group !== v.group}
+              onClick={() => {
+                setAt(null);
+                goTo(v);
+              }}
+            >
+              {v.name}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </>
   );
 }

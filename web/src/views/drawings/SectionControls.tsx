@@ -62,21 +62,23 @@ export function SectionControls({ elevation }: { elevation?: Elevation }) {
       >
         {looking}
       </ButtonBase>
-      <Menu open={menu !== null} anchorEl={menu} onClose={() => setMenu(null)}>
-        {cut?.ways.map(({ way, words, same }) => (
-          <MenuItem
-            key={way}
-            dense
-            selected={way === section.way}
-            onClick={() => {
-              setMenu(null);
-              setSection({ way: way as SectionLook["way"], at: same ? section.at : null });
-            }}
-          >
-            {words}
-          </MenuItem>
-        ))}
-      </Menu>
+      {menu && (
+        <Menu open anchorEl={menu} onClose={() => setMenu(null)}>
+          {cut?.ways.map(({ way, words, same }) => (
+            <MenuItem
+              key={way}
+              dense
+              selected={way === section.way}
+              onClick={() => {
+                setMenu(null);
+                setSection({ way: way as SectionLook["way"], at: same ? section.at : null });
+              }}
+            >
+              {words}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </Box>
   );
 }

@@ -28,14 +28,16 @@ export function History() {
           History
         </Button>
       </Tooltip>
-      <Popover
-        open={at !== null}
-        anchorEl={at}
-        onClose={() => setAt(null)}
-        anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
-      >
-        {at && <Deeds />}
-      </Popover>
+      {at && (
+        <Popover
+          open
+          anchorEl={at}
+          onClose={() => setAt(null)}
+          anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
+        >
+          {at && <Deeds />}
+        </Popover>
+      )}
     </>
   );
 }

@@ -92,21 +92,23 @@ export function Named(props: {
       >
         <MoreIcon sx={{ fontSize: 16 }} />
       </ButtonBase>
-      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)} disableRestoreFocus>
-        {others.map((o) => (
-          <MenuItem
-            key={o.words}
-            dense
-            disabled={o.disabled}
-            onClick={() => {
-              setAt(null);
-              o.choose();
-            }}
-          >
-            {o.words}
-          </MenuItem>
-        ))}
-      </Menu>
+      {at && (
+        <Menu open anchorEl={at} onClose={() => setAt(null)} disableRestoreFocus>
+          {others.map((o) => (
+            <MenuItem
+              key={o.words}
+              dense
+              disabled={o.disabled}
+              onClick={() => {
+                setAt(null);
+                o.choose();
+              }}
+            >
+              {o.words}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </Box>
   );
 }

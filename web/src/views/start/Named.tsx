@@ -61,17 +61,19 @@ export function Named(props: {
       >
         ⋯
       </IconButton>
-      <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
-        <MenuItem dense onClick={choose(() => setTyped(props.name))}>
-          Rename
-        </MenuItem>
-        <MenuItem dense onClick={choose(props.onCopy)}>
-          Copy
-        </MenuItem>
-        <MenuItem dense onClick={choose(props.onRemove)}>
-          Remove
-        </MenuItem>
-      </Menu>
+      {at && (
+        <Menu open anchorEl={at} onClose={() => setAt(null)}>
+          <MenuItem dense onClick={choose(() => setTyped(props.name))}>
+            Rename
+          </MenuItem>
+          <MenuItem dense onClick={choose(props.onCopy)}>
+            Copy
+          </MenuItem>
+          <MenuItem dense onClick={choose(props.onRemove)}>
+            Remove
+          </MenuItem>
+        </Menu>
+      )}
     </Box>
   );
 }

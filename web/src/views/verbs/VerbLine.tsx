@@ -71,29 +71,31 @@ function Said() {
       <ButtonBase aria-haspopup="dialog" onClick={(e) => setAt(e.currentTarget)} sx={WORD}>
         said lately ▴
       </ButtonBase>
-      <Popover
-        open={at !== null}
-        anchorEl={at}
-        onClose={() => setAt(null)}
-        anchorOrigin={{ vertical: "top", horizontal: "right" }}
-        transformOrigin={{ vertical: "bottom", horizontal: "right" }}
-      >
-        <Box
-          component="ul"
-          aria-label="Said lately"
-          sx={{ m: 0, p: 1, pl: 3, width: 420, maxHeight: 400, overflowY: "auto" }}
+      {at && (
+        <Popover
+          open
+          anchorEl={at}
+          onClose={() => setAt(null)}
+          anchorOrigin={{ vertical: "top", horizontal: "right" }}
+          transformOrigin={{ vertical: "bottom", horizontal: "right" }}
         >
-          {notices.map((n) => (
-            <Box
-              component="li"
-              key={n.at + n.text}
-              sx={{ fontSize: 13, py: 0.4, color: n.kind === "refused" ? "error.main" : undefined }}
-            >
-              {n.text}
-            </Box>
-          ))}
-        </Box>
-      </Popover>
+          <Box
+            component="ul"
+            aria-label="Said lately"
+            sx={{ m: 0, p: 1, pl: 3, width: 420, maxHeight: 400, overflowY: "auto" }}
+          >
+            {notices.map((n) => (
+              <Box
+                component="li"
+                key={n.at + n.text}
+                sx={{ fontSize: 13, py: 0.4, color: n.kind === "refused" ? "error.main" : undefined }}
+              >
+                {n.text}
+              </Box>
+            ))}
+          </Box>
+        </Popover>
+      )}
     </>
   );
 }

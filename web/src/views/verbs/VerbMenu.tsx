@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
-import { useState, type MouseEvent, type PointerEvent } from "react";
+import { useRef, useState, type MouseEvent, type PointerEvent } from "react";
 import { look } from "../paper/picking";
 import { useSheet } from "../../store/sheet";
 import { mode, verbsNow } from "../../tools/verbs/register";
@@ -20,10 +20,11 @@ export function VerbItems(props: {
     setChoosing(null);
     props.onClose();
   };
+  if (props.verbs.length === 0 || !(props.anchor ?? props.at)) return null;
   return (
     <>
       <Menu
-        open={props.verbs.length > 0 && (!!props.anchor || !!props.at)}
+        open
         anchorEl={props.anchor}
         anchorReference={props.at ? "anchorPosition" : "anchorEl"}
         anchorPosition={props.at ?? undefined}
@@ -76,7 +77,8 @@ const columns = (n: number) =>
 
 /** All that a verb can be set to; a letter chooses. */
 export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onClose: () => void }) {
-  const choices = props.anchor ? (props.verb.choices?.() ?? []) : [];
+  if (props.anchor === null || !props.verb.choices) return null;
+  const choices = props.verb.choices();
   const keys = letters(choices);
   const take = (c: Choice) => {
     props.onClose();
@@ -84,7 +86,7 @@ export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onCl
   };
   return (
     <Menu
-      open={props.anchor !== null && props.verb.choices !== undefined}
+      open
       anchorEl={props.anchor}
       onClose={props.onClose}
       onKeyDownCapture={(e) => {
@@ -143,7 +145,7 @@ const inSet = (e: MouseEvent) => (e.target as HTMLElement).closest("[data-testid
 export function useVerbMenu() {
   const [at, setAt] = useState<{ left: number; top: number } | null>(null);
   const [all, setAll] = useState(false);
-  const [down, setDown] = useState({ x: 0, y: 0 });
+  const down = useRef({ x: 0, y: 0 }); // no state: a press draws nothing anew
   const show = (e: MouseEvent, byKey: boolean) => {
     if (mode() === "sheet") {
       const on = look(e).on;
@@ -178,9 +180,11 @@ export function useVerbMenu() {
     menu: <VerbItems verbs={verbs} at={at} onClose={() => setAt(null)} />,
     handlers: {
       onContextMenu: open,
-      onPointerDownCapture: (e: PointerEvent) => setDown({ x: e.clientX, y: e.clientY }),
+      onPointerDownCapture: (e: PointerEvent) => {
+        down.current = { x: e.clientX, y: e.clientY };
+      },
       onPointerUpCapture: (e: PointerEvent) => {
-        const moved = Math.hypot(e.clientX - down.x, e.clientY - down.y);
+        const moved = Math.hypot(e.clientX - down.current.x, e.clientY - down.current.y);
         if (e.button === 2 && inSet(e) && moved <= STILL) show(e, false);
       },
     },
