@@ -171,6 +171,19 @@ public final class Caption {
     }
     carrier(p);
     heights(p);
+    distances(p);
+    text(", facing ");
+    turn(self, p);
+    lean(self, p);
+    text(", at ");
+    writer.place(p.at(), MoveToBuilder.builder().pieces(List.of(p.id())).build(), "to");
+    keeping.layer(List.of(p));
+    keeping.twin(p);
+    text(". ");
+    swatches(self, p);
+  }
+
+  private void distances(Piece p) {
     for (Reach r : neighbours(p)) {
       Side side = r.side();
       text(", ");
@@ -189,15 +202,6 @@ public final class Caption {
       out.add(Phrase.word(r.toName(), space.has(r.to()) ? r.to() : null));
       text(" " + side.words());
     }
-    text(", facing ");
-    turn(self, p);
-    lean(self, p);
-    text(", at ");
-    writer.place(p.at(), MoveToBuilder.builder().pieces(List.of(p.id())).build(), "to");
-    keeping.layer(List.of(p));
-    keeping.twin(p);
-    text(". ");
-    swatches(self, p);
   }
 
   private boolean hangs(Piece p) {

@@ -42,11 +42,7 @@ record LiveDistances(List<CarryMeasure> measures, Map<Side, Double> reaches, Str
     Map<Side, Double> reaches = new EnumMap<>(Side.class);
     String over = "";
     if (way != null) {
-      double moved = now.at().minus(load.lead().at()).dot(way);
-      Vec from = load.lead().pose().apply(load.mark());
-      all.add(
-          new CarryMeasure(
-              "moved", moved, unit.fine(moved), "moved", from, from.along(way, moved)));
+      all.add(moved(load, now, way, unit));
     }
     for (Side side : ROUND) {
       Reach r = distances.of(side);
@@ -67,6 +63,19 @@ record LiveDistances(List<CarryMeasure> measures, Map<Side, Double> reaches, Str
       }
     }
     place(load, now, unit, all);
+    standing(now, turn, unit, all);
+    return new LiveDistances(all, reaches, over);
+  }
+
+  private static CarryMeasure moved(CarriedPieces load, Piece now, Vec way, LengthUnit unit) {
+    double moved = now.at().minus(load.lead().at()).dot(way);
+    Vec from = load.lead().pose().apply(load.mark());
+    return new CarryMeasure(
+        "moved", moved, unit.fine(moved), "moved", from, from.along(way, moved));
+  }
+
+  /** How high it stands, and how it is turned. */
+  private static void standing(Piece now, double turn, LengthUnit unit, List<CarryMeasure> all) {
     double low = now.at().y();
     double top = low + now.size().height();
     all.add(new CarryMeasure("underside", low, unit.fine(low), "underside", null, null));
@@ -75,7 +84,6 @@ record LiveDistances(List<CarryMeasure> measures, Map<Side, Double> reaches, Str
       double round = ((turn % 360) + 360) % 360;
       all.add(new CarryMeasure(Carrying.TURN, round, Angle.text(round), "facing", null, null));
     }
-    return new LiveDistances(all, reaches, over);
   }
 
   /** Where its middle is, from the datum; on a stage in its words. */

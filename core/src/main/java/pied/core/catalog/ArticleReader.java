@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,34 +40,9 @@ public final class ArticleReader {
 
   private static Article read(String id, JsonNode n) throws JsonProcessingException {
     Mounting mounting = YAML.treeToValue(need(n, "mounting"), Mounting.class);
-    JsonNode s = need(n, "size");
-    Size size =
-        new Size(
-            need(s, "width").doubleValue(),
-            need(s, "depth").doubleValue(),
-            need(s, "height").doubleValue());
-    JsonNode z = need(n, "sizing");
-    Sizing sizing =
-        new Sizing(
-            rule(z, "width"),
-            rule(z, "depth"),
-            rule(z, "height"),
-            Set.copyOf(texts(n.path("tied"))),
-            n.path("proportional").asBoolean(false),
-            n.path("length").isTextual() ? n.get("length").asText() : null);
+    Size size = size(need(n, "size"));
+    Sizing sizing = sizing(n);
     sizing.check("it", size, size);
-    Map<String, FinishPart> finishes = new LinkedHashMap<>();
-    for (Map.Entry<String, JsonNode> e : need(n, "finishes").properties()) {
-      JsonNode f = e.getValue();
-      finishes.put(
-          e.getKey(),
-          new FinishPart(
-              need(f, "name").asText(),
-              Finish.of(
-                  need(f, "colour").asText(),
-                  f.path("rough").asDouble(0.7),
-                  f.path("glow").asDouble(0))));
-    }
     Set<String> standsOn = new TreeSet<>(texts(n.path("stands-on")));
     if (mounting == Mounting.STANDS && standsOn.isEmpty()) {
       throw new Refusal("it lacks “stands-on”");
@@ -85,7 +61,7 @@ public final class ArticleReader {
         usual.path("middle").asDouble(Double.NaN),
         size,
         sizing,
-        java.util.Collections.unmodifiableMap(finishes),
+        finishes(need(n, "finishes")),
         n.path("weight").asDouble(0),
         n.path("cost").asDouble(0),
         n.path("supplier").asText(""),
@@ -93,6 +69,41 @@ public final class ArticleReader {
         clearances(n.path("room")),
         new Recipe(n.path("let"), need(n, "parts")),
         null);
+  }
+
+  private static Size size(JsonNode n) {
+    return new Size(
+        need(n, "width").doubleValue(),
+        need(n, "depth").doubleValue(),
+        need(n, "height").doubleValue());
+  }
+
+  private static Sizing sizing(JsonNode n) {
+    JsonNode rules = need(n, "sizing");
+    return new Sizing(
+        rule(rules, "width"),
+        rule(rules, "depth"),
+        rule(rules, "height"),
+        Set.copyOf(texts(n.path("tied"))),
+        n.path("proportional").asBoolean(false),
+        n.path("length").isTextual() ? n.get("length").asText() : null);
+  }
+
+  /** How its parts look, in the order in which they are written. */
+  private static Map<String, FinishPart> finishes(JsonNode n) {
+    Map<String, FinishPart> finishes = new LinkedHashMap<>();
+    for (Map.Entry<String, JsonNode> e : n.properties()) {
+      JsonNode f = e.getValue();
+      finishes.put(
+          e.getKey(),
+          new FinishPart(
+              need(f, "name").asText(),
+              Finish.of(
+                  need(f, "colour").asText(),
+                  f.path("rough").asDouble(0.7),
+                  f.path("glow").asDouble(0))));
+    }
+    return Collections.unmodifiableMap(finishes);
   }
 
   private static JsonNode need(JsonNode n, String name) {

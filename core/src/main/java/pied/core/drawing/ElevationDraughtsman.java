@@ -17,17 +17,12 @@ import pied.core.space.PartName;
 import pied.core.space.PartName.PartKind;
 import pied.core.space.Shell;
 import pied.core.space.Space;
-import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.units.LengthUnit;
-import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /** Draws one elevation or section. */
 final class ElevationDraughtsman {
-  /** One stands no farther from a wall than this to look at it, metres. */
-  private static final double STEP_BACK = 2;
-
   private static final double HAIR = Tolerance.FINE;
 
   /** A body as it lies before the eye: its box in the drawing, and its depths toward the eye. */
@@ -65,84 +60,16 @@ final class ElevationDraughtsman {
     this.space = space;
     this.shell = space.shell();
     this.unit = unit;
-    section = asked.way() != Elevation.LookWay.wall;
-    Envelope floor = shell.floor().getEnvelopeInternal();
-    double under = shell.stage() == null ? 0 : -shell.stage().level();
-    double thick =
-        shell.walls().stream().mapToDouble(Wall::thickness).max().orElse(shell.thickness());
-    if (!section) {
-      wall = asked.wall() == null ? null : shell.wall(asked.wall());
-      if (wall == null || wall.open()) {
-        throw new Refusal("There is no wall “{}” to look at.", asked.wall());
-      }
-      Vec toEye = wall.inward();
-      eye = Eye.level(toEye);
-      zero = wall.from().at(0);
-      ground = toEye.dot(zero);
-      double free = free(wall);
-      double at = asked.at() == null ? Math.min(STEP_BACK, free / 2) : asked.at();
-      if (!(at > 0.01 && at <= 400)) {
-        throw new Refusal(
-            "One looks at a wall from {} to {} before it.",
-            Message.bare(0.01),
-            Message.length(400));
-      }
-      cut = ground + at;
-      look = new Elevation.ElevationLook(Elevation.LookWay.wall, wall.name(), at);
-      frame = new Envelope(-thick, wall.length() + thick, -shell.height() - 0.2, 0.2 - under);
-      title = "Elevation of " + space.shell().wallName(wall.name());
-      return;
-    }
-    wall = null;
-    ground = Double.NEGATIVE_INFINITY;
-    boolean along = asked.way().along();
-    Vec toEye = asked.way().toEye();
-    double least = along ? floor.getMinX() : floor.getMinY();
-    double most = along ? floor.getMaxX() : floor.getMaxY();
-    // a stage is looked into from just behind its setting line
-    double usual =
-        shell.stage() != null && asked.way() == Elevation.LookWay.back ? -0.05 : (least + most) / 2;
-    double at = asked.at() == null ? usual : asked.at();
-    if (!(at > least && at < most)) {
-      throw new Refusal(
-          "The cut lies outside; it can be from {} to {}{}",
-          unit.fine(least),
-          unit.fine(most),
-          along ? " across." : " deep.");
-    }
-    eye = Eye.level(toEye);
-    zero = Vec.ZERO;
-    cut = (along ? toEye.x() : toEye.z()) * at;
-    look = new Elevation.ElevationLook(asked.way(), null, at);
-    double a = along ? floor.getMinY() : floor.getMinX();
-    double b = along ? floor.getMaxY() : floor.getMaxX();
-    double side = along ? eye.right().z() : eye.right().x();
-    frame =
-        new Envelope(
-            Math.min(side * a, side * b) - thick,
-            Math.max(side * a, side * b) + thick,
-            -shell.height() - 0.2,
-            0.2 - under);
-    title =
-        "Section at "
-            + unit.fine(at)
-            + (along ? " across" : " deep")
-            + ", looking "
-            + asked.way().words(shell.stage() != null);
-  }
-
-  /** How deep the space is before a wall, metres. */
-  private double free(Wall w) {
-    Spot from = w.spot(w.length() / 2, Tolerance.NEAR);
-    var met =
-        space
-            .bodies()
-            .ray(
-                from.at(Math.min(1.5, shell.height() / 2)),
-                w.inward(),
-                1e4,
-                b -> PartName.is(b, PartKind.wall));
-    return met == null ? STEP_BACK * 2 : met.distance();
+    Standpoint from = Standpoint.of(space, asked, unit);
+    look = from.look();
+    wall = from.wall();
+    section = wall == null;
+    title = from.title();
+    eye = from.eye();
+    zero = from.zero();
+    cut = from.cut();
+    ground = from.ground();
+    frame = from.frame();
   }
 
   Elevation draw() {

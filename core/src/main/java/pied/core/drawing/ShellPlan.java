@@ -279,23 +279,26 @@ public record ShellPlan(
           leaf(w, o, part, true, o.width() / 2);
           leaf(w, o, part, false, o.width() / 2);
         }
-        case slidingDoor -> {
-          double a = o.from();
-          double b = o.to();
-          double lap = Math.min(0.04, o.width() / 8);
-          double m = (a + b) / 2;
-          inks.add(
-              Ink.lines(
-                  Ink.InkStyle.leaf,
-                  part,
-                  List.of(
-                      segment(w.spot(a, -t * 0.4), w.spot(m + lap, -t * 0.4)),
-                      segment(w.spot(m - lap, -t * 0.6), w.spot(b, -t * 0.6)))));
-        }
+        case slidingDoor -> slides(w, o, part);
         default -> {
           // an opening or a niche is its outline
         }
       }
+    }
+
+    private void slides(Wall w, Opening o, String part) {
+      double t = w.thickness();
+      double a = o.from();
+      double b = o.to();
+      double lap = Math.min(0.04, o.width() / 8);
+      double m = (a + b) / 2;
+      inks.add(
+          Ink.lines(
+              Ink.InkStyle.leaf,
+              part,
+              List.of(
+                  segment(w.spot(a, -t * 0.4), w.spot(m + lap, -t * 0.4)),
+                  segment(w.spot(m - lap, -t * 0.6), w.spot(b, -t * 0.6)))));
     }
 
     /** A leaf standing open at a right angle, and the quarter of a circle on which it swings. */

@@ -12,6 +12,7 @@ import pied.core.solid.Travel;
 import pied.core.solid.Vec;
 import pied.core.space.Carriers;
 import pied.core.space.Space;
+import pied.core.space.Wholes;
 
 /**
  * What is arranged as one: a piece, or a group of which all is chosen. Its sides are those of its
@@ -30,7 +31,7 @@ public final class Bulk {
   public static List<Bulk> of(EditSession session, List<String> chosen) {
     Set<String> tops = Set.copyOf(Carriers.tops(session.space(), chosen));
     List<Bulk> all = new ArrayList<>();
-    for (List<String> ids : session.wholes(chosen)) {
+    for (List<String> ids : Wholes.of(session.space(), chosen)) {
       List<Piece> own = ids.stream().filter(tops::contains).map(session::piece).toList();
       if (!own.isEmpty()) {
         all.add(new Bulk(session.space(), own));
@@ -44,7 +45,7 @@ public final class Bulk {
    * and was chosen is arranged by itself.
    */
   public static List<Bulk> byLead(EditSession session, List<String> chosen) {
-    List<List<String>> wholes = session.wholes(chosen);
+    List<List<String>> wholes = Wholes.of(session.space(), chosen);
     List<String> lead = wholes.get(wholes.size() - 1);
     List<String> others = new ArrayList<>(chosen);
     others.removeAll(lead);

@@ -2,19 +2,14 @@ package pied.core.edit;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
-import pied.core.catalog.Mounting;
 import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -52,8 +47,7 @@ public final class EditSession {
   private final Set<String> named = new LinkedHashSet<>();
   private final Set<String> since = new LinkedHashSet<>();
   private final Set<String> ruled = new HashSet<>();
-  private final Map<String, Integer> numbers = new HashMap<>();
-  private Set<String> names;
+  private final FreeNames names = new FreeNames();
   private PartName part;
   private Space space;
 
@@ -134,11 +128,6 @@ public final class EditSession {
         : Keeping.PLAIN.withLayer(layer);
   }
 
-  /** Whether all of these stand, by their mounting. */
-  public boolean stand(Collection<String> ids) {
-    return ids.stream().allMatch(id -> article(id).mounting() == Mounting.STANDS);
-  }
-
   // ---- the gate
 
   /**
@@ -165,30 +154,6 @@ public final class EditSession {
     named.addAll(all);
     open.addAll(space.withCarried(all));
     return List.copyOf(all);
-  }
-
-  /**
-   * These pieces as they go about: a group of which all are among them is one, any other piece is
-   * one by itself. In the order of the last of each, so that the lead is in the last.
-   */
-  public List<List<String>> wholes(List<String> ids) {
-    Set<String> all = Set.copyOf(ids);
-    Map<String, Boolean> full = new HashMap<>();
-    Map<String, List<String>> wholes = new LinkedHashMap<>();
-    for (String id : ids) {
-      String whole = id;
-      for (String g : filing().about(piece(id).keeping().group())) {
-        if (!full.computeIfAbsent(g, k -> all.containsAll(space.members(k)))) {
-          break;
-        }
-        whole = g;
-      }
-      List<String> own = wholes.remove(whole);
-      own = own == null ? new ArrayList<>() : own;
-      own.add(id);
-      wholes.put(whole, own);
-    }
-    return List.copyOf(wholes.values());
   }
 
   /**
@@ -240,8 +205,7 @@ public final class EditSession {
         left.add(group);
       }
       if (!p.name().equals(old.name())) {
-        numbers.clear();
-        names = null;
+        names.forget();
       }
       next.add(p);
     }
@@ -273,9 +237,7 @@ public final class EditSession {
       article.finishes(p.finishes());
       open.add(p.id());
       touch(List.of(p.id()));
-      if (names != null) {
-        names.add(p.name());
-      }
+      names.taken(p.name());
     }
     space = space.with(made);
   }
@@ -345,8 +307,7 @@ public final class EditSession {
         });
     unlocked(ids.stream().map(space::piece).filter(this::isLocked).toList());
     touch(ids);
-    numbers.clear();
-    names = null;
+    names.forget();
     space = space.without(ids);
   }
 
@@ -375,15 +336,7 @@ public final class EditSession {
 
   /** The name itself, or with the first free number behind it; it is then taken. */
   public String freeName(String name) {
-    if (names == null) {
-      names = new HashSet<>();
-      space.pieces().forEach(p -> names.add(p.name()));
-    }
-    // of many in one request the numbers below were tried before
-    String free = Names.free(name, numbers.getOrDefault(name, 1), names);
-    numbers.put(name, Names.number(free, name));
-    names.add(free);
-    return free;
+    return names.free(space, name);
   }
 
   // ---- coming to rest

@@ -43,19 +43,7 @@ public final class SceneObj {
     for (Item i : Item.of(space, ceiling)) {
       deadline.check();
       Mesh m = i.mesh();
-      out.append("o ").append(word(i.name())).append('\n');
-      for (int v = 0; 3 * v < m.xyz().length; v++) {
-        Vec p = i.pose().apply(m.vertex(v));
-        number(out.append("v "), p.x());
-        number(out.append(' '), p.y());
-        number(out.append(' '), p.z());
-        out.append('\n');
-      }
-      for (int k = 0; m.uv() != null && k < m.uv().length; k += 2) {
-        number(out.append("vt "), m.uv()[k]);
-        number(out.append(' '), 1 - m.uv()[k + 1]);
-        out.append('\n');
-      }
+      points(i, out);
       faces(i, points, places, look -> material(look, materials, pictures), out);
       points += m.xyz().length / 3;
       places += m.uv() == null ? 0 : m.uv().length / 2;
@@ -69,6 +57,23 @@ public final class SceneObj {
       Zip.put(zip, p.getKey(), p.getValue());
     }
     zip.finish();
+  }
+
+  private static void points(Item i, StringBuilder out) {
+    Mesh m = i.mesh();
+    out.append("o ").append(word(i.name())).append('\n');
+    for (int v = 0; 3 * v < m.xyz().length; v++) {
+      Vec p = i.pose().apply(m.vertex(v));
+      number(out.append("v "), p.x());
+      number(out.append(' '), p.y());
+      number(out.append(' '), p.z());
+      out.append('\n');
+    }
+    for (int k = 0; m.uv() != null && k < m.uv().length; k += 2) {
+      number(out.append("vt "), m.uv()[k]);
+      number(out.append(' '), 1 - m.uv()[k + 1]);
+      out.append('\n');
+    }
   }
 
   private static void faces(

@@ -95,33 +95,37 @@ public final class ScheduleCsv {
             "Remark",
             "Note"));
     for (Schedule.ScheduleRow r : Schedule.of(space, unit)) {
-      Piece p = space.piece(r.id());
-      Layer layer = space.filing().layer(r.layer());
-      Group group = space.filing().group(r.group());
-      double datum = space.shell().datum().y();
-      line(
-          List.of(
-              text(r.name()),
-              text(r.articleName()),
-              text(r.kind()),
-              length(p.size().width()),
-              length(p.size().depth()),
-              length(p.size().height()),
-              length(r.from().x()),
-              length(r.from().z()),
-              length(space.shapes().low(p) - datum),
-              length(space.shapes().high(p) - datum),
-              number(r.turn(), 2),
-              text(p.on().equals(On.NOTHING) ? "" : space.nameOf(p.on())),
-              text(layer == null ? "" : layer.name()),
-              text(group == null ? "" : group.name()),
-              text(r.finish()),
-              known(r.weight(), 1),
-              known(r.cost(), 2),
-              text(r.supplier()),
-              text(r.remark()),
-              text(r.note())));
+      piece(space, r);
     }
+  }
+
+  private void piece(Space space, Schedule.ScheduleRow r) {
+    Piece p = space.piece(r.id());
+    Layer layer = space.filing().layer(r.layer());
+    Group group = space.filing().group(r.group());
+    double datum = space.shell().datum().y();
+    line(
+        List.of(
+            text(r.name()),
+            text(r.articleName()),
+            text(r.kind()),
+            length(p.size().width()),
+            length(p.size().depth()),
+            length(p.size().height()),
+            length(r.from().x()),
+            length(r.from().z()),
+            length(space.shapes().low(p) - datum),
+            length(space.shapes().high(p) - datum),
+            number(r.turn(), 2),
+            text(p.on().equals(On.NOTHING) ? "" : space.nameOf(p.on())),
+            text(layer == null ? "" : layer.name()),
+            text(group == null ? "" : group.name()),
+            text(r.finish()),
+            known(r.weight(), 1),
+            known(r.cost(), 2),
+            text(r.supplier()),
+            text(r.remark()),
+            text(r.note())));
   }
 
   /** Pieces of the same article, size and finish are one line. */
@@ -147,24 +151,26 @@ public final class ScheduleCsv {
     }
     alike.values().stream()
         .sorted(Comparator.comparing(rows -> rows.get(0), BY_ARTICLE))
-        .forEach(
-            rows -> {
-              Schedule.ScheduleRow r = rows.get(0);
-              line(
-                  List.of(
-                      String.valueOf(rows.size()),
-                      text(r.articleName()),
-                      text(r.kind()),
-                      length(r.measures().width()),
-                      length(r.measures().depth()),
-                      length(r.measures().height()),
-                      text(r.finish()),
-                      known(rows.stream().mapToDouble(Schedule.ScheduleRow::weight).sum(), 1),
-                      known(r.cost(), 2),
-                      known(r.cost() * rows.size(), 2),
-                      text(r.supplier()),
-                      text(r.note())));
-            });
+        .forEach(this::article);
+  }
+
+  /** One line for pieces that are alike. */
+  private void article(List<Schedule.ScheduleRow> rows) {
+    Schedule.ScheduleRow r = rows.get(0);
+    line(
+        List.of(
+            String.valueOf(rows.size()),
+            text(r.articleName()),
+            text(r.kind()),
+            length(r.measures().width()),
+            length(r.measures().depth()),
+            length(r.measures().height()),
+            text(r.finish()),
+            known(rows.stream().mapToDouble(Schedule.ScheduleRow::weight).sum(), 1),
+            known(r.cost(), 2),
+            known(r.cost() * rows.size(), 2),
+            text(r.supplier()),
+            text(r.note())));
   }
 
   private void line(List<String> cells) {

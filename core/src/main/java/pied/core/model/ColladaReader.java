@@ -16,6 +16,7 @@ import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.w3c.dom.NodeList;
+import pied.core.Nullable;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
@@ -212,12 +213,7 @@ final class ColladaReader {
       int corners = v.length / stride;
       int from = 0;
       for (int f = 0; from < corners; f++) {
-        int n =
-            tag.equals("triangles")
-                ? 3
-                : tag.equals("polygons")
-                    ? corners
-                    : vcount != null && f < vcount.length ? (int) vcount[f] : corners;
+        int n = size(tag, vcount, f, corners);
         if (n < 1 || from + n > corners) {
           throw new Refusal("The COLLADA file has a face whose corners are not all there.");
         }
@@ -233,6 +229,15 @@ final class ColladaReader {
         from += n;
       }
     }
+  }
+
+  /** How many corners a face has. */
+  private static int size(String tag, @Nullable double[] vcount, int face, int corners) {
+    if (tag.equals("triangles")) {
+      return 3;
+    }
+    boolean counted = !tag.equals("polygons") && vcount != null && face < vcount.length;
+    return counted ? (int) vcount[face] : corners;
   }
 
   private double[] positions(Element vertices, Matrix4d at) {

@@ -142,16 +142,13 @@ final class GltfReader {
       return; // points and lines
     }
     JsonNode position = p.path("attributes").path("POSITION");
-    if (position.isMissingNode()) {
-      if (p.path("extensions").size() > 0) {
-        throw new Refusal(
-            "The glTF file is packed in a way that Pied does not unpack; save it plain.");
-      }
-      return;
-    }
-    if (p.path("extensions").has("KHR_draco_mesh_compression")) {
+    boolean packed = p.path("extensions").has("KHR_draco_mesh_compression");
+    if (packed || position.isMissingNode() && p.path("extensions").size() > 0) {
       throw new Refusal(
           "The glTF file is packed in a way that Pied does not unpack; save it plain.");
+    }
+    if (position.isMissingNode()) {
+      return;
     }
     double[] xyz = accessor(position.asInt(), 3);
     ModelNumbers.move(xyz, at);

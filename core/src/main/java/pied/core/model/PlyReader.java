@@ -65,6 +65,31 @@ final class PlyReader {
     return r.body();
   }
 
+  private void format(String[] w) {
+    text = w.length > 1 && w[1].equals("ascii");
+    boolean big = w.length > 1 && w[1].contains("big");
+    in = ByteBuffer.wrap(b).order(big ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
+  }
+
+  private void element(String[] w) {
+    double n = ModelReader.number(w.length > 2 ? w[2] : null, "PLY");
+    if (!(n >= 0 && n <= 100e6)) {
+      throw new Refusal("The PLY file promises {} of something; that is too many.", w[2]);
+    }
+    elements.add(new Element(w[1], (int) n, new ArrayList<>()));
+  }
+
+  private void property(String[] w) {
+    if (elements.isEmpty() || w.length < 3 || w[1].equals("list") && w.length < 5) {
+      throw new Refusal("The head of the PLY file cannot be read.");
+    }
+    List<Property> to = elements.get(elements.size() - 1).properties;
+    to.add(
+        w[1].equals("list")
+            ? new Property(w[4], PlySort.of(w[3]), PlySort.of(w[2]))
+            : new Property(w[2], PlySort.of(w[1]), null));
+  }
+
   private void head() {
     int from = 0;
     while (true) {
@@ -79,32 +104,9 @@ final class PlyReader {
           new String(b, from, end - from, StandardCharsets.ISO_8859_1).strip().split("\\s+");
       from = end + 1;
       switch (w[0]) {
-        case "format" -> {
-          text = w.length > 1 && w[1].equals("ascii");
-          in =
-              ByteBuffer.wrap(b)
-                  .order(
-                      w.length > 1 && w[1].contains("big")
-                          ? ByteOrder.BIG_ENDIAN
-                          : ByteOrder.LITTLE_ENDIAN);
-        }
-        case "element" -> {
-          double n = ModelReader.number(w.length > 2 ? w[2] : null, "PLY");
-          if (!(n >= 0 && n <= 100e6)) {
-            throw new Refusal("The PLY file promises {} of something; that is too many.", w[2]);
-          }
-          elements.add(new Element(w[1], (int) n, new ArrayList<>()));
-        }
-        case "property" -> {
-          if (elements.isEmpty() || w.length < 3 || w[1].equals("list") && w.length < 5) {
-            throw new Refusal("The head of the PLY file cannot be read.");
-          }
-          List<Property> to = elements.get(elements.size() - 1).properties;
-          to.add(
-              w[1].equals("list")
-                  ? new Property(w[4], PlySort.of(w[3]), PlySort.of(w[2]))
-                  : new Property(w[2], PlySort.of(w[1]), null));
-        }
+        case "format" -> format(w);
+        case "element" -> element(w);
+        case "property" -> property(w);
         case "end_header" -> {
           if (in == null) {
             throw new Refusal("The PLY file does not say how it is written.");

@@ -27,18 +27,27 @@ final class StlReader {
   static Model read(byte[] b) {
     Collector out = new Collector();
     if (isBinary(b)) {
-      ByteBuffer in = ByteBuffer.wrap(b).order(ByteOrder.LITTLE_ENDIAN);
-      int n = in.getInt(80);
-      double[] p = new double[9];
-      for (int t = 0; t < n; t++) {
-        int at = HEAD + t * FACET + 12;
-        for (int k = 0; k < 9; k++) {
-          p[k] = in.getFloat(at + 4 * k);
-        }
-        out.triangle(null, p);
-      }
-      return out.model(null, null);
+      binary(b, out);
+    } else {
+      words(b, out);
     }
+    return out.model(null, null);
+  }
+
+  private static void binary(byte[] b, Collector out) {
+    ByteBuffer in = ByteBuffer.wrap(b).order(ByteOrder.LITTLE_ENDIAN);
+    int n = in.getInt(80);
+    double[] p = new double[9];
+    for (int t = 0; t < n; t++) {
+      int at = HEAD + t * FACET + 12;
+      for (int k = 0; k < 9; k++) {
+        p[k] = in.getFloat(at + 4 * k);
+      }
+      out.triangle(null, p);
+    }
+  }
+
+  private static void words(byte[] b, Collector out) {
     StlWords words = new StlWords(b);
     double[] p = new double[9];
     int k = 0;
@@ -64,7 +73,6 @@ final class StlReader {
     if (!ended) {
       throw new Refusal("The STL file ends in the middle; fetch it anew.");
     }
-    return out.model(null, null);
   }
 
   /** Words of a text between blanks. */

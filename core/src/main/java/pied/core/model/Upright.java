@@ -41,18 +41,22 @@ final class Upright {
     double most = Math.max(hi[0] - lo[0], Math.max(hi[1] - lo[1], hi[2] - lo[2]));
     if (!(most <= Size.MOST && most >= 0.001)) {
       throw new Refusal(
-          "In that unit it would be {} long; choose another unit ({} to {} can be" + " placed).",
+          "In that unit it would be {} long; choose another unit ({} to {} can be placed).",
           Message.length(most),
           Message.bare(0.001),
           Message.length(Size.MOST));
     }
+    onItsMiddle(placed, lo, hi);
+    return placed;
+  }
+
+  private static void onItsMiddle(List<double[]> placed, double[] lo, double[] hi) {
     double[] middle = {(lo[0] + hi[0]) / 2, lo[1], (lo[2] + hi[2]) / 2};
     for (double[] q : placed) {
       for (int i = 0; i < q.length; i++) {
         q[i] -= middle[i % 3];
       }
     }
-    return placed;
   }
 
   static Vec upright(double x, double y, double z, String up) {

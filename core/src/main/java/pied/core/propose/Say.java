@@ -172,29 +172,34 @@ public final class Say {
     expected.sort(
         Comparator.comparing(e -> e.sort() != Reading.ReadingSort.words)); // words come first
     for (Reading.Expected e : expected) {
-      switch (e.sort()) {
-        case words -> {
-          if (e.text().startsWith(typed)) {
-            all.add(new SayNext(e.text(), true));
-          }
-        }
-        case piece -> pieces(ask, typed).forEach(t -> all.add(new SayNext(t, true)));
-        case article -> articles(ask, typed).forEach(t -> all.add(new SayNext(t, true)));
-        case wall ->
-            Nouns.walls(ask.space().shell()).stream()
-                .filter(w -> w.toLowerCase(Locale.ROOT).startsWith(typed))
-                .forEach(w -> all.add(new SayNext(w, true)));
-        default -> {
-          if (typed.isEmpty()) {
-            all.add(new SayNext(e.text(), false));
-          }
-        }
-      }
+      goOn(ask, e, typed, all);
       if (all.size() >= MOST_NEXT) {
         break;
       }
     }
     return all.stream().limit(MOST_NEXT).toList();
+  }
+
+  /** What one expected thing may be, from what was typed of it. */
+  private static void goOn(Ask ask, Reading.Expected e, String typed, Set<SayNext> all) {
+    switch (e.sort()) {
+      case words -> {
+        if (e.text().startsWith(typed)) {
+          all.add(new SayNext(e.text(), true));
+        }
+      }
+      case piece -> pieces(ask, typed).forEach(t -> all.add(new SayNext(t, true)));
+      case article -> articles(ask, typed).forEach(t -> all.add(new SayNext(t, true)));
+      case wall ->
+          Nouns.walls(ask.space().shell()).stream()
+              .filter(w -> w.toLowerCase(Locale.ROOT).startsWith(typed))
+              .forEach(w -> all.add(new SayNext(w, true)));
+      default -> {
+        if (typed.isEmpty()) {
+          all.add(new SayNext(e.text(), false));
+        }
+      }
+    }
   }
 
   private static List<String> pieces(Ask ask, String typed) {
@@ -244,16 +249,7 @@ public final class Say {
       @Nullable String layer,
       Supplier<String> newId,
       Deadline deadline) {
-    if (text == null || text.isBlank()) {
-      throw new Refusal("Nothing was said. Type what shall be, such as: 4 in a row, 0.2 apart");
-    }
-    if (text.length() > LONGEST_TEXT) {
-      throw new Refusal("A text has up to {} letters; send it in parts.", LONGEST_TEXT);
-    }
-    String[] lines = text.split("\\R");
-    if (lines.length > MOST_LINES) {
-      throw new Refusal("A text has up to {} lines; send it in parts.", MOST_LINES);
-    }
+    String[] lines = lines(text);
     Space now = space;
     List<String> chosen = selected;
     Set<String> touched = new LinkedHashSet<>();
@@ -287,5 +283,19 @@ public final class Say {
     }
     Change change = Change.between(space, now, touched);
     return new Done(new Outcome(now, change, said, offers, null), chosen, understood);
+  }
+
+  private static String[] lines(String text) {
+    if (text == null || text.isBlank()) {
+      throw new Refusal("Nothing was said. Type what shall be, such as: 4 in a row, 0.2 apart");
+    }
+    if (text.length() > LONGEST_TEXT) {
+      throw new Refusal("A text has up to {} letters; send it in parts.", LONGEST_TEXT);
+    }
+    String[] lines = text.split("\\R");
+    if (lines.length > MOST_LINES) {
+      throw new Refusal("A text has up to {} lines; send it in parts.", MOST_LINES);
+    }
+    return lines;
   }
 }

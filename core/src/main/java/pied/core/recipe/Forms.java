@@ -24,40 +24,31 @@ final class Forms {
   static MeshMaker board(Vec a, Vec b, double ease) {
     double e =
         Math.min(ease, 0.45 * Math.min(b.x() - a.x(), Math.min(b.y() - a.y(), b.z() - a.z())));
+    return e <= Tolerance.FINE ? sharp(a, b) : eased(a, b, e);
+  }
+
+  private static MeshMaker sharp(Vec a, Vec b) {
     MeshMaker s = new MeshMaker();
-    if (e <= Tolerance.FINE) {
-      int[] v = new int[8];
-      for (int i = 0; i < 8; i++) {
-        v[i] =
-            s.point(
-                (i & 1) == 0 ? a.x() : b.x(),
-                (i & 2) == 0 ? a.y() : b.y(),
-                (i & 4) == 0 ? a.z() : b.z());
-      }
-      s.quad(v[0], v[4], v[6], v[2]);
-      s.quad(v[1], v[3], v[7], v[5]);
-      s.quad(v[0], v[1], v[5], v[4]);
-      s.quad(v[2], v[6], v[7], v[3]);
-      s.quad(v[0], v[2], v[3], v[1]);
-      s.quad(v[4], v[5], v[7], v[6]);
-      return s;
-    }
-    // every corner of the box becomes three points, one in each of its faces
-    int[][] v = new int[8][3];
+    int[] v = new int[8];
     for (int i = 0; i < 8; i++) {
-      double[] out = {
-        (i & 1) == 0 ? a.x() : b.x(), (i & 2) == 0 ? a.y() : b.y(), (i & 4) == 0 ? a.z() : b.z()
-      };
-      for (int k = 0; k < 3; k++) {
-        double[] p = out.clone();
-        for (int m = 0; m < 3; m++) {
-          if (m != k) {
-            p[m] += (i >> m & 1) == 0 ? e : -e;
-          }
-        }
-        v[i][k] = s.point(p[0], p[1], p[2]);
-      }
+      v[i] =
+          s.point(
+              (i & 1) == 0 ? a.x() : b.x(),
+              (i & 2) == 0 ? a.y() : b.y(),
+              (i & 4) == 0 ? a.z() : b.z());
     }
+    s.quad(v[0], v[4], v[6], v[2]);
+    s.quad(v[1], v[3], v[7], v[5]);
+    s.quad(v[0], v[1], v[5], v[4]);
+    s.quad(v[2], v[6], v[7], v[3]);
+    s.quad(v[0], v[2], v[3], v[1]);
+    s.quad(v[4], v[5], v[7], v[6]);
+    return s;
+  }
+
+  private static MeshMaker eased(Vec a, Vec b, double e) {
+    MeshMaker s = new MeshMaker();
+    int[][] v = corners(s, a, b, e);
     int[][] faces = {
       {0, 4, 6, 2}, {1, 3, 7, 5}, {0, 1, 5, 4}, {2, 6, 7, 3}, {0, 2, 3, 1}, {4, 5, 7, 6}
     };
@@ -79,6 +70,26 @@ final class Forms {
       s.triangle(v[i][0], v[i][even ? 2 : 1], v[i][even ? 1 : 2]);
     }
     return s;
+  }
+
+  /** Every corner of the box becomes three points, one in each of its faces. */
+  private static int[][] corners(MeshMaker s, Vec a, Vec b, double e) {
+    int[][] v = new int[8][3];
+    for (int i = 0; i < 8; i++) {
+      double[] out = {
+        (i & 1) == 0 ? a.x() : b.x(), (i & 2) == 0 ? a.y() : b.y(), (i & 4) == 0 ? a.z() : b.z()
+      };
+      for (int k = 0; k < 3; k++) {
+        double[] p = out.clone();
+        for (int m = 0; m < 3; m++) {
+          if (m != k) {
+            p[m] += (i >> m & 1) == 0 ? e : -e;
+          }
+        }
+        v[i][k] = s.point(p[0], p[1], p[2]);
+      }
+    }
+    return v;
   }
 
   /**

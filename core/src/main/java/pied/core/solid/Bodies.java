@@ -231,22 +231,20 @@ public final class Bodies {
           boolean tie = hits && met[0] != null && hit.distance == best[0];
           if (hits && !(tie && met[0].body().id().compareTo(body.id()) < 0)) {
             best[0] = hit.distance;
-            int[] c = body.mesh().corners();
-            Vec a = body.mesh().vertex(c[3 * hit.triangle]);
-            Vec n =
-                body.mesh()
-                    .vertex(c[3 * hit.triangle + 1])
-                    .minus(a)
-                    .cross(body.mesh().vertex(c[3 * hit.triangle + 2]).minus(a));
-            met[0] =
-                new RayMet(
-                    body,
-                    hit.distance,
-                    from.along(direction, hit.distance),
-                    body.pose().direct(n.unit()));
+            Vec at = from.along(direction, hit.distance);
+            met[0] = new RayMet(body, hit.distance, at, body.pose().direct(normal(body, hit)));
           }
         });
     return met[0];
+  }
+
+  /** Of the triangle that was hit, in the directions of its mesh. */
+  private static Vec normal(Body body, MeshTree.RayHit hit) {
+    Mesh m = body.mesh();
+    int[] c = m.corners();
+    Vec a = m.vertex(c[3 * hit.triangle]);
+    Vec along = m.vertex(c[3 * hit.triangle + 1]).minus(a);
+    return along.cross(m.vertex(c[3 * hit.triangle + 2]).minus(a)).unit();
   }
 
   /** All bodies whose boxes share something with this one, by their ids. */

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 
 /** Points and triangles of one part under construction; shading is worked out at the end. */
@@ -105,12 +106,12 @@ public final class MeshMaker {
       kept.add(new int[] {a, b, c});
       normals.add(n);
     }
-    Map<Integer, List<Integer>> around = new HashMap<>();
-    for (int t = 0; t < kept.size(); t++) {
-      for (int v : kept.get(t)) {
-        around.computeIfAbsent(v, k -> new ArrayList<>()).add(t);
-      }
-    }
+    return shaded(kept, normals, uv, finish);
+  }
+
+  /** A corner for every way in which a point is shaded by the faces about it. */
+  private Mesh shaded(List<int[]> kept, List<Vec> normals, @Nullable float[] uv, String finish) {
+    Map<Integer, List<Integer>> around = around(kept);
     record Shaded(int point, int nx, int ny, int nz) {}
     Map<Shaded, Integer> vertices = new HashMap<>();
     List<Vec> place = new ArrayList<>();
@@ -136,18 +137,35 @@ public final class MeshMaker {
         corners[3 * t + k] = at;
       }
     }
-    double[] xyz = new double[3 * place.size()];
-    float[] ns = new float[3 * place.size()];
-    for (int i = 0; i < place.size(); i++) {
-      xyz[3 * i] = place.get(i).x();
-      xyz[3 * i + 1] = place.get(i).y();
-      xyz[3 * i + 2] = place.get(i).z();
-      ns[3 * i] = (float) shade.get(i).x();
-      ns[3 * i + 1] = (float) shade.get(i).y();
-      ns[3 * i + 2] = (float) shade.get(i).z();
+    double[] xyz = flat(place);
+    double[] n = flat(shade);
+    float[] ns = new float[n.length];
+    for (int i = 0; i < n.length; i++) {
+      ns[i] = (float) n[i];
     }
     float[] places = uv == null ? null : Arrays.copyOf(uv, 2 * corners.length);
     return new Mesh(xyz, ns, corners, null, List.of(finish), places);
+  }
+
+  /** The faces about every point. */
+  private static Map<Integer, List<Integer>> around(List<int[]> faces) {
+    Map<Integer, List<Integer>> around = new HashMap<>();
+    for (int t = 0; t < faces.size(); t++) {
+      for (int v : faces.get(t)) {
+        around.computeIfAbsent(v, k -> new ArrayList<>()).add(t);
+      }
+    }
+    return around;
+  }
+
+  private static double[] flat(List<Vec> all) {
+    double[] xyz = new double[3 * all.size()];
+    for (int i = 0; i < all.size(); i++) {
+      xyz[3 * i] = all.get(i).x();
+      xyz[3 * i + 1] = all.get(i).y();
+      xyz[3 * i + 2] = all.get(i).z();
+    }
+    return xyz;
   }
 
   private static Vec smooth(Vec own, List<Integer> neighbours, List<Vec> normals) {

@@ -2,6 +2,11 @@ package pied.core.space;
 
 import io.vavr.collection.HashMap;
 import io.vavr.collection.TreeSet;
+import java.util.ArrayDeque;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.LinkedHashSet;
+import java.util.Set;
 import java.util.function.Function;
 import pied.core.Nullable;
 import pied.core.piece.Piece;
@@ -36,5 +41,20 @@ record Sorted(Function<Piece, String> by, HashMap<String, TreeSet<String>> ids) 
 
   TreeSet<String> of(String key) {
     return ids.getOrElse(key, TreeSet.empty());
+  }
+
+  /** Where pieces are sorted by others: those of any of these, of those again, and so on. */
+  Set<String> below(Collection<String> keys) {
+    Set<String> found = new LinkedHashSet<>();
+    Set<String> given = keys instanceof Set<String> s ? s : Set.copyOf(keys);
+    Deque<String> left = new ArrayDeque<>(given);
+    while (!left.isEmpty()) {
+      for (String id : of(left.poll())) {
+        if (!given.contains(id) && found.add(id)) {
+          left.add(id);
+        }
+      }
+    }
+    return found;
   }
 }

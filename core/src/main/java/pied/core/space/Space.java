@@ -1,9 +1,7 @@
 package pied.core.space;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -355,17 +353,7 @@ public final class Space {
 
   /** Ids of all pieces carried by any of these, without these themselves. */
   public Set<String> carriedBy(Collection<String> ids) {
-    Set<String> found = new LinkedHashSet<>();
-    Set<String> given = ids instanceof Set<String> s ? s : Set.copyOf(ids);
-    Deque<String> left = new ArrayDeque<>(given);
-    while (!left.isEmpty()) {
-      for (String id : carried.of(left.poll())) {
-        if (!given.contains(id) && found.add(id)) {
-          left.add(id);
-        }
-      }
-    }
-    return found;
+    return carried.below(ids);
   }
 
   private static String carrier(Piece p) {

@@ -93,33 +93,7 @@ class Bodies extends OncePerRequestFilter {
     AsyncContext context = request.startAsync(request, response);
     context.setTimeout(patience * 1000);
     AtomicBoolean over = new AtomicBoolean();
-    context.addListener(
-        new AsyncListener() {
-          @Override
-          public void onTimeout(AsyncEvent event) throws IOException {
-            if (over.compareAndSet(false, true)) {
-              response.setHeader("Connection", "close");
-              Gatekeeper.refuse(
-                  response, 408, "The rest of the request did not come within " + patience + " s.");
-              context.complete();
-            }
-          }
-
-          @Override
-          public void onError(AsyncEvent event) {
-            over.set(true);
-          }
-
-          @Override
-          public void onComplete(AsyncEvent event) {
-            over.set(true);
-          }
-
-          @Override
-          public void onStartAsync(AsyncEvent event) {
-            // nothing to do
-          }
-        });
+    context.addListener(patience(context, response, over));
     ServletInputStream in = request.getInputStream();
     ByteArrayOutputStream body = new ByteArrayOutputStream();
     in.setReadListener(
@@ -150,6 +124,37 @@ class Bodies extends OncePerRequestFilter {
             }
           }
         });
+  }
+
+  /** Waits for the rest of a body so long, and no longer. */
+  private AsyncListener patience(
+      AsyncContext context, HttpServletResponse response, AtomicBoolean over) {
+    return new AsyncListener() {
+      @Override
+      public void onTimeout(AsyncEvent event) throws IOException {
+        if (over.compareAndSet(false, true)) {
+          response.setHeader("Connection", "close");
+          Gatekeeper.refuse(
+              response, 408, "The rest of the request did not come within " + patience + " s.");
+          context.complete();
+        }
+      }
+
+      @Override
+      public void onError(AsyncEvent event) {
+        over.set(true);
+      }
+
+      @Override
+      public void onComplete(AsyncEvent event) {
+        over.set(true);
+      }
+
+      @Override
+      public void onStartAsync(AsyncEvent event) {
+        // nothing to do
+      }
+    };
   }
 
   /** A request whose body is here. */

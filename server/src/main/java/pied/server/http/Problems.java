@@ -22,6 +22,7 @@ import org.springframework.web.context.request.async.AsyncRequestNotUsableExcept
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import pied.core.Nullable;
 import pied.core.edit.Declined;
 import pied.core.units.Refusal;
 import pied.server.space.SpaceStore;
@@ -142,6 +143,19 @@ public class Problems extends ResponseEntityExceptionHandler {
         return ResponseEntity.unprocessableEntity().body(refused(r));
       }
     }
+    ResponseEntity<Object> meant = unreadable(e);
+    return meant != null
+        ? meant
+        : ResponseEntity.badRequest()
+            .body(
+                problem(
+                    HttpStatus.BAD_REQUEST,
+                    "Not readable",
+                    "The request is not well-formed JSON."));
+  }
+
+  /** What of it cannot be read; null if it is nothing in particular. */
+  private @Nullable ResponseEntity<Object> unreadable(HttpMessageNotReadableException e) {
     for (Throwable t = e; t != null; t = t.getCause()) {
       if (t instanceof InvalidTypeIdException i) {
         String id = i.getTypeId() == null ? "nothing" : cut(i.getTypeId());
@@ -171,10 +185,7 @@ public class Problems extends ResponseEntityExceptionHandler {
                     "The request has something unreadable at " + where + "."));
       }
     }
-    return ResponseEntity.badRequest()
-        .body(
-            problem(
-                HttpStatus.BAD_REQUEST, "Not readable", "The request is not well-formed JSON."));
+    return null;
   }
 
   private static ResponseEntity<Object> refusing(String words) {

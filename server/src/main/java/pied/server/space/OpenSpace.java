@@ -217,15 +217,7 @@ public final class OpenSpace {
         if (step.over.isEmpty()) {
           record();
         }
-        for (Long over : step.over) {
-          String in = past.done.remove(over);
-          if (in != null) {
-            past.undone.put(over, in);
-            undoes.add(over);
-          } else {
-            past.done.put(over, past.undone.remove(over));
-          }
-        }
+        step.over.forEach(this::turn);
       }
       if (request != null) {
         past.requests.put(request, key);
@@ -246,6 +238,17 @@ public final class OpenSpace {
               step.by == null ? null : step.by.window(),
               past.lastDone(mine(step.by)) != null,
               past.firstUndone(mine(step.by)) != null);
+    }
+
+    /** What was done is undone by this, or the other way round. */
+    private void turn(Long over) {
+      String in = past.done.remove(over);
+      if (in != null) {
+        past.undone.put(over, in);
+        undoes.add(over);
+      } else {
+        past.done.put(over, past.undone.remove(over));
+      }
     }
 
     private void record() {

@@ -79,61 +79,12 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
   sealed interface Law {
     static Law of(Rule rule) {
       if (rule instanceof RowRule r) {
-        return new Row(
-            Place.of(r.at()),
-            r.turn(),
-            Place.of(r.way()),
-            r.count(),
-            Gap.of(r.apart()),
-            r.length(),
-            r.evened(),
-            r.rows(),
-            Gap.of(r.rowsApart()),
-            r.tiers(),
-            Gap.of(r.tiersApart()),
-            r.staggered());
+        return Row.of(r);
       }
       if (rule instanceof TrailRule t) {
-        return new Trail(
-            StoredShell.each(t.path(), RulePoint::of),
-            t.closed(),
-            t.along(),
-            t.count(),
-            Gap.of(t.apart()),
-            t.spaced() ? true : null,
-            t.offset(),
-            t.facing().name(),
-            t.turn(),
-            t.high());
+        return Trail.of(t);
       }
-      if (rule instanceof RingRule r) {
-        return new Ring(
-            RulePoint.of(r.at()),
-            r.around(),
-            StoredShell.each(r.outline(), RulePoint::of),
-            r.count(),
-            r.gap(),
-            r.radius(),
-            r.facing().name(),
-            r.from(),
-            r.arc(),
-            r.turn(),
-            r.high());
-      }
-      ScatterRule s = (ScatterRule) rule;
-      return new Scatter(
-          s.onto(),
-          StoredShell.each(s.outline(), RulePoint::of),
-          RulePoint.of(s.about()),
-          s.radius(),
-          s.count(),
-          s.density(),
-          s.least(),
-          s.turn(),
-          s.turning(),
-          s.sizing(),
-          s.off(),
-          s.seed());
+      return rule instanceof RingRule r ? Ring.of(r) : Scatter.of((ScatterRule) rule);
     }
 
     Rule live();
@@ -154,6 +105,22 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
       Gap tiersApart,
       boolean staggered)
       implements Law {
+    static Row of(RowRule r) {
+      return new Row(
+          Place.of(r.at()),
+          r.turn(),
+          Place.of(r.way()),
+          r.count(),
+          Gap.of(r.apart()),
+          r.length(),
+          r.evened(),
+          r.rows(),
+          Gap.of(r.rowsApart()),
+          r.tiers(),
+          Gap.of(r.tiersApart()),
+          r.staggered());
+    }
+
     @Override
     public Rule live() {
       return new RowRule(
@@ -185,6 +152,20 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
       double turn,
       double high)
       implements Law {
+    static Trail of(TrailRule t) {
+      return new Trail(
+          StoredShell.each(t.path(), RulePoint::of),
+          t.closed(),
+          t.along(),
+          t.count(),
+          Gap.of(t.apart()),
+          t.spaced() ? true : null,
+          t.offset(),
+          t.facing().name(),
+          t.turn(),
+          t.high());
+    }
+
     @Override
     public Rule live() {
       return new TrailRule(
@@ -215,6 +196,21 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
       double turn,
       double high)
       implements Law {
+    static Ring of(RingRule r) {
+      return new Ring(
+          RulePoint.of(r.at()),
+          r.around(),
+          StoredShell.each(r.outline(), RulePoint::of),
+          r.count(),
+          r.gap(),
+          r.radius(),
+          r.facing().name(),
+          r.from(),
+          r.arc(),
+          r.turn(),
+          r.high());
+    }
+
     @Override
     public Rule live() {
       return new RingRule(
@@ -247,6 +243,22 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
       double off,
       long seed)
       implements Law {
+    static Scatter of(ScatterRule s) {
+      return new Scatter(
+          s.onto(),
+          StoredShell.each(s.outline(), RulePoint::of),
+          RulePoint.of(s.about()),
+          s.radius(),
+          s.count(),
+          s.density(),
+          s.least(),
+          s.turn(),
+          s.turning(),
+          s.sizing(),
+          s.off(),
+          s.seed());
+    }
+
     @Override
     public Rule live() {
       return new ScatterRule(

@@ -151,20 +151,26 @@ public class Ledger {
     }
   }
 
-  private void all(List<Entry> some) {
-    quietSince = System.nanoTime();
+  /** Those that can still be kept; the others hear that they are lost. */
+  private List<Entry> standing(List<Entry> some) {
     List<Entry> good = new ArrayList<>();
     NotKept broken = trouble;
     for (Entry e : some) {
-      if (broken != null || !e.stands()) {
-        e.lost(
-            broken != null
-                ? broken
-                : new NotKept("What came before could not be kept.", false, null));
-      } else {
+      if (broken == null && e.stands()) {
         good.add(e);
+        continue;
       }
+      e.lost(
+          broken != null
+              ? broken
+              : new NotKept("What came before could not be kept.", false, null));
     }
+    return good;
+  }
+
+  private void all(List<Entry> some) {
+    quietSince = System.nanoTime();
+    List<Entry> good = standing(some);
     if (good.isEmpty()) {
       return;
     }

@@ -25,6 +25,9 @@ import pied.core.tool.lineup.LineUp.LineUpTo;
  * of them", "near sides 0.40 from wall A".
  */
 final class LineUpSentence implements Sentence<LineUp> {
+  private static final String OWN = "in directions of its own";
+  private static final String OF_SPACE = "in the directions of the space";
+
   private enum LineUpDirection {
     across,
     deep,
@@ -238,20 +241,14 @@ final class LineUpSentence implements Sentence<LineUp> {
       w.text(" with ");
     }
     w.choice(words(w, e, to), "With what", targets(w, e));
-    if (Boolean.TRUE.equals(e.own())) {
+    boolean own = Boolean.TRUE.equals(e.own());
+    if (own || to == LineUpTo.lead) {
       w.text(", ")
           .choice(
-              "in directions of its own",
+              own ? OWN : OF_SPACE,
               "Directions",
-              new Phrase.Option("in directions of its own", e),
-              new Phrase.Option("in the directions of the space", e.withOwn(null)));
-    } else if (to == LineUpTo.lead) {
-      w.text(", ")
-          .choice(
-              "in the directions of the space",
-              "Directions",
-              new Phrase.Option("in the directions of the space", e),
-              new Phrase.Option("in directions of its own", e.withOwn(true)));
+              new Phrase.Option(own ? OWN : OF_SPACE, e),
+              new Phrase.Option(own ? OF_SPACE : OWN, e.withOwn(own ? null : true)));
     }
     w.text(". ");
     if (to != LineUpTo.wall && to != LineUpTo.edge) {

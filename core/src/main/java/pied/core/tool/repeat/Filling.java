@@ -55,15 +55,12 @@ final class Filling {
       session.deadline().check();
       List<Piece> now = there.get(place.number());
       kept.add(place.number());
-      if (r.out().contains(place.number())) {
-        continue;
-      }
-      if (now != null && now.stream().anyMatch(p -> own(p))) {
+      if (r.out().contains(place.number()) || now != null && now.stream().anyMatch(Filling::own)) {
         continue;
       }
       Sample s = r.mix().get(place.sample());
       if (now != null && now.size() != s.parts().size()) {
-        now.forEach(p -> gone.add(p.id()));
+        gone.addAll(ids(now));
         now = null;
       }
       List<Piece> filled = now == null ? anew(place, s) : changed(now, s);
@@ -82,12 +79,7 @@ final class Filling {
         }
       }
     }
-    there.forEach(
-        (n, pieces) -> {
-          if (!kept.contains(n)) {
-            pieces.forEach(p -> gone.add(p.id()));
-          }
-        });
+    there.forEach((n, old) -> gone.addAll(kept.contains(n) ? List.of() : ids(old)));
     if (!gone.isEmpty()) {
       gone.forEach(session::follows);
       session.takeOut(gone);
@@ -97,8 +89,12 @@ final class Filling {
     session.put(made);
     session.settle(resting, false);
     List<String> tops = new ArrayList<>(moved.keySet());
-    made.forEach(p -> tops.add(p.id()));
+    tops.addAll(ids(made));
     session.sayOverlaps(tops);
+  }
+
+  private static List<String> ids(List<Piece> pieces) {
+    return pieces.stream().map(Piece::id).toList();
   }
 
   private static boolean own(Piece p) {

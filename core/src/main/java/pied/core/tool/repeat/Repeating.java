@@ -35,6 +35,7 @@ import pied.core.space.Repetition;
 import pied.core.space.Rule;
 import pied.core.space.Sample;
 import pied.core.space.Spot;
+import pied.core.space.Wholes;
 import pied.core.units.Refusal;
 
 /** What the edits that repeat have in common: they begin a repetition, or adjust one. */
@@ -87,12 +88,16 @@ public final class Repeating {
     if (pieces == null || pieces.isEmpty()) {
       throw new Refusal("Select what is to be repeated, or name an article.");
     }
-    List<String> chosen = session.chosen(pieces);
+    return of(session, session.chosen(pieces));
+  }
+
+  /** Pieces that begin a repetition, those of a group as one. */
+  private static Repeating of(EditSession session, List<String> chosen) {
     List<String> tops = Carriers.tops(session.space(), chosen);
     int parts = 0;
     List<List<String>> units = new ArrayList<>();
     List<Sample> mix = new ArrayList<>();
-    for (List<String> ids : session.wholes(chosen)) {
+    for (List<String> ids : Wholes.of(session.space(), chosen)) {
       List<String> own = ids.stream().filter(tops::contains).toList();
       if (!own.isEmpty()) {
         List<String> all = List.copyOf(session.space().withCarried(own));

@@ -61,7 +61,6 @@ public record Ring(
     Repeating r = Repeating.of(session, pieces, group, of);
     RingRule old = r.old(RingRule.class);
     Space space = session.space();
-    Piece first = r.first();
     String middle = around != null ? around : at == null && old != null ? old.around() : null;
     Piece about = middle != null && space.has(middle) ? space.piece(middle) : null;
     if (around != null && r.own().contains(around)) {
@@ -71,27 +70,42 @@ public record Ring(
       space.piece(around); // says that it is not there
     }
     if (old == null) {
-      if (about == null && at == null) {
-        throw new Refusal("Say around what: click a piece or a point.");
-      }
-      Spot centre =
-          about != null ? middle(about) : new Spot(r.length(at.x(), 0), r.length(at.z(), 0));
-      double high = first != null ? first.at().y() : r.high(centre);
-      double begin = about == null ? 0 : about.turn();
-      old =
-          new RingRule(
-              new Spot(0, 0),
-              null,
-              List.of(),
-              6,
-              GAP,
-              null,
-              Rule.RepeatFacing.inward,
-              begin,
-              360,
-              0,
-              high);
+      old = begun(r, about);
     }
+    RingRule next = formed(space, r, old, about);
+    r.lay(
+        next.withCount(Repeating.count(count, old.count()))
+            .withFrom(from == null ? old.from() : from.angle(old.from()))
+            .withArc(arc == null ? old.arc() : arc.angle(old.arc())),
+        Boolean.TRUE.equals(refill));
+  }
+
+  /** As it begins, where nothing is said of it. */
+  private RingRule begun(Repeating r, @Nullable Piece about) {
+    if (about == null && at == null) {
+      throw new Refusal("Say around what: click a piece or a point.");
+    }
+    Piece first = r.first();
+    Spot centre =
+        about != null ? middle(about) : new Spot(r.length(at.x(), 0), r.length(at.z(), 0));
+    double high = first != null ? first.at().y() : r.high(centre);
+    double begin = about == null ? 0 : about.turn();
+    return new RingRule(
+        new Spot(0, 0),
+        null,
+        List.of(),
+        6,
+        GAP,
+        null,
+        Rule.RepeatFacing.inward,
+        begin,
+        360,
+        0,
+        high);
+  }
+
+  /** Around what is said, with the edge, the radius and the facing that are said. */
+  private RingRule formed(Space space, Repeating r, RingRule old, @Nullable Piece about) {
     RingRule next = old;
     if (about != null) {
       next = next.withAround(about.id()).withOutline(outline(space, about)).withAt(middle(about));
@@ -108,17 +122,14 @@ public record Ring(
       next = next.withRadius(positive(r.length(radius, old.radius() == null ? 0 : old.radius())));
     }
     if (facing != null) {
+      Piece first = r.first();
       double fixed = facing == Rule.RepeatFacing.fixed && first != null ? first.turn() : 0;
       next = next.withFacing(facing).withTurn(fixed);
     }
     if (turn != null) {
       next = next.withTurn(turn.angle(old.turn()));
     }
-    r.lay(
-        next.withCount(Repeating.count(count, old.count()))
-            .withFrom(from == null ? old.from() : from.angle(old.from()))
-            .withArc(arc == null ? old.arc() : arc.angle(old.arc())),
-        Boolean.TRUE.equals(refill));
+    return next;
   }
 
   private static double positive(double radius) {

@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.piece.Stance;
 import pied.core.solid.Vec;
@@ -298,6 +299,13 @@ public final class RingLayout {
     if (straight < STRAIGHT * all || sides.isEmpty() || sides.size() > 8) {
       return null;
     }
+    int[] had = shares(n, sides);
+    return had == null ? List.of() : along(sides, had, outward);
+  }
+
+  /** How many each side takes of so many; null if they have no room. */
+  private @Nullable int[] shares(int n, List<RingSide> sides) {
+    double wide = wide();
     int[] had = new int[sides.size()];
     for (int i = 0; i < n; i++) {
       int best = -1;
@@ -309,11 +317,15 @@ public final class RingLayout {
         }
       }
       if (best < 0) {
-        return List.of();
+        return null;
       }
       had[best]++;
     }
-    // the side toward where it begins comes first
+    return had;
+  }
+
+  /** Places evened out along the sides; the side toward where it begins comes first. */
+  private List<Vec> along(List<RingSide> sides, int[] had, List<Vec> outward) {
     double a = Math.toRadians(rule.from());
     Vec first = new Vec(Math.sin(a), 0, Math.cos(a));
     Integer[] order = new Integer[had.length];

@@ -132,6 +132,10 @@ final class RingSentence implements Sentence<Ring> {
       w.text(", turned ").field(Points.angle(e.turn()), "Turn", "turn", e);
     }
     w.text(". ");
+    w.more("more …", "What else", more(e));
+  }
+
+  private static List<Phrase.Option> more(Ring e) {
     List<Phrase.Option> more = new ArrayList<>();
     more.add(
         e.radius() == null
@@ -144,6 +148,6 @@ final class RingSentence implements Sentence<Ring> {
     if (e.turn() == null) {
       more.add(new Phrase.Option("turned", e.withTurn(Amount.of(15))));
     }
-    w.more("more …", "What else", more);
+    return more;
   }
 }

@@ -93,22 +93,7 @@ public record Row(
     RowRule old = r.old(RowRule.class);
     if (old == null) {
       Stance first = first(r);
-      Vec way = way(session, first);
-      Rule.Apart usual = new Rule.Apart(GAP, false);
-      old =
-          new RowRule(
-              first.at(),
-              first.turn(),
-              way,
-              4,
-              usual,
-              null,
-              false,
-              1,
-              usual,
-              1,
-              new Rule.Apart(0, false),
-              false);
+      old = begun(first, way(session, first));
     } else if (along != null) {
       old = old.withWay(way(session, new Stance(old.at(), old.turn())));
     }
@@ -130,6 +115,14 @@ public record Row(
             .withEvened(evened == null ? old.evened() : evened)
             .withStaggered(staggered == null ? old.staggered() : staggered),
         Boolean.TRUE.equals(refill));
+  }
+
+  /** As it begins, where nothing is said of it. */
+  private static RowRule begun(Stance first, Vec way) {
+    Rule.Apart usual = new Rule.Apart(GAP, false);
+    Rule.Apart touching = new Rule.Apart(0, false);
+    return new RowRule(
+        first.at(), first.turn(), way, 4, usual, null, false, 1, usual, 1, touching, false);
   }
 
   private static int atLeastOne(int n) {

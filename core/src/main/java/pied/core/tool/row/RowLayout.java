@@ -34,22 +34,15 @@ final class RowLayout {
   LaidOut laid() {
     List<Message> said = new ArrayList<>();
     boolean one = rule.rows() == 1 && rule.tiers() == 1 && rule.length() == null;
-    Vec back = back();
-    double rowPitch = rule.rows() == 1 ? 0 : pitch(back, rule.rowsApart(), "rows");
+    double rowPitch = rule.rows() == 1 ? 0 : pitch(back(), rule.rowsApart(), "rows");
     double tierPitch = rule.tiers() == 1 ? 0 : pitch(Vec.UP, rule.tiersApart(), "tiers");
     int count = Arrangement.checked(rule.count());
     double pitch = one ? 0 : pitch(rule.way(), rule.apart(), "pieces");
     if (rule.length() != null) {
-      double least = pitch;
-      double ends = ends();
-      double room = rule.length() - ends;
-      if (room < -SAME) {
-        throw new Refusal(
-            "A length of {} has no room for one of them.", Message.length(rule.length()));
-      }
+      double room = room();
       count =
           Arrangement.checked(
-              1 + (long) Math.floor(room / Math.max(least, Tolerance.NEAR) + Tolerance.SAME));
+              1 + (long) Math.floor(room / Math.max(pitch, Tolerance.NEAR) + Tolerance.SAME));
       if (rule.evened() && count > 1) {
         pitch = room / (count - 1);
       }
@@ -58,6 +51,12 @@ final class RowLayout {
               "{} {} into {}.", count, count == 1 ? "fits" : "fit", Message.length(rule.length())));
     }
     Arrangement.checked((long) count * rule.rows() * rule.tiers());
+    return new LaidOut(places(count, one, pitch, rowPitch, tierPitch), said);
+  }
+
+  private List<LaidOut.LaidPlace> places(
+      int count, boolean one, double pitch, double rowPitch, double tierPitch) {
+    Vec back = back();
     List<LaidOut.LaidPlace> places = new ArrayList<>();
     for (int t = 0; t < rule.tiers(); t++) {
       for (int r = 0; r < rule.rows(); r++) {
@@ -76,7 +75,17 @@ final class RowLayout {
         }
       }
     }
-    return new LaidOut(places, said);
+    return places;
+  }
+
+  /** What the length to fill leaves beside the first one, metres. */
+  private double room() {
+    double room = rule.length() - ends();
+    if (room < -SAME) {
+      throw new Refusal(
+          "A length of {} has no room for one of them.", Message.length(rule.length()));
+    }
+    return room;
   }
 
   private double half(double pitch) {

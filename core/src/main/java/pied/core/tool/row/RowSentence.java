@@ -182,14 +182,7 @@ final class RowSentence implements Sentence<Row> {
         "Which way",
         WAYS.options(w, (l, wall) -> e.withAlong(l).withWall(wall)));
     if (fills) {
-      w.text(", filling ").field(Points.length(w, e.length()), "Length to fill", "length", e);
-      boolean evened = Boolean.TRUE.equals(e.evened());
-      w.text(", ")
-          .choice(
-              evened ? "evened out" : "not evened out",
-              "The gaps",
-              new Phrase.Option("evened out", e.withEvened(true)),
-              new Phrase.Option("not evened out", e.withEvened(false)));
+      filling(w, e);
     }
     rows(w, e);
     if (e.at() != null) {
@@ -197,6 +190,17 @@ final class RowSentence implements Sentence<Row> {
     }
     w.text(". ");
     more(w, e, fills);
+  }
+
+  private static void filling(Writer w, Row e) {
+    w.text(", filling ").field(Points.length(w, e.length()), "Length to fill", "length", e);
+    boolean evened = Boolean.TRUE.equals(e.evened());
+    w.text(", ")
+        .choice(
+            evened ? "evened out" : "not evened out",
+            "The gaps",
+            new Phrase.Option("evened out", e.withEvened(true)),
+            new Phrase.Option("not evened out", e.withEvened(false)));
   }
 
   private static void rows(Writer w, Row e) {

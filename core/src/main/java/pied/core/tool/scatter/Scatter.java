@@ -73,20 +73,8 @@ public record Scatter(
     ScatterRule old = r.old(ScatterRule.class);
     if (old == null) {
       Piece first = r.first();
-      old =
-          new ScatterRule(
-              List.of(),
-              List.of(),
-              null,
-              1,
-              12,
-              null,
-              LEAST,
-              first == null ? 0 : first.turn(),
-              180,
-              0,
-              0,
-              1);
+      double turn = first == null ? 0 : first.turn();
+      old = new ScatterRule(List.of(), List.of(), null, 1, 12, null, LEAST, turn, 180, 0, 0, 1);
     }
     ScatterRule next = where(r, old);
     if (count != null) {

@@ -114,10 +114,7 @@ final class ScatterLayout {
               ? "There is no floor in that outline."
               : "Nothing can stand on that.");
     }
-    int n =
-        rule.density() == null
-            ? Arrangement.checked(rule.count())
-            : Arrangement.checked(Math.round(rule.density() * all));
+    int n = wanted(all);
     List<Integer> order = mix.shuffled(n, random);
     double radius = mix.shapes.stream().mapToDouble(Shape::radius).max().orElseThrow();
     grid = new StrewnGrid(Math.max(2 * radius + rule.least(), 0.05), rule.least());
@@ -152,14 +149,19 @@ final class ScatterLayout {
         break;
       }
     }
-    List<Message> said = new ArrayList<>();
-    if (lost > 0) {
-      said.add(
-          places.isEmpty()
-              ? Message.of("There is no room for any of them.")
-              : Message.of("{} of {} have room; the other {} have none.", places.size(), n, lost));
-    }
-    return new LaidOut(places, said);
+    return new LaidOut(places, lost == 0 ? List.of() : List.of(said(places.size(), n)));
+  }
+
+  private int wanted(double area) {
+    return rule.density() == null
+        ? Arrangement.checked(rule.count())
+        : Arrangement.checked(Math.round(rule.density() * area));
+  }
+
+  private static Message said(int have, int n) {
+    return have == 0
+        ? Message.of("There is no room for any of them.")
+        : Message.of("{} of {} have room; the other {} have none.", have, n, n - have);
   }
 
   /** Brings one of another sort forward that was not tried yet; whether there is one. */

@@ -162,6 +162,10 @@ final class ScatterSentence implements Sentence<Scatter> {
     Amount seed = e.seed() == null ? Amount.of(1) : e.seed();
     w.text(", seed ").field(Points.number(seed), "Seed", "seed", e);
     w.text(". ");
+    w.more("another, more …", "What else", more(e, seed));
+  }
+
+  private static List<Phrase.Option> more(Scatter e, Amount seed) {
     List<Phrase.Option> more = new ArrayList<>();
     int now = seed.text() == null ? (int) seed.number() : 1;
     more.add(new Phrase.Option("another", e.withSeed(Amount.of(now + 1))));
@@ -176,7 +180,7 @@ final class ScatterSentence implements Sentence<Scatter> {
             ? new Phrase.Option(
                 "so many to the square metre", e.withDensity(Amount.of(2)).withCount(null))
             : new Phrase.Option("by their number", e.withDensity(null).withCount(Amount.of(12))));
-    w.more("another, more …", "What else", more);
+    return more;
   }
 
   private static void where(Writer w, Scatter e) {

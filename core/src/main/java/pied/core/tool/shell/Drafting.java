@@ -168,23 +168,7 @@ public final class Drafting {
     double toPointer = bearing(last, q.pointer());
     double far = last.distance(q.pointer());
     if (q.typed() != null && !q.typed().isBlank()) {
-      Matcher m = AT_AN_ANGLE.matcher(q.typed().strip());
-      boolean angled = m.matches();
-      double length = new Amount(angled ? m.group(1) : q.typed(), 0).length(unit, far);
-      if (!(length > 0)) {
-        throw new Refusal("An edge is longer than 0.");
-      }
-      double way =
-          Boolean.TRUE.equals(q.free())
-              ? Math.rint(toPointer)
-              : square(base, toPointer, c.size() > 1);
-      if (angled) {
-        // the edges enclose this angle, on the side to which one points
-        double turned = 180 - Double.parseDouble(m.group(2).replace(',', '.'));
-        double side = ((toPointer - base) % 360 + 540) % 360 - 180 >= 0 ? 1 : -1;
-        way = base + side * turned;
-      }
-      return ahead(last, way, length);
+      return typed(last, base, toPointer, far, c.size() > 1);
     }
     if (Boolean.TRUE.equals(q.free())) {
       return shell != null && far > near ? onWall(q.pointer()) : rounded(q.pointer());
@@ -206,6 +190,25 @@ public final class Drafting {
       }
     }
     return ahead(last, way, round(last.distance(next)));
+  }
+
+  /** An edge of a typed length, and at a typed angle to the one before it if that was said. */
+  private Spot typed(Spot last, double base, double toPointer, double far, boolean square) {
+    Matcher m = AT_AN_ANGLE.matcher(q.typed().strip());
+    boolean angled = m.matches();
+    double length = new Amount(angled ? m.group(1) : q.typed(), 0).length(unit, far);
+    if (!(length > 0)) {
+      throw new Refusal("An edge is longer than 0.");
+    }
+    double way =
+        Boolean.TRUE.equals(q.free()) ? Math.rint(toPointer) : square(base, toPointer, square);
+    if (angled) {
+      // the edges enclose this angle, on the side to which one points
+      double turned = 180 - Double.parseDouble(m.group(2).replace(',', '.'));
+      double side = ((toPointer - base) % 360 + 540) % 360 - 180 >= 0 ? 1 : -1;
+      way = base + side * turned;
+    }
+    return ahead(last, way, length);
   }
 
   private Spot onWall(Spot p) {

@@ -136,24 +136,7 @@ public record NewShell(
     if (opening > 0 && depth < wall) {
       depth = wall; // the floor goes on at least through the opening
     }
-    double across = opening == 0 ? w : Math.min(w, opening + 1);
-    Stage.Apron apron =
-        depth == 0 ? null : new Stage.Apron(across, depth, or(stage.apronCurve, 0, unit));
-    int rows = stage.rows == null ? 8 : stage.rows;
-    Stage.Seats seats =
-        rows == 0 ? null : new Stage.Seats(2.5, 0.9, 0.12, rows, Math.max(1, across));
-    List<Opening> openings =
-        opening == 0
-            ? List.of()
-            : List.of(
-                new Opening(
-                    Opening.PROSCENIUM,
-                    Opening.OpeningKind.opening,
-                    "C",
-                    (w - opening) / 2,
-                    opening,
-                    0,
-                    high));
+    List<Opening> openings = opening == 0 ? List.of() : List.of(proscenium(w, opening, high));
     return new Shell(
         outline,
         h,
@@ -166,13 +149,30 @@ public record NewShell(
         null,
         null,
         null,
-        new Stage(
-            or(stage.level, 0.9, unit),
-            stage.rake == null ? 0 : Build.rake(stage.rake),
-            apron,
-            seats),
+        house(opening == 0 ? w : Math.min(w, opening + 1), depth, unit),
         Vec.ZERO,
         0,
         Finishes.NONE);
+  }
+
+  private static Opening proscenium(double w, double opening, double high) {
+    double from = (w - opening) / 2;
+    return new Opening(
+        Opening.PROSCENIUM, Opening.OpeningKind.opening, "C", from, opening, 0, high);
+  }
+
+  /**
+   * The apron and the seats before it.
+   *
+   * @param across how wide the apron is, metres
+   */
+  private Stage house(double across, double depth, LengthUnit unit) {
+    Stage.Apron apron =
+        depth == 0 ? null : new Stage.Apron(across, depth, or(stage.apronCurve, 0, unit));
+    int rows = stage.rows == null ? 8 : stage.rows;
+    Stage.Seats seats =
+        rows == 0 ? null : new Stage.Seats(2.5, 0.9, 0.12, rows, Math.max(1, across));
+    double rake = stage.rake == null ? 0 : Build.rake(stage.rake);
+    return new Stage(or(stage.level, 0.9, unit), rake, apron, seats);
   }
 }

@@ -70,21 +70,7 @@ public final class ShellList {
                 w.text("Walls ")
                     .length(shell.thickness(), "Thickness of the walls", "thickness", build)
                     .text(" thick")));
-    Skirting s = shell.skirting();
-    whole.add(
-        row(
-            null,
-            w -> {
-              w.text("Skirting ");
-              w.length(
-                  s == null ? 0 : s.height(), "Height of the skirting", "skirtingHeight", build);
-              w.text(" high");
-              if (s != null) {
-                w.text(", ");
-                w.length(s.depth(), "Depth of the skirting", "skirtingDepth", build);
-                w.text(" deep");
-              }
-            }));
+    whole.add(row(null, w -> skirting(w, build)));
     if (shell.stage() == null) {
       whole.add(
           row(
@@ -92,16 +78,10 @@ public final class ShellList {
               w -> w.text("North at ").angle(shell.north(), "North on the plan", "north", build)));
     }
     whole.add(row(null, this::datum));
-    whole.add(
-        row(
-            null,
-            w ->
-                w.text(
-                    unit.area(shell.area())
-                        + " of floor, "
-                        + unit.text(shell.perimeter())
-                        + " round, "
-                        + String.format(Locale.ROOT, "%.1f m³", shell.volume()))));
+    String round = unit.text(shell.perimeter()) + " round, ";
+    String volume = String.format(Locale.ROOT, "%.1f m³", shell.volume());
+    String floor = unit.area(shell.area()) + " of floor, ";
+    whole.add(row(null, w -> w.text(floor + round + volume)));
     whole.add(row(null, this::finishes));
     groups.add(new ShellGroup(shell.stage() == null ? "Room" : "House", whole));
     if (shell.stage() != null) {
@@ -185,7 +165,25 @@ public final class ShellList {
     w.length(s.width(), "Width of a row", "width", edit).text(" wide");
   }
 
+  private void skirting(Writer w, Edit build) {
+    Skirting s = shell.skirting();
+    w.text("Skirting ");
+    w.length(s == null ? 0 : s.height(), "Height of the skirting", "skirtingHeight", build);
+    w.text(" high");
+    if (s != null) {
+      w.text(", ");
+      w.length(s.depth(), "Depth of the skirting", "skirtingDepth", build);
+      w.text(" deep");
+    }
+  }
+
   private void parts() {
+    walls();
+    openings();
+    builtIn();
+  }
+
+  private void walls() {
     List<ShellRow> walls = new ArrayList<>();
     for (Wall wall : shell.walls()) {
       walls.add(
@@ -202,6 +200,9 @@ public final class ShellList {
               }));
     }
     groups.add(new ShellGroup("Walls", walls));
+  }
+
+  private void openings() {
     List<ShellRow> openings = new ArrayList<>();
     shell
         .openings()
@@ -217,6 +218,9 @@ public final class ShellList {
                             + ", "
                             + space.shell().wallName(o.wall()))));
     group("Openings", openings);
+  }
+
+  private void builtIn() {
     List<ShellRow> built = new ArrayList<>();
     shell
         .partitions()

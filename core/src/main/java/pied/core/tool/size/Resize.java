@@ -18,6 +18,7 @@ import pied.core.piece.Form;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
 import pied.core.size.Size;
+import pied.core.space.Wholes;
 import pied.core.units.LengthUnit;
 import pied.core.units.Message;
 import pied.core.units.Refusal;
@@ -56,7 +57,7 @@ public record Resize(
     need(size, "size");
     List<String> ids = session.chosen(pieces);
     Hold stays = Hold.read(hold);
-    for (List<String> whole : session.wholes(ids)) {
+    for (List<String> whole : Wholes.of(session.space(), ids)) {
       if (whole.size() > 1) {
         new SizeAsOne(whole, size, hold, together, beyond).make(session);
       } else {

@@ -22,6 +22,7 @@ import pied.core.tool.spaceout.SpaceOut.SpaceOutLine;
 final class SpaceOutSentence implements Sentence<SpaceOut> {
   private static final Map<SpaceOutLine, String> LINES = new EnumMap<>(SpaceOutLine.class);
   private static final Ways<SpaceOutLine> WAYS = new Ways<>(LINES, SpaceOutLine.wall);
+  private static final Map<SpaceOutHow, String> WORDS = new EnumMap<>(SpaceOutHow.class);
   private static final Map<SpaceOutFrom, String> FROM = new EnumMap<>(SpaceOutFrom.class);
 
   static {
@@ -31,6 +32,10 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
     LINES.put(SpaceOutLine.width, "along the width of the lead");
     LINES.put(SpaceOutLine.depth, "along the depth of the lead");
     LINES.put(SpaceOutLine.line, "from the first to the last");
+    WORDS.put(SpaceOutHow.even, "even gaps");
+    WORDS.put(SpaceOutHow.gap, "apart");
+    WORDS.put(SpaceOutHow.touching, "touching");
+    WORDS.put(SpaceOutHow.middles, "from middle to middle");
     FROM.put(SpaceOutFrom.ends, "the outer two stay");
     FROM.put(SpaceOutFrom.beside, "even to what is beside them");
     FROM.put(SpaceOutFrom.first, "the first stays");
@@ -116,15 +121,8 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
     if (how == SpaceOutHow.gap || how == SpaceOutHow.middles) {
       w.field(Points.length(w, by), "How far apart", "by", e).text(" ");
     }
-    String words =
-        switch (how) {
-          case even -> "even gaps";
-          case gap -> "apart";
-          case touching -> "touching";
-          case middles -> "from middle to middle";
-        };
     w.choice(
-        words,
+        WORDS.get(how),
         "How",
         new Phrase.Option(
             "even gaps", e.withFrom(even ? e.from() : null).withHow(SpaceOutHow.even).withBy(null)),
@@ -147,11 +145,15 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
             .map(f -> new Phrase.Option(f.getValue(), e.withFrom(f.getKey())))
             .toArray(Phrase.Option[]::new));
     w.text(", ");
+    sides(w, e);
+    w.text(". ");
+  }
+
+  private static void sides(Writer w, SpaceOut e) {
     w.choice(
         Boolean.TRUE.equals(e.boxes()) ? "by boxes" : "by true sides",
         "What counts as a side",
         new Phrase.Option("by true sides", e.withBoxes(null)),
         new Phrase.Option("by boxes", e.withBoxes(true)));
-    w.text(". ");
   }
 }

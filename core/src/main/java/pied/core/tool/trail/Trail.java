@@ -75,26 +75,8 @@ public record Trail(
     Repeating r = Repeating.of(session, pieces, group, of);
     TrailRule old = r.old(TrailRule.class);
     TrailLine line = line(r);
-    Piece first = r.first();
     if (old == null) {
-      if (line == null) {
-        throw new Refusal("Draw a path, or say along which walls or edge.");
-      }
-      boolean by = line.along != null;
-      double high =
-          first != null ? first.at().y() : line.high > 0 ? line.high : r.high(line.spots.get(0));
-      old =
-          new TrailRule(
-              line.spots,
-              line.closed,
-              line.along,
-              5,
-              null,
-              false,
-              by ? 0.0 : null,
-              by ? Rule.RepeatFacing.inward : Rule.RepeatFacing.along,
-              0,
-              high);
+      old = begun(r, line);
     } else if (line != null) {
       boolean other = (old.along() == null) != (line.along == null);
       Double usual = line.along == null ? null : 0.0;
@@ -104,6 +86,33 @@ public record Trail(
               .withAlong(line.along)
               .withOffset(other ? usual : old.offset());
     }
+    r.lay(formed(r, old), Boolean.TRUE.equals(refill));
+  }
+
+  /** As it begins, where nothing is said of it. */
+  private static TrailRule begun(Repeating r, @Nullable TrailLine line) {
+    if (line == null) {
+      throw new Refusal("Draw a path, or say along which walls or edge.");
+    }
+    Piece first = r.first();
+    boolean by = line.along != null;
+    double high =
+        first != null ? first.at().y() : line.high > 0 ? line.high : r.high(line.spots.get(0));
+    return new TrailRule(
+        line.spots,
+        line.closed,
+        line.along,
+        5,
+        null,
+        false,
+        by ? 0.0 : null,
+        by ? Rule.RepeatFacing.inward : Rule.RepeatFacing.along,
+        0,
+        high);
+  }
+
+  /** With all that is said of it. */
+  private TrailRule formed(Repeating r, TrailRule old) {
     TrailRule next = old;
     boolean apart = gap != null || pitch != null;
     if (apart) {
@@ -119,13 +128,14 @@ public record Trail(
       next = next.withOffset(r.length(offset, old.offset() == null ? 0 : old.offset()));
     }
     if (facing != null) {
+      Piece first = r.first();
       double fixed = facing == Rule.RepeatFacing.fixed && first != null ? first.turn() : 0;
       next = next.withFacing(facing).withTurn(fixed);
     }
     if (turn != null) {
       next = next.withTurn(turn.angle(old.turn()));
     }
-    r.lay(next, Boolean.TRUE.equals(refill));
+    return next;
   }
 
   private @Nullable TrailLine line(Repeating r) {

@@ -135,15 +135,7 @@ public final class TrailSentence implements Sentence<Trail> {
     w.text(counted || e.of() != null ? " along " : "Along ");
     path(w, e);
     if (spaced) {
-      boolean middles = e.pitch() != null;
-      Amount by = middles ? e.pitch() : e.gap();
-      w.text(", ").field(Points.length(w, by), "How far apart", middles ? "pitch" : "gap", e);
-      w.text(" ")
-          .choice(
-              middles ? "from middle to middle" : "apart",
-              "From where to where",
-              new Phrase.Option("apart", e.withGap(by).withPitch(null)),
-              new Phrase.Option("from middle to middle", e.withPitch(by).withGap(null)));
+      spacing(w, e);
     }
     if (e.offset() != null) {
       w.text(", ").field(Points.length(w, e.offset()), "How far off it", "offset", e).text(" off");
@@ -163,13 +155,29 @@ public final class TrailSentence implements Sentence<Trail> {
       w.text(", closed");
     }
     w.text(". ");
+    w.more("more …", "What else", more(e, spaced, count));
+  }
+
+  private static void spacing(Writer w, Trail e) {
+    boolean middles = e.pitch() != null;
+    Amount by = middles ? e.pitch() : e.gap();
+    w.text(", ").field(Points.length(w, by), "How far apart", middles ? "pitch" : "gap", e);
+    w.text(" ")
+        .choice(
+            middles ? "from middle to middle" : "apart",
+            "From where to where",
+            new Phrase.Option("apart", e.withGap(by).withPitch(null)),
+            new Phrase.Option("from middle to middle", e.withPitch(by).withGap(null)));
+  }
+
+  private static List<Phrase.Option> more(Trail e, boolean spaced, Amount count) {
     List<Phrase.Option> more = new ArrayList<>();
     if (spaced) {
       boolean walls = e.along() != null && !e.along().isEmpty();
       String whole = walls ? "from end to end" : "over all of it";
       more.add(new Phrase.Option(whole, e.withGap(null).withPitch(null).withCount(count)));
     }
-    if (counted) {
+    if (!spaced || e.count() != null) {
       Amount gap = e.gap() != null || e.pitch() != null ? e.gap() : Amount.of(0.2);
       if (!spaced) {
         more.add(new Phrase.Option("that many, so far apart", e.withCount(count).withGap(gap)));
@@ -184,7 +192,7 @@ public final class TrailSentence implements Sentence<Trail> {
     if (e.turn() == null) {
       more.add(new Phrase.Option("turned", e.withTurn(Amount.of(90))));
     }
-    w.more("more …", "What else", more);
+    return more;
   }
 
   private static Phrase.Option[] facings(Trail e) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import org.joml.Quaterniond;
 import pied.core.Tolerance;
+import pied.core.catalog.Mounting;
 import pied.core.edit.EditSession;
 import pied.core.measure.Hold;
 import pied.core.piece.Lean;
@@ -78,7 +79,7 @@ final class Swing {
    * After a turn about the vertical: what stands comes to rest, all else is said what carries it.
    */
   static void rest(EditSession session, Collection<String> ids) {
-    if (session.stand(ids)) {
+    if (ids.stream().allMatch(id -> session.article(id).mounting() == Mounting.STANDS)) {
       session.settle(ids, false);
     } else {
       session.carriers(ids);

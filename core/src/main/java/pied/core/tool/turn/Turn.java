@@ -16,6 +16,7 @@ import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Carriers;
 import pied.core.space.Validity;
+import pied.core.space.Wholes;
 import pied.core.tool.size.SizeAsOne;
 import pied.core.units.Refusal;
 
@@ -61,7 +62,7 @@ public record Turn(
       asOne(session, ids);
     } else {
       Set<String> tops = Set.copyOf(ids);
-      for (List<String> whole : session.wholes(chosen)) {
+      for (List<String> whole : Wholes.of(session.space(), chosen)) {
         List<String> own = whole.stream().filter(tops::contains).toList();
         if (whole.size() > 1) {
           asOne(session, own);

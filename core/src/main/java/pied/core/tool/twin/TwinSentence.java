@@ -72,26 +72,7 @@ final class TwinSentence implements Sentence<MakeTwins> {
   public void write(Writer w, MakeTwins e) {
     TwinLine l = e.about();
     w.text("Twin ");
-    List<Phrase.Option> all = new ArrayList<>();
-    all.add(option("about the centre line", e, new TwinLine(TwinBy.centre, null, null, null)));
-    for (String name : Nouns.walls(w.shell)) {
-      TwinLine of = new TwinLine(TwinBy.wall, "wall:" + name, null, null);
-      all.add(option("about the middle of wall " + name, e, of));
-    }
-    Amount zero = Amount.of(0);
-    all.add(
-        option(
-            "about a line so far across",
-            e,
-            new TwinLine(TwinBy.across, null, new PlanPoint(zero, null), null)));
-    all.add(
-        option(
-            "about a line so far deep",
-            e,
-            new TwinLine(TwinBy.deep, null, new PlanPoint(null, zero), null)));
-    all.add(option("about a line that is drawn", e, new TwinLine(TwinBy.drawn, null, null, null)));
-    all.add(option("turned about a point", e, new TwinLine(TwinBy.point, null, null, null)));
-    Phrase.Option[] lines = all.toArray(Phrase.Option[]::new);
+    Phrase.Option[] lines = lines(w, e);
     switch (l.by()) {
       case centre -> w.choice("about the centre line", "About what", lines);
       case wall ->
@@ -123,6 +104,29 @@ final class TwinSentence implements Sentence<MakeTwins> {
       default -> throw new IllegalStateException();
     }
     w.text(". ");
+  }
+
+  private static Phrase.Option[] lines(Writer w, MakeTwins e) {
+    List<Phrase.Option> all = new ArrayList<>();
+    all.add(option("about the centre line", e, new TwinLine(TwinBy.centre, null, null, null)));
+    for (String name : Nouns.walls(w.shell)) {
+      TwinLine of = new TwinLine(TwinBy.wall, "wall:" + name, null, null);
+      all.add(option("about the middle of wall " + name, e, of));
+    }
+    Amount zero = Amount.of(0);
+    all.add(
+        option(
+            "about a line so far across",
+            e,
+            new TwinLine(TwinBy.across, null, new PlanPoint(zero, null), null)));
+    all.add(
+        option(
+            "about a line so far deep",
+            e,
+            new TwinLine(TwinBy.deep, null, new PlanPoint(null, zero), null)));
+    all.add(option("about a line that is drawn", e, new TwinLine(TwinBy.drawn, null, null, null)));
+    all.add(option("turned about a point", e, new TwinLine(TwinBy.point, null, null, null)));
+    return all.toArray(Phrase.Option[]::new);
   }
 
   private static Phrase.Option option(String words, MakeTwins e, TwinLine line) {
