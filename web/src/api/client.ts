@@ -112,6 +112,7 @@ export const api = {
     call<T.ReachAnswer>(`/spaces/${id}/pieces/${piece}/reach` + query({ unit })).then((a) => a.reach),
   select: (id: string, meant: T.Meant) =>
     call<T.Found>(`/spaces/${id}/select`, { meant }).then((f) => f.pieces),
+  clip: (id: string, pieces: string[]) => call<T.ClipView>(`/spaces/${id}/clip`, { pieces }),
   snags: (id: string) => call<T.Snags>(`/spaces/${id}/snags`),
   card: (id: string) => call<T.CardView>(`/spaces/${id}/card`),
   rename: (what: "projects" | "spaces", id: string, name: string) =>

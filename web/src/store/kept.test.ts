@@ -1,16 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { piece, PLAIN } from "../test/server";
+import { group, piece, PLAIN } from "../test/server";
 import { groupsAbout, hiddenCount, isHidden, isIn, isLocked, wholeGroup } from "./kept";
 
 const layer = (id: string, more = {}) => ({ id, name: id, hidden: false, locked: false, ...more });
 const FILING = {
   ...PLAIN,
   layers: [layer("first"), layer("dark", { hidden: true }), layer("built", { locked: true })],
-  groups: [
-    { id: "room", name: "room" },
-    { id: "table", name: "table", in: "room" },
-    { id: "other", name: "other" },
-  ],
+  groups: [group("room"), group("table", ["room"]), group("other")],
 };
 const PIECES = new Map(
   [

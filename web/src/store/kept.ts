@@ -32,16 +32,12 @@ export const groupOf = (id: string | null | undefined, filing: FilingView): Grou
   id ? index(filing).groups.get(id) : undefined;
 
 /** A group and those it is in, the innermost first. */
-export function groupsAbout(own: string | null | undefined, filing: FilingView): Group[] {
-  const about: Group[] = [];
-  for (let g = groupOf(own, filing); g; g = groupOf(g.in, filing)) about.push(g);
-  return about;
-}
+export const groupsAbout = (own: string | null | undefined, filing: FilingView): Group[] =>
+  groupOf(own, filing)?.about.map((id) => groupOf(id, filing)!) ?? [];
 
 /** Whether something is in a group, or in one within it. */
-export function isIn(group: string, own: string | null | undefined, filing: FilingView): boolean {
-  return groupsAbout(own, filing).some((g) => g.id === group);
-}
+export const isIn = (group: string, own: string | null | undefined, filing: FilingView): boolean =>
+  groupOf(own, filing)?.about.includes(group) ?? false;
 
 /** The innermost group that is made of just these pieces. */
 export function wholeGroup(ids: string[], pieces: Map<string, Piece>, filing: FilingView): Group | undefined {

@@ -1,6 +1,6 @@
 import "../test/page";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import { later, piece, PLAIN, scripted, server, silent, view } from "../test/server";
+import { group, later, piece, PLAIN, scripted, server, silent, view } from "../test/server";
 
 vi.mock("../api/client", async (original) => scripted(await original()));
 const { Refused } = await import("../api/client");
@@ -23,7 +23,7 @@ beforeEach(async () => {
         piece("g1", 3, { group: "g" }),
         piece("g2", 4, { group: "g" }),
       ],
-      { filing: { ...PLAIN, groups: [{ id: "g", name: "g" }] } },
+      { filing: { ...PLAIN, groups: [group("g")] } },
     ),
   );
   await now().open("room");
@@ -120,7 +120,7 @@ it("what was made is selected, with all of a repetition it is in", async () => {
   expect(now().selection).toEqual(["g1"]);
   server.space.mockResolvedValue(
     view([piece("g1", 3, { group: "g" }), piece("g2", 4, { group: "g" })], {
-      filing: { ...PLAIN, groups: [{ id: "g", name: "Row", rule: "row" }] },
+      filing: { ...PLAIN, groups: [group("g", [], { rule: "row" })] },
     }),
   );
   await now().open("room");

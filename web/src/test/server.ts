@@ -1,5 +1,5 @@
 import { vi, type Mock } from "vitest";
-import type { Changed, FilingView, Piece, Proposal, SpaceView } from "../api/types.gen";
+import type { Changed, FilingView, GroupView, Piece, Proposal, SpaceView } from "../api/types.gen";
 
 type Call = Mock<(...args: never[]) => Promise<unknown>>;
 
@@ -21,6 +21,15 @@ export const silent = () => calls.forEach((c) => c.mockReset());
 
 const MAIN = { id: "first", name: "Main", hidden: false, locked: false };
 export const PLAIN: FilingView = { layers: [MAIN], groups: [], selections: [], twins: [] };
+
+/** A group, and those it is in, the innermost first. */
+export const group = (id: string, above: string[] = [], more: Partial<GroupView> = {}): GroupView => ({
+  id,
+  name: id,
+  in: above[0],
+  about: [id, ...above],
+  ...more,
+});
 
 export const piece = (id: string, x = 0, more: Partial<Piece> = {}) =>
   ({

@@ -1,7 +1,7 @@
 import "../../test/page";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { EditRequest } from "../../api/types.gen";
-import { changed, piece, PLAIN, scripted, server, silent, view } from "../../test/server";
+import { changed, piece, scripted, server, silent, view } from "../../test/server";
 
 vi.mock("../../api/client", async (original) => scripted(await original()));
 const { Refused } = await import("../../api/client");
@@ -21,49 +21,59 @@ async function open(id: string, pieces = [piece("t", 1), piece("c", 1, CUP), pie
 
 beforeEach(async () => {
   silent();
+  // a cup stands on the table
+  server.clip.mockImplementation(((_: string, ids: string[]) => {
+    const all = ids.includes("t") ? ["c", ...ids] : ids;
+    return Promise.resolve({ revision: 3, pieces: all.map((id) => now().pieces.get(id)), groups: [] });
+  }) as never);
   useCarry.setState({ hand: null });
   localStorage.removeItem("pied.held");
   await open("room");
 });
 
 describe("what is held ready", () => {
-  it("is what was chosen, the lead last, with all that stands on it", () => {
+  it("is what core says goes along with what was chosen", async () => {
     now().select(["far", "t"]);
-    clip();
-    const held = JSON.parse(localStorage.getItem("pied.held")!) as { pieces: { id: string }[] };
-    expect(held.pieces.map((p) => p.id)).toEqual(["c", "far", "t"]);
+    await clip();
+    expect(server.clip).toHaveBeenCalledWith("room", ["far", "t"]);
     expect(isHeld()).toBe(true);
     expect(isCut()).toBe(false);
     expect(now().notice?.text).toContain("2 pieces are held ready");
   });
 
-  it("takes along the groups they are in, with those about them", async () => {
-    const group = (id: string, about?: string) => ({ id, name: id, in: about });
-    server.space.mockResolvedValue(
-      view([piece("t", 1, { group: "inner" })], {
-        filing: { ...PLAIN, groups: [group("outer"), group("inner", "outer"), group("other")] },
-      }),
-    );
-    await now().open("room");
-    now().select(["t"]);
-    clip();
-    const { groups } = JSON.parse(localStorage.getItem("pied.held")!) as { groups: { id: string }[] };
-    expect(groups.map((g) => g.id)).toEqual(["outer", "inner"]);
+  it("is waited for by whoever pastes at once", async () => {
+    now().select(["far"]);
+    void clip();
+    await paste(false);
+    expect(useCarry.getState().hand).toMatchObject({ pieces: ["far"], copy: true });
   });
 
-  it("is nothing where nothing was chosen, or what is kept cannot be read", () => {
-    clip();
+  it("stays what it was if nothing can be fetched, and that is said", async () => {
+    now().select(["t"]);
+    await clip();
+    server.clip.mockRejectedValue(new Refused("There is no piece “x”.", 422));
+    now().select(["far"]);
+    await clip();
+    expect(now().notice).toMatchObject({ text: "There is no piece “x”.", kind: "refused" });
+    await open("other", []);
+    server.edit.mockResolvedValue(changed(4));
+    await paste(true);
+    expect(sent()[0][1].edits[0]).toMatchObject({ pieces: [{ id: "c" }, { id: "t" }] });
+  });
+
+  it("is nothing where nothing was chosen, or what is kept cannot be read", async () => {
+    await clip();
     expect(isHeld()).toBe(false);
     localStorage.setItem("pied.held", "{broken");
     expect(isHeld()).toBe(false);
   });
 
-  it("is too much for the browser: that is said", () => {
+  it("is too much for the browser: that is said", async () => {
     const set = vi.spyOn(localStorage, "setItem").mockImplementation(() => {
       throw new Error("quota");
     });
     now().select(["t"]);
-    clip();
+    await clip();
     expect(now().notice).toMatchObject({ kind: "refused" });
     set.mockRestore();
   });
@@ -72,10 +82,10 @@ describe("what is held ready", () => {
 describe("pasting", () => {
   it("in the same space takes a copy in hand, or the very pieces if they were cut", async () => {
     now().select(["far"]);
-    clip();
+    await clip();
     await paste(false);
     expect(useCarry.getState().hand).toMatchObject({ pieces: ["far"], copy: true });
-    cut();
+    await cut();
     await paste(false);
     expect(useCarry.getState().hand).toMatchObject({ pieces: ["far"], copy: false });
     expect(isCut()).toBe(false);
@@ -85,7 +95,7 @@ describe("pasting", () => {
   it("in place copies exactly there", async () => {
     server.edit.mockResolvedValue(changed(4, { changed: [piece("new", 4)], made: ["new"] }));
     now().select(["far"]);
-    clip();
+    await clip();
     await paste(true);
     expect(sent()[0][1].edits).toEqual([{ do: "copy", pieces: ["far"], by: { x: 0, y: 0, z: 0 } }]);
     expect(now().selection).toEqual(["new"]);
@@ -94,7 +104,7 @@ describe("pasting", () => {
   it("of what has changed since pastes it as it was, and takes out the cut ones in one act", async () => {
     server.edit.mockResolvedValue(changed(4));
     now().select(["far"]);
-    cut();
+    await cut();
     await open("room", [piece("far", 2)]);
     await paste(false);
     expect(sent()[0][1].edits.map((e) => e.do)).toEqual(["paste", "remove"]);
@@ -103,7 +113,7 @@ describe("pasting", () => {
   it("in another space is one act with taking it out of the first", async () => {
     server.edit.mockResolvedValue(changed(4, { made: ["new"] }));
     now().select(["t"]);
-    cut();
+    await cut();
     await open("other", []);
     await paste(true);
     expect(sent()).toHaveLength(1);
@@ -119,7 +129,7 @@ describe("pasting", () => {
   it("that is refused leaves all as it is, to be tried again", async () => {
     server.edit.mockRejectedValue(new Refused("In “Room”: it is locked.", 422));
     now().select(["t"]);
-    cut();
+    await cut();
     await open("other", []);
     await paste(true);
     expect(now().notice).toMatchObject({ text: "In “Room”: it is locked.", kind: "refused" });
@@ -130,7 +140,7 @@ describe("pasting", () => {
     vi.useFakeTimers();
     server.edit.mockRejectedValueOnce(new TypeError("Failed to fetch")).mockResolvedValue(changed(4));
     now().select(["t"]);
-    cut();
+    await cut();
     await open("other", []);
     const done = paste(true);
     await vi.advanceTimersByTimeAsync(1000);
@@ -141,9 +151,9 @@ describe("pasting", () => {
   });
 });
 
-it("what is held ready is for others that are selected", () => {
+it("what is held ready is for others that are selected", async () => {
   now().select(["t"]);
-  clip();
+  await clip();
   expect(ontoOthers()).toEqual([]);
   now().select(["far"]);
   expect(ontoOthers()).toEqual(["t"]);

@@ -1,7 +1,7 @@
+import { api } from "../../api/client";
 import type { Bundle, EditUnion as Edit, PastedPiece, PlanPoint } from "../../api/types.gen";
 import { pickUp } from "../carry/carry";
 import { lastPoint } from "../../store/lastPoint";
-import { isIn } from "../../store/kept";
 import { useSheet } from "../../store/sheet";
 
 /** What is held ready to be pasted, in every window: pieces as they were, the lead last. */
@@ -34,41 +34,35 @@ function parsed(text: string | null): Held | null {
   }
 }
 
-function hold(cut: boolean) {
-  const { selection, pieces, space, say } = useSheet.getState();
-  if (!space || selection.length === 0) return;
-  const all = new Set(selection);
-  for (let before = -1; before !== all.size;) {
-    before = all.size;
-    for (const p of pieces.values()) if (p.on.kind === "piece" && all.has(p.on.id)) all.add(p.id);
-  }
-  selection.forEach((id) => all.delete(id) && all.add(id)); // the lead is last
-  const items = [...all].map((id) => pieces.get(id)!);
-  const groups = space.filing.groups
-    .filter((g) => items.some((p) => isIn(g.id, p.group, space.filing)))
-    .map(({ id, name, in: about }) => ({ id, name, in: about }));
-  const now: Held = {
-    space: space.id,
-    cut,
-    groups,
-    chosen: selection,
-    pieces: items.map(({ id, article, name, size, mirrored, stretched, at, turn, lean, on, ...p }) => ({
-      ...{ id, article, name, size, mirrored, stretched, at, turn, lean, on },
-      ...{ attached: p.attached, finishes: p.finishes, layer: p.layer, group: p.group },
-    })),
-  };
+/** What is being fetched to be held ready; whoever pastes at once waits for it. */
+let fetched: Promise<void> = Promise.resolve();
+
+/** Holds what is chosen ready, with all that goes along, which core finds. */
+async function hold(cut: boolean) {
+  const { selection: chosen, space, say } = useSheet.getState();
+  if (!space || chosen.length === 0) return;
   try {
-    localStorage.setItem(KEY, JSON.stringify(now));
-  } catch {
-    say("That is too much to be held ready at once; copy fewer pieces.", "refused");
+    const { pieces, groups } = await api.clip(space.id, chosen);
+    const now: Held = { space: space.id, cut, chosen, pieces, groups };
+    keep(now);
+  } catch (e) {
+    say((e as Error).message, "refused");
     return;
   }
-  const what = selection.length === 1 ? "It is" : `${selection.length} pieces are`;
+  const what = chosen.length === 1 ? "It is" : `${chosen.length} pieces are`;
   say(`${what} held ready, here and in other spaces; Ctrl+V ${cut ? "picks up what was cut" : "pastes"}.`);
 }
 
-export const clip = () => hold(false);
-export const cut = () => hold(true);
+function keep(now: Held) {
+  try {
+    localStorage.setItem(KEY, JSON.stringify(now));
+  } catch {
+    throw new Error("That is too much to be held ready at once; copy fewer pieces.");
+  }
+}
+
+export const clip = () => (fetched = hold(false));
+export const cut = () => (fetched = hold(true));
 
 /** What is held ready, of which something may be done; nothing while no space is open. */
 const ready = () => (useSheet.getState().space ? held() : null);
@@ -93,6 +87,7 @@ function stillHere({ space, pieces, chosen }: Held): string[] | null {
 
 /** In hand at the pointer, or a copy exactly where the first one is. */
 export async function paste(inPlace: boolean) {
+  await fetched;
   const it = ready();
   if (!it) return;
   const { select, edit, hush, space } = useSheet.getState();

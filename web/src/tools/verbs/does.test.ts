@@ -1,7 +1,7 @@
 import "../../test/page";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { EditUnion as Edit, FilingView, Piece } from "../../api/types.gen";
-import { piece, PLAIN, view } from "../../test/server";
+import { group, piece, PLAIN, view } from "../../test/server";
 
 vi.hoisted(() => {
   vi.stubGlobal("document", { querySelectorAll: () => [] });
@@ -17,10 +17,7 @@ const sent = vi.fn<(edits: Edit[]) => Promise<unknown>>();
 const LAYERS: FilingView = {
   ...PLAIN,
   layers: [...PLAIN.layers, { id: "back", name: "Back", hidden: true, locked: true }],
-  groups: [
-    { id: "set", name: "Set" },
-    { id: "pair", name: "Pair", in: "set" },
-  ],
+  groups: [group("set", [], { name: "Set" }), group("pair", ["set"], { name: "Pair" })],
   selections: [{ name: "Seats", pieces: 2 }],
 };
 

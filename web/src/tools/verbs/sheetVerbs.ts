@@ -168,7 +168,7 @@ const WITH_IT: Verb[] = [
     keys: ["$mod+c"],
     help: "Hold it ready to be pasted.",
     applies: pieces,
-    does: () => clip(),
+    does: () => void clip(),
   },
   {
     word: "Cut",
@@ -176,7 +176,7 @@ const WITH_IT: Verb[] = [
     keys: ["$mod+x"],
     help: "Hold it ready to be pasted elsewhere; it stays until then.",
     applies: pieces,
-    does: () => cut(),
+    does: () => void cut(),
   },
 ];
 

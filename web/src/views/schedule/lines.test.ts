@@ -1,3 +1,4 @@
+import { group } from "../../test/server";
 import { expect, it } from "vitest";
 import type { ScheduleRow } from "../../api/types.gen";
 import { alike, arranged, between, carriers, common, steady } from "./lines";
@@ -71,10 +72,7 @@ const FILING = {
     { id: "b", name: "Back", hidden: false, locked: false },
     { id: "first", name: "Main", hidden: false, locked: false },
   ],
-  groups: [
-    { id: "g", name: "Tea" },
-    { id: "h", name: "Pair", in: "g" },
-  ],
+  groups: [group("g", [], { name: "Tea" }), group("h", ["g"], { name: "Pair" })],
   selections: [],
   twins: [],
 };

@@ -21,10 +21,13 @@ import pied.core.schedule.Schedule;
 import pied.core.select.Selecting;
 import pied.core.space.PartName;
 import pied.core.space.Space;
+import pied.core.tool.keep.Clip;
 import pied.core.tool.shell.PartCaption;
 import pied.core.tool.size.Handling;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
+import pied.server.space.KeepingWire.ClipRequest;
+import pied.server.space.KeepingWire.ClipView;
 import pied.server.space.MeasuringWire.ReachAnswer;
 import pied.server.space.MeasuringWire.ReachView;
 import pied.server.space.SpaceWire.ArticleFinishes;
@@ -137,6 +140,14 @@ class SpaceController {
   Found select(@PathVariable String id, @RequestBody SelectRequest request) {
     OpenSpace.Seen now = store.seen(id);
     return new Found(now.revision(), Selecting.of(now.space(), request.meant()));
+  }
+
+  /** Pieces as they are held ready to be pasted, with all that stands on them. */
+  @PostMapping("/spaces/{id}/clip")
+  ClipView clip(@PathVariable String id, @RequestBody ClipRequest request) {
+    OpenSpace.Seen now = store.seen(id);
+    Clip clip = Clip.of(now.space(), request.pieces());
+    return new ClipView(now.revision(), clip.pieces(), clip.groups());
   }
 
   /** The caption of a few pieces, of a part of the shell, or of the space. */

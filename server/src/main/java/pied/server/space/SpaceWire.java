@@ -128,7 +128,7 @@ public final class SpaceWire {
     public static FilingView of(Filing f) {
       return new FilingView(
           f.layers(),
-          f.groups().stream().map(GroupView::of).toList(),
+          f.groups().stream().map(g -> GroupView.of(g, f)).toList(),
           f.selections().stream().map(s -> new SelectionName(s.name(), s.pieces().size())).toList(),
           f.twins());
     }
@@ -137,12 +137,14 @@ public final class SpaceWire {
   /**
    * A group.
    *
+   * @param about ids of itself and of those it is in, the innermost first
    * @param rule what it is kept by: a row, block, trail, ring or scatter; null for nothing
    */
-  public record GroupView(String id, String name, @Nullable String in, @Nullable String rule) {
-    static GroupView of(Group g) {
-      return new GroupView(
-          g.id(), g.name(), g.in(), g.repeats() == null ? null : g.repeats().rule().called());
+  public record GroupView(
+      String id, String name, @Nullable String in, List<String> about, @Nullable String rule) {
+    static GroupView of(Group g, Filing f) {
+      String rule = g.repeats() == null ? null : g.repeats().rule().called();
+      return new GroupView(g.id(), g.name(), g.in(), f.about(g.id()), rule);
     }
   }
 

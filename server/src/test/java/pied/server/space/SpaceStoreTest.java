@@ -147,7 +147,7 @@ class SpaceStoreTest {
     store.redo(room, null);
     assertThat(store.space(room).filing()).isEqualTo(filed);
     assertThat(store.view(room).filing().groups())
-        .containsExactly(new SpaceWire.GroupView("g", "Pair", null, null));
+        .containsExactly(new SpaceWire.GroupView("g", "Pair", null, List.of("g"), null));
   }
 
   private ProposalWire.Said say(String id, String text, String... pieces) {

@@ -11,8 +11,10 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import pied.core.Nullable;
 import pied.core.Rooms;
 import pied.core.check.Checks;
+import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Outcome;
 import pied.core.piece.On;
@@ -91,36 +93,36 @@ class CopyingTest {
 
   // ---- pasted
 
-  private String item(String id) {
-    Piece p = room.piece(id);
-    ObjectNode item = JSON.createObjectNode();
-    item.put("id", p.id()).put("article", p.article()).put("name", p.name());
-    item.put("mirrored", p.form().mirrored()).put("stretched", p.form().stretched());
-    item.put("turn", p.turn()).put("attached", p.attached());
-    item.put("group", p.keeping().group()).put("layer", p.keeping().layer());
-    item.set("size", JSON.valueToTree(p.size()));
-    item.set("at", JSON.valueToTree(p.at()));
-    item.set("on", JSON.valueToTree(p.on()));
-    item.set("finishes", JSON.valueToTree(p.finishes()));
-    return item.toString();
-  }
-
-  private Edit paste(String more, String... ids) throws Exception {
-    StringBuilder items = new StringBuilder();
-    for (String id : ids) {
-      items.append(items.isEmpty() ? "" : ",").append(item(id));
-    }
-    String groups = JSON.valueToTree(room.space.filing().groups()).toString();
-    return JSON.readValue(
-        "{\"do\":\"paste\",\"pieces\":[" + items + "],\"groups\":" + groups + more + "}",
-        Edit.class);
+  private Paste paste(@Nullable Edit.PlanPoint at, String... chosen) {
+    Clip clip = Clip.of(room.space, List.of(chosen));
+    return new Paste(clip.pieces(), clip.groups(), at);
   }
 
   @Test
-  void aLaidTableIsPastedIntoAnotherSpaceWithAllThatStandsOnIt() throws Exception {
+  void allThatStandsOnWhatIsChosenIsHeldReadyWithTheGroupsAboutIt() {
+    room.json("{'do':'group','id':'tea','pieces':['u','v'],'name':'Tea'}");
+    room.json("{'do':'group','id':'set','pieces':['u','v','t'],'name':'Set'}");
+    Clip clip = Clip.of(room.space, List.of("t3", "t"));
+    assertThat(clip.pieces()).extracting(p -> p.id()).hasSize(4).endsWith("t3", "t");
+    assertThat(clip.groups()).extracting(g -> g.id()).containsExactlyInAnyOrder("tea", "set");
+    assertThat(Clip.of(room.space, List.of("t3")).groups()).isEmpty();
+  }
+
+  @Test
+  void nothingOrWhatIsGoneIsNotHeldReady() {
+    assertThatThrownBy(() -> Clip.of(room.space, List.of()))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Nothing is selected");
+    assertThatThrownBy(() -> Clip.of(room.space, List.of("t", "gone")))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("gone");
+  }
+
+  @Test
+  void aLaidTableIsPastedIntoAnotherSpaceWithAllThatStandsOnIt() {
     room.json("{'do':'recolour','pieces':['v'],'part':'glass','colour':'#102030'}");
     room.json("{'do':'group','id':'g','pieces':['t','u','v'],'name':'Tea'}");
-    Edit paste = paste(",\"at\":{\"x\":4,\"z\":2}", "u", "v", "t");
+    Edit paste = paste(new Edit.PlanPoint(Amount.of(4), Amount.of(2)), "t");
     Rooms other = new Rooms();
     List<Piece> made = made(other.apply(paste));
     Piece table = made.stream().filter(p -> p.article().equals("cafe-table")).findFirst().get();
@@ -140,7 +142,7 @@ class CopyingTest {
 
   @Test
   void whatNoLongerCanBeIsRefusedInWords() throws Exception {
-    String text = JSON.writeValueAsString(paste("", "v")).replace("bottle", "long-gone");
+    String text = JSON.writeValueAsString((Edit) paste(null, "v")).replace("bottle", "long-gone");
     assertThatThrownBy(() -> room.apply(JSON.readValue(text, Edit.class)))
         .hasMessage(
             "Bottle cannot be pasted: its article is not in the catalog of this project any"
@@ -149,7 +151,7 @@ class CopyingTest {
     none.set("pieces", JSON.createArrayNode());
     assertThatThrownBy(() -> room.apply(JSON.treeToValue(none, Edit.class)))
         .hasMessage("Nothing was copied that could be pasted.");
-    ObjectNode huge = (ObjectNode) JSON.readTree(JSON.writeValueAsString(paste("", "v")));
+    ObjectNode huge = (ObjectNode) JSON.readTree(JSON.writeValueAsString((Edit) paste(null, "v")));
     ((ObjectNode) ((ArrayNode) huge.get("pieces")).get(0).get("size")).put("height", 500);
     assertThatThrownBy(() -> room.apply(JSON.treeToValue(huge, Edit.class)))
         .isInstanceOf(Refusal.class);
