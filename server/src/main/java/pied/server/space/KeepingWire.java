@@ -1,12 +1,54 @@
 package pied.server.space;
 
 import java.util.List;
+import pied.core.Nullable;
+import pied.core.space.Filing;
+import pied.core.space.Group;
+import pied.core.space.Layer;
+import pied.core.space.Twin;
 import pied.core.tool.keep.Paste.Bundle;
 import pied.core.tool.keep.Paste.PastedPiece;
 
-/** What is asked and answered about pieces that are held ready. */
+/** How pieces are kept in order, and held ready to be pasted. */
 public final class KeepingWire {
   private KeepingWire() {}
+
+  /**
+   * How the pieces of a space are kept in order.
+   *
+   * @param layers in their order
+   * @param selections the names that selections were given
+   */
+  public record FilingView(
+      List<Layer> layers,
+      List<GroupView> groups,
+      List<SelectionName> selections,
+      List<Twin> twins) {
+    public static FilingView of(Filing f) {
+      return new FilingView(
+          f.layers(),
+          f.groups().stream().map(g -> GroupView.of(g, f)).toList(),
+          f.selections().stream().map(s -> new SelectionName(s.name(), s.pieces().size())).toList(),
+          f.twins());
+    }
+  }
+
+  /**
+   * A group.
+   *
+   * @param about ids of itself and of those it is in, the innermost first
+   * @param rule what it is kept by: a row, block, trail, ring or scatter; null for nothing
+   */
+  public record GroupView(
+      String id, String name, @Nullable String in, List<String> about, @Nullable String rule) {
+    static GroupView of(Group g, Filing f) {
+      String rule = g.repeats() == null ? null : g.repeats().rule().called();
+      return new GroupView(g.id(), g.name(), g.in(), f.about(g.id()), rule);
+    }
+  }
+
+  /** A named selection, with how many pieces were in it. */
+  public record SelectionName(String name, int pieces) {}
 
   /**
    * @param pieces ids, the lead last

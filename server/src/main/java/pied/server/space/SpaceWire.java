@@ -29,18 +29,15 @@ import pied.core.size.Size;
 import pied.core.solid.Rotation;
 import pied.core.solid.Vec;
 import pied.core.space.Back;
-import pied.core.space.Filing;
-import pied.core.space.Group;
-import pied.core.space.Layer;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
-import pied.core.space.Twin;
 import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
 import pied.core.tool.shell.Drafting;
 import pied.core.tool.shell.NewShell;
 import pied.core.tool.shell.ShellList;
 import pied.core.tool.size.Handling;
+import pied.server.space.KeepingWire.FilingView;
 
 /** What goes over the wire about spaces. The web client's types are generated from it. */
 public final class SpaceWire {
@@ -113,43 +110,6 @@ public final class SpaceWire {
       return all;
     }
   }
-
-  /**
-   * How the pieces of a space are kept in order.
-   *
-   * @param layers in their order
-   * @param selections the names that selections were given
-   */
-  public record FilingView(
-      List<Layer> layers,
-      List<GroupView> groups,
-      List<SelectionName> selections,
-      List<Twin> twins) {
-    public static FilingView of(Filing f) {
-      return new FilingView(
-          f.layers(),
-          f.groups().stream().map(g -> GroupView.of(g, f)).toList(),
-          f.selections().stream().map(s -> new SelectionName(s.name(), s.pieces().size())).toList(),
-          f.twins());
-    }
-  }
-
-  /**
-   * A group.
-   *
-   * @param about ids of itself and of those it is in, the innermost first
-   * @param rule what it is kept by: a row, block, trail, ring or scatter; null for nothing
-   */
-  public record GroupView(
-      String id, String name, @Nullable String in, List<String> about, @Nullable String rule) {
-    static GroupView of(Group g, Filing f) {
-      String rule = g.repeats() == null ? null : g.repeats().rule().called();
-      return new GroupView(g.id(), g.name(), g.in(), f.about(g.id()), rule);
-    }
-  }
-
-  /** A named selection, with how many pieces were in it. */
-  public record SelectionName(String name, int pieces) {}
 
   /** The finish parts of all articles in a space, by article. */
   public record ArticleFinishes(long revision, Map<String, Map<String, FinishPart>> finishes) {}

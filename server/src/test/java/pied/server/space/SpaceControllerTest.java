@@ -225,6 +225,18 @@ class SpaceControllerTest {
         .andExpect(jsonPath("$.detail").value("Say by what they are selected."));
   }
 
+  @Test
+  void whatIsHeldReadyComesWholeOrWithAReason() throws Exception {
+    http.perform(sent("/api/spaces/room/clip", "{'pieces':['s']}"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.revision").value(7))
+        .andExpect(jsonPath("$.pieces[0].article").value("stool"))
+        .andExpect(jsonPath("$.groups").isEmpty());
+    http.perform(sent("/api/spaces/room/clip", "{'pieces':['gone']}"))
+        .andExpect(status().isUnprocessableEntity());
+    http.perform(sent("/api/spaces/room/clip", "{}")).andExpect(status().isUnprocessableEntity());
+  }
+
   // ---- questions
 
   @Test

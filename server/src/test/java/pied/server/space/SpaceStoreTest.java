@@ -36,13 +36,13 @@ import pied.core.tool.turn.Turn;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 import pied.server.Given;
+import pied.server.space.KeepingWire.SelectionName;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.Deed;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.GoRequest;
 import pied.server.space.SpaceWire.HistoryView;
-import pied.server.space.SpaceWire.SelectionName;
 import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Missing;
 
@@ -147,7 +147,7 @@ class SpaceStoreTest {
     store.redo(room, null);
     assertThat(store.space(room).filing()).isEqualTo(filed);
     assertThat(store.view(room).filing().groups())
-        .containsExactly(new SpaceWire.GroupView("g", "Pair", null, List.of("g"), null));
+        .containsExactly(new KeepingWire.GroupView("g", "Pair", null, List.of("g"), null));
   }
 
   private ProposalWire.Said say(String id, String text, String... pieces) {
@@ -170,7 +170,7 @@ class SpaceStoreTest {
     assertThat(store.space(room).filing()).isEqualTo(filed);
     assertThat(pieces()).isEqualTo(pieces);
     assertThat(store.view(room).filing().groups())
-        .extracting(SpaceWire.GroupView::rule)
+        .extracting(KeepingWire.GroupView::rule)
         .containsExactly("row");
     store.undo(room, null);
     assertThat(pieces()).hasSize(3).allMatch(p -> p.keeping().twin() == null);

@@ -57,8 +57,8 @@ import pied.core.tool.scatter.ScatterRule;
 import pied.core.tool.trail.TrailRule;
 import pied.core.units.LengthUnit;
 import pied.core.units.Message;
+import pied.server.space.KeepingWire.FilingView;
 import pied.server.space.SpaceWire.Changed;
-import pied.server.space.SpaceWire.FilingView;
 import pied.server.store.Json;
 
 /** The form in which things are stored: whoever changes it must raise its number and read both. */
