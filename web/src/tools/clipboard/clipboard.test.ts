@@ -43,7 +43,10 @@ describe("what is held ready", () => {
 
   it("is waited for by whoever pastes at once", async () => {
     now().select(["far"]);
+    void cut();
+    expect(isHeld() && isCut()).toBe(true); // the key is taken
     void clip();
+    expect(isHeld() && !isCut()).toBe(true);
     await paste(false);
     expect(useCarry.getState().hand).toMatchObject({ pieces: ["far"], copy: true });
   });
@@ -53,8 +56,11 @@ describe("what is held ready", () => {
     await clip();
     server.clip.mockRejectedValue(new Refused("There is no piece “x”.", 422));
     now().select(["far"]);
-    await clip();
+    void clip();
+    await paste(false); // not what was held before
+    expect(useCarry.getState().hand).toBeNull();
     expect(now().notice).toMatchObject({ text: "There is no piece “x”.", kind: "refused" });
+    expect(isHeld()).toBe(true);
     await open("other", []);
     server.edit.mockResolvedValue(changed(4));
     await paste(true);

@@ -34,23 +34,33 @@ function parsed(text: string | null): Held | null {
   }
 }
 
-/** What is being fetched to be held ready; whoever pastes at once waits for it. */
-let fetched: Promise<void> = Promise.resolve();
+/** What is being fetched to be held ready; whoever pastes meanwhile waits for it. */
+let fetching: { cut: boolean; done: Promise<boolean> } | null = null;
 
-/** Holds what is chosen ready, with all that goes along, which core finds. */
+/** Holds what is chosen ready; whether it is. */
 async function hold(cut: boolean) {
+  if (useSheet.getState().selection.length === 0) return false;
+  const own = { cut, done: fetched(cut) };
+  fetching = own;
+  const done = await own.done;
+  if (fetching === own) fetching = null;
+  return done;
+}
+
+/** Core finds what goes along. */
+async function fetched(cut: boolean): Promise<boolean> {
   const { selection: chosen, space, say } = useSheet.getState();
-  if (!space || chosen.length === 0) return;
+  if (!space) return false;
   try {
     const { pieces, groups } = await api.clip(space.id, chosen);
-    const now: Held = { space: space.id, cut, chosen, pieces, groups };
-    keep(now);
+    keep({ space: space.id, cut, chosen, pieces, groups });
   } catch (e) {
     say((e as Error).message, "refused");
-    return;
+    return false;
   }
   const what = chosen.length === 1 ? "It is" : `${chosen.length} pieces are`;
   say(`${what} held ready, here and in other spaces; Ctrl+V ${cut ? "picks up what was cut" : "pastes"}.`);
+  return true;
 }
 
 function keep(now: Held) {
@@ -61,14 +71,14 @@ function keep(now: Held) {
   }
 }
 
-export const clip = () => (fetched = hold(false));
-export const cut = () => (fetched = hold(true));
+export const clip = () => hold(false);
+export const cut = () => hold(true);
 
 /** What is held ready, of which something may be done; nothing while no space is open. */
 const ready = () => (useSheet.getState().space ? held() : null);
 
-export const isHeld = () => ready() !== null;
-export const isCut = () => ready()?.cut ?? false;
+export const isHeld = () => fetching !== null || ready() !== null;
+export const isCut = () => fetching?.cut ?? ready()?.cut ?? false;
 
 /** Those that were chosen and are still here as they were when they were copied. */
 function stillHere({ space, pieces, chosen }: Held): string[] | null {
@@ -87,7 +97,7 @@ function stillHere({ space, pieces, chosen }: Held): string[] | null {
 
 /** In hand at the pointer, or a copy exactly where the first one is. */
 export async function paste(inPlace: boolean) {
-  await fetched;
+  if (fetching && !(await fetching.done)) return; // what is meant could not be had
   const it = ready();
   if (!it) return;
   const { select, edit, hush, space } = useSheet.getState();
