@@ -1,21 +1,47 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Popover from "@mui/material/Popover";
-import { useRef, useState } from "react";
+import { useLayoutEffect, useRef, useState, useSyncExternalStore } from "react";
 import { useSheet } from "../../store/sheet";
 import { useChoosing } from "../../tools/verbs/choosing";
 import { useVerbs } from "../../tools/verbs/register";
 import { pressed, type Verb } from "../../tools/verbs/verb";
 import { ChoiceMenu, VerbItems } from "./VerbMenu";
 
-/** So many stand in the line; the rest is behind "more". */
+/** So many stand in the line at most; the rest is behind "more". */
 const LIKELY = 10;
+
+const resized = (changed: () => void) => {
+  addEventListener("resize", changed);
+  return () => removeEventListener("resize", changed);
+};
+
+/**
+ * How many of the words of a line have room in it.
+ *
+ * @param words all of them, as they stand there
+ */
+function useRoom(words: string[]) {
+  const strip = useRef<HTMLElement | null>(null);
+  const width = useSyncExternalStore(resized, () => innerWidth);
+  const key = [width, ...words].join("|");
+  const [room, setRoom] = useState({ key: "", n: 0 });
+  useLayoutEffect(() => {
+    const { left, width: wide } = strip.current!.getBoundingClientRect();
+    const all = [...strip.current!.children];
+    const n = all.filter((c) => c.getBoundingClientRect().right <= left + wide + 0.5).length;
+    if (n < all.length) setRoom({ key, n });
+  }, [key]);
+  return { strip, n: room.key === key ? room.n : words.length };
+}
 
 /** What can be done now, the likely first: a line of words with their keys, under the caption. */
 export function VerbLine() {
   const verbs = useVerbs();
   const [more, setMore] = useState<HTMLElement | null>(null);
-  const line = verbs.filter((v) => v.seen).slice(0, LIKELY);
+  const likely = verbs.filter((v) => v.seen).slice(0, LIKELY);
+  const { strip, n } = useRoom(likely.map((v) => v.word + (v.now?.() ?? "")));
+  const line = likely.slice(0, n);
   const rest = verbs.filter((v) => !line.includes(v));
   const box = useRef<HTMLElement | null>(null);
   const asked = useChoosing((s) => s.word);
@@ -39,9 +65,11 @@ export function VerbLine() {
         whiteSpace: "nowrap",
       }}
     >
-      {line.map((v) => (
-        <One key={v.word} verb={v} />
-      ))}
+      <Box ref={strip} sx={{ display: "flex", minWidth: 0, overflow: "hidden" }}>
+        {line.map((v) => (
+          <One key={v.word} verb={v} />
+        ))}
+      </Box>
       {rest.length > 0 && (
         <ButtonBase aria-haspopup="menu" onClick={(e) => setMore(e.currentTarget)} sx={WORD}>
           more…

@@ -202,6 +202,19 @@ class VerbsTest extends OnTheSheet {
     assertThat(menu).isEqualTo(line).hasSizeGreaterThan(20);
     sheet.page.keyboard().press("Escape");
     assertThat(sheet.page.locator(".MuiModal-root")).hasCount(0);
+    // while one carries they are longer than the line: what has no room stands behind "more"
+    sheet.page.keyboard().press(" ");
+    assertThat(verb("Put down")).isVisible();
+    Locator more = sheet.page.getByTestId("verbs").getByText("more…");
+    assertThat(more).isInViewport();
+    for (Locator v : sheet.page.getByTestId("verbs").locator("[data-verb]").all()) {
+      assertThat(v.boundingBox().x + v.boundingBox().width).isLessThan(more.boundingBox().x + 1);
+    }
+    more.click();
+    assertThat(sheet.page.locator("[data-verb='As a copy']").first()).isVisible();
+    sheet.page.keyboard().press("Escape");
+    assertThat(sheet.page.locator(".MuiModal-root")).hasCount(0);
+    sheet.page.keyboard().press("Escape");
     // what has no key of its own is found from the keyboard by what it is called
     assertThat(keyless).hasSizeLessThan(18);
     for (String word : keyless) {
