@@ -15,6 +15,10 @@ class PickTest extends OnTheSheet {
   private static final String SELECTED =
       "() => document.querySelector('[data-testid=plan] [data-selected]')?.dataset.piece ?? ''";
 
+  private static final String UNDER =
+      "points => points.map(([x, y]) => [...new Set(document.elementsFromPoint(x, y)"
+          + ".map(e => e.getAttribute('data-footprint')).filter(id => id !== null))])";
+
   /** Clicks after one another in one place, each too late to be the second of a double click. */
   private void clickInPlace(double x, double z) {
     double[] p = sheet.onPlan(x, z);
@@ -89,27 +93,40 @@ class PickTest extends OnTheSheet {
     sheet = Sheet.planOf(room);
     sheet.page.getByLabel("Fold away catalog").click();
     sheet.onPlan(0, 0); // when it is still
-    List<String> missed = new ArrayList<>();
     JsonNode pieces = pied.space(room).get("pieces");
     double[] origin = sheet.onPlan(0, 0);
     double scale = sheet.onPlan(1, 0)[0] - origin[0];
     // as far toward two corners as 95 % of it reach; what is between is within the same rectangle
     double edge = Math.sqrt(0.95) / 2;
-    double[][] grid = {{-edge, -edge}, {edge, edge}};
-    for (double[] g : grid) {
-      for (JsonNode p : pieces) {
-        double across = g[0] * p.at("/size/width").asDouble();
-        double deep = g[1] * p.at("/size/depth").asDouble();
+    List<String> ids = new ArrayList<>();
+    List<List<Double>> points = new ArrayList<>();
+    for (JsonNode p : pieces) {
+      for (double g : new double[] {-edge, edge}) {
+        double across = g * p.at("/size/width").asDouble();
+        double deep = g * p.at("/size/depth").asDouble();
         double turn = Math.toRadians(p.get("onSheet").asDouble());
         double px = p.at("/at/x").asDouble() + across * Math.cos(turn) - deep * Math.sin(turn);
         double pz = p.at("/at/z").asDouble() + across * Math.sin(turn) + deep * Math.cos(turn);
-        sheet.page.mouse().click(origin[0] + px * scale, origin[1] + pz * scale);
-        Object taken = sheet.page.evaluate(SELECTED);
-        if (!taken.equals(p.get("id").asText())) {
-          missed.add(p.get("id").asText() + " at " + g[0] + ", " + g[1] + ": " + taken);
-        }
-        sheet.page.keyboard().press("Escape");
+        ids.add(p.get("id").asText());
+        points.add(List.of(origin[0] + px * scale, origin[1] + pz * scale));
       }
+    }
+    // the footprints that lie under each of these points
+    List<?> under = (List<?>) sheet.page.evaluate(UNDER, points);
+    List<String> missed = new ArrayList<>();
+    for (int i = 0; i < ids.size(); i++) {
+      if (!under.get(i).equals(List.of(ids.get(i)))) {
+        missed.add(ids.get(i) + " at " + i % 2 + ": " + under.get(i));
+      }
+    }
+    // and a click takes what lies there
+    for (int i = 0; i < ids.size(); i += 15) {
+      sheet.page.mouse().click(points.get(i).get(0), points.get(i).get(1));
+      Object taken = sheet.page.evaluate(SELECTED);
+      if (!taken.equals(ids.get(i))) {
+        missed.add(ids.get(i) + " clicked: " + taken);
+      }
+      sheet.page.keyboard().press("Escape");
     }
     assertThat(pieces.size()).isEqualTo(catalog.size());
     assertThat(missed).isEmpty();

@@ -19,7 +19,6 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.edit.Edit;
 import pied.core.model.Composed;
 import pied.core.piece.Piece;
@@ -33,6 +32,7 @@ import pied.core.tool.layer.ToLayer;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 import pied.server.Given;
+import pied.server.OneServer;
 import pied.server.imports.ImportStore;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
@@ -41,9 +41,7 @@ import pied.server.space.SpaceWire.SpaceName;
 import pied.server.store.Json;
 
 /** A project as an archive, there and back, whole and damaged. */
-@SpringBootTest(
-    webEnvironment = SpringBootTest.WebEnvironment.NONE,
-    properties = "spring.datasource.url=jdbc:h2:mem:archives")
+@OneServer
 class ArchivesTest {
   @Autowired private SpaceStore store;
   @Autowired private ProjectStore projects;

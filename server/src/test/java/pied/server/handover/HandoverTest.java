@@ -23,7 +23,6 @@ import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.client.TestRestTemplate;
 import org.springframework.http.HttpEntity;
 import org.springframework.http.HttpHeaders;
@@ -37,14 +36,13 @@ import pied.core.tool.keep.Remark;
 import pied.core.units.Deadline;
 import pied.core.units.Refusal;
 import pied.server.Given;
+import pied.server.OneServer;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.EditRequest;
 
 /** What leaves, read by others than those who wrote it. */
-@SpringBootTest(
-    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-    properties = "spring.datasource.url=jdbc:h2:mem:handover")
+@OneServer
 class HandoverTest {
   /** Points of PDF in a millimetre. */
   private static final double POINTS = 72 / 25.4;

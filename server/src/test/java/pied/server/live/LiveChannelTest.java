@@ -19,19 +19,17 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import pied.core.edit.Edit;
-import pied.core.tool.keep.Rename;
+import pied.core.tool.keep.Remark;
 import pied.server.Given;
+import pied.server.OneServer;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.EditRequest;
 
 /** The conversation while carrying, over a real line. */
-@SpringBootTest(
-    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-    properties = "spring.datasource.url=jdbc:h2:mem:live")
+@OneServer
 class LiveChannelTest {
   private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -209,18 +207,13 @@ class LiveChannelTest {
       deaf.connect(new java.net.InetSocketAddress("127.0.0.1", port));
       deaf.getOutputStream().write(Given.handshake(port, room, ""));
       await().atMost(Duration.ofMinutes(3)).until(() -> channel.company()[1] == 2);
-      // each of these tells some 100 KB; he is sent away once 16 MB wait for him
+      // each of these tells some 250 KB; he is sent away once 16 MB wait for him
+      String remark = "n".repeat(Remark.LONGEST - 10);
       int edits = 0;
       while (channel.company()[1] > 1 || edits < 5) {
-        String name = "n" + edits++;
-        store.edit(
-            room,
-            new EditRequest(
-                null,
-                null,
-                "m",
-                ids.stream().map(id -> (Edit) new Rename(id, name + id)).toList()));
-        assertThat(edits).as("edits until he is sent away").isLessThan(1500);
+        Edit all = new Remark(ids, remark + edits++);
+        store.edit(room, new EditRequest(null, null, "m", List.of(all)));
+        assertThat(edits).as("edits until he is sent away").isLessThan(300);
       }
       // who listens has heard of every one
       long revision = store.view(room).revision();

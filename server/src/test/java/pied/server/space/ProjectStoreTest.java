@@ -8,9 +8,9 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.units.Refusal;
 import pied.server.Given;
+import pied.server.OneServer;
 import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.EditRequest;
 import pied.server.space.SpaceWire.ProjectView;
@@ -18,9 +18,7 @@ import pied.server.space.SpaceWire.SpaceName;
 import pied.server.store.Missing;
 
 /** Projects and spaces as a whole: listed, renamed, copied, removed and brought back. */
-@SpringBootTest(
-    webEnvironment = SpringBootTest.WebEnvironment.NONE,
-    properties = "spring.datasource.url=jdbc:h2:mem:projects")
+@OneServer
 class ProjectStoreTest {
   @Autowired private ProjectStore projects;
   @Autowired private SpaceStore store;

@@ -10,7 +10,6 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.client.TestRestTemplate;
 import org.springframework.http.HttpEntity;
 import org.springframework.http.HttpHeaders;
@@ -20,6 +19,7 @@ import pied.core.edit.Edit;
 import pied.core.piece.Piece;
 import pied.core.units.Refusal;
 import pied.server.Given;
+import pied.server.OneServer;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
 import pied.server.space.SpaceWire.EditRequest;
@@ -28,9 +28,7 @@ import pied.server.space.SpaceWire.StepRequest;
 /**
  * What is proposed is done as it was shown, once; and what is cut in one space and put in another.
  */
-@SpringBootTest(
-    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-    properties = "spring.datasource.url=jdbc:h2:mem:proposals")
+@OneServer
 class ProposalTest {
   private static final By ME = new By("mine", "Anne");
   private static final ObjectMapper JSON = new ObjectMapper();

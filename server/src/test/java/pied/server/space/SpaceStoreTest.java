@@ -16,7 +16,6 @@ import java.util.function.BiConsumer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import pied.core.edit.Amount;
 import pied.core.edit.Declined;
 import pied.core.edit.Edit;
@@ -36,6 +35,7 @@ import pied.core.tool.turn.Turn;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 import pied.server.Given;
+import pied.server.OneServer;
 import pied.server.space.KeepingWire.SelectionName;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
@@ -46,9 +46,7 @@ import pied.server.space.SpaceWire.HistoryView;
 import pied.server.space.SpaceWire.StepRequest;
 import pied.server.store.Missing;
 
-@SpringBootTest(
-    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-    properties = "spring.datasource.url=jdbc:h2:mem:live")
+@OneServer
 class SpaceStoreTest {
   @Autowired private SpaceStore store;
   @Autowired private ProjectStore projects;
