@@ -62,7 +62,11 @@ export const theme = createTheme({
     },
     MuiButton: { styleOverrides: { root: { minWidth: 0, padding: "3px 10px" } } },
     MuiToggleButton: { styleOverrides: { root: { color: ink.graphite } } },
-    MuiPopover: { defaultProps: { transitionDuration: 0 } },
+    // an open menu lies over whatever is said meanwhile
+    MuiPopover: {
+      defaultProps: { transitionDuration: 0 },
+      styleOverrides: { root: ({ theme: t }) => ({ zIndex: t.zIndex.snackbar + 1 }) },
+    },
     MuiMenu: { defaultProps: { transitionDuration: 0 } },
     MuiTooltip: {
       defaultProps: { describeChild: true, enterDelay: 500, disableInteractive: true },

@@ -11,6 +11,8 @@ import { useSheet } from "../../store/sheet";
 import { ontoOthers } from "../clipboard/clipboard";
 import { chosen, edit, pieces, several } from "./selected";
 import { choice, type Choice, type Verb } from "./verb";
+import { begin } from "../propose/proposal";
+import { search } from "./search";
 import { closeGroup, openIt } from "./verbs";
 
 const sheet = useSheet.getState;
@@ -51,6 +53,18 @@ const isWhole = () => wholeGroup(chosen(), sheet().pieces, filing());
 
 /** What is selected, and in what order things are kept. */
 export const KEEP_VERBS: Verb[] = [
+  {
+    word: "Exchange for…",
+    mode: "sheet",
+    keys: [","],
+    help: "Put another article in its place, which is clicked in the catalog; it stays where it is and as it is kept.",
+    applies: pieces,
+    does: () => {
+      begin("exchange");
+      search("");
+    },
+    seen: true,
+  },
   {
     word: "Group",
     mode: "sheet",

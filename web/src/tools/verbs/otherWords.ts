@@ -29,6 +29,7 @@ export const OTHER_WORDS: Record<string, string> = {
   "Known length…": "scale reference calibrate measure",
   "As large as the lead": "match same size equal scale",
   Yardstick: "person figure man ruler compare scale reference",
+  "Exchange for…": "swap replace substitute change another article model variant instead",
   Group: "combine join unite collect assembly bundle",
   "Open the group": "edit inside enter group",
   "Dissolve the group": "ungroup explode split separate break apart",

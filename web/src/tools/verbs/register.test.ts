@@ -5,6 +5,7 @@ vi.hoisted(() => {
   vi.stubGlobal("document", { querySelectorAll: () => [] });
 });
 const { VERBS, verbsNow } = await import("./register");
+const { underHeadings } = await import("./headings");
 const { findVerbs, maySay, notYet } = await import("./find");
 const { OTHER_WORDS } = await import("./otherWords");
 const { letters, useChoosing } = await import("./choosing");
@@ -56,6 +57,17 @@ describe("the register of verbs", () => {
     expect(words()).toContain("Remove");
     expect(words()).not.toContain("Turn");
     useSheet.setState({ part: null });
+  });
+
+  it("puts no more than fifteen lines into the menu of a piece, and leaves nothing out", () => {
+    useSheet.setState({ selection: ["a", "b"], part: null });
+    const seen = verbsNow().filter((v) => v.seen && !v.builds);
+    const { first, headings } = underHeadings(seen);
+    expect(first.length + headings.length + 1).toBeLessThanOrEqual(15);
+    expect(first.map((v) => v.word)).toContain("Pick up");
+    const all = [...first, ...headings.flatMap((h) => h.verbs)].map((v) => v.word);
+    expect(all.sort()).toEqual(seen.map((v) => v.word).sort());
+    for (const h of headings) expect(h.verbs.length, h.words).toBeLessThanOrEqual(20);
   });
 
   it("changes with what one is at, and shows how each setting stands", () => {

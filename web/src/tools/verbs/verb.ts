@@ -35,6 +35,8 @@ export interface Verb {
   of?: "size" | "turn";
   /** Whether it is about the space, and not about what is selected in it. */
   builds?: boolean;
+  /** Whether it only shows what stands behind it in a menu. */
+  heading?: boolean;
   /** Whether it is among those that are shown under the caption and at the pointer. */
   seen?: boolean;
 }

@@ -4,8 +4,10 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import type { ArticleCard } from "../../api/types.gen";
-import { note, useShelf } from "../../store/shelf";
+import { useShelf } from "../../store/shelf";
 import { useSheet } from "../../store/sheet";
+import { choose } from "../../tools/exchange/exchange";
+import { CardMenu } from "./CardMenu";
 import { Preview } from "./Preview";
 import { Silhouette } from "./Silhouette";
 
@@ -18,12 +20,13 @@ const STEPS: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowDown:
 export function Card({ article, onNext }: { article: ArticleCard; onNext: (step: number) => void }) {
   const inHand = useSheet((s) => s.placing?.article.id === article.id);
   const [near, setNear] = useState<HTMLElement | null>(null);
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
   const rest = useRef(0);
   const take = () => {
     clearTimeout(rest.current);
     setNear(null);
-    note(article.id);
-    useSheet.getState().place({ article, turn: 0 });
+    // where it takes the place of something the next Enter does that, and does not choose it once more
+    if (choose(article) && document.activeElement instanceof HTMLElement) document.activeElement.blur();
   };
   const start = useRef<{ x: number; y: number } | null>(null);
   useEffect(() => () => clearTimeout(rest.current), []);
@@ -76,6 +79,14 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
         }
       }}
       onDragStart={(e) => e.preventDefault()}
+      onContextMenu={(e) => {
+        // the card's own verbs: what is selected stays so
+        e.preventDefault();
+        e.stopPropagation();
+        clearTimeout(rest.current);
+        setNear(null);
+        setMenu(e.currentTarget);
+      }}
       sx={{
         position: "relative",
         minHeight: 80,
@@ -118,6 +129,14 @@ export function Card({ article, onNext }: { article: ArticleCard; onNext: (step:
       </Typography>
       <Star article={article} />
       {near && <Preview article={article} anchor={near} />}
+      {menu && (
+        <CardMenu
+          article={article}
+          anchor={menu}
+          onLook={() => setNear(menu)}
+          onClose={() => setMenu(null)}
+        />
+      )}
     </Box>
   );
 }

@@ -9,6 +9,7 @@ import { aimAt, aimOver, clicked } from "../../tools/aim/aims";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry } from "../../tools/carry/carry";
 import { clickFor, takesClicks } from "../../tools/propose/proposal";
 import { draw, dropBand, takeBand, useBand } from "../../tools/select/band";
+import { droppedOn } from "../../tools/exchange/exchange";
 import { lookAtIt } from "../../tools/verbs/verbs";
 import { isOneOfSeveral, isPicked } from "../paper/picking";
 import type { SetSight } from "./sightIn";
@@ -95,6 +96,8 @@ export function useSetPress(
       lookAtIt();
       return;
     }
+    const dropped = carrying && from === null ? under(e).piece : null;
+    if (dropped && droppedOn([dropped])) return;
     if (carrying) {
       // a click, or the end of a drag; not the end of turning the view
       if (still || from === null || from.carries) {

@@ -5,6 +5,7 @@ import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry } from "../../too
 import { aimAt, aimOver, clicked, type Pointed } from "../../tools/aim/aims";
 import { useHandling } from "../../store/handling";
 import { pick } from "../../store/selecting";
+import { droppedOn } from "../../tools/exchange/exchange";
 import { lookAtIt } from "../../tools/verbs/verbs";
 import { draw, dropBand, takeBand, useBand } from "../../tools/select/band";
 import { twice } from "../../store/twice";
@@ -12,7 +13,15 @@ import { clickFor, isProposing, pullOf, takesClicks } from "../../tools/propose/
 import { useSheet } from "../../store/sheet";
 import { giveUp, tryOut } from "../../tools/propose/trial";
 import { pointsAt } from "../../store/lastPoint";
-import { isOneOfSeveral, look as lookUnder, NOTHING_UNDER, took, type Target, type Under } from "./picking";
+import {
+  isOneOfSeveral,
+  look as lookUnder,
+  NOTHING_UNDER,
+  piecesAt,
+  took,
+  type Target,
+  type Under,
+} from "./picking";
 import type { Eye, Paper, Point } from "./usePaper";
 
 /** A press becomes a carry beyond so many pixels. */
@@ -146,6 +155,8 @@ export function usePress(
         else useSheet.getState().say("Click points of the floor on the plan or in the set view.");
       } else if (p?.what === "click" && twice(e) && (carried() || p.under.on.piece)) {
         lookAtIt();
+      } else if (carried() && p === null && droppedOn(piecesAt(e))) {
+        return;
       } else if (carried()) {
         // a click, the end of a drag, or of one out of the catalog
         point(e);

@@ -4,6 +4,7 @@ import MenuItem from "@mui/material/MenuItem";
 import { useRef, useState, type MouseEvent, type PointerEvent } from "react";
 import { look } from "../paper/picking";
 import { useSheet } from "../../store/sheet";
+import { underHeadings } from "../../tools/verbs/headings";
 import { mode, verbsNow } from "../../tools/verbs/register";
 import { letters } from "../../tools/verbs/choosing";
 import { pressed, type Choice, type Verb } from "../../tools/verbs/verb";
@@ -36,7 +37,8 @@ export function VerbItems(props: {
         {props.verbs.map((v) => (
           <MenuItem
             key={v.word}
-            data-verb={v.word}
+            data-verb={v.heading ? undefined : v.word}
+            data-heading={v.heading ? v.word : undefined}
             title={v.help}
             onClick={(e) => {
               if (v.choices) {
@@ -49,7 +51,7 @@ export function VerbItems(props: {
             sx={{ fontSize: 13, gap: 3, justifyContent: "space-between", minHeight: 26, py: 0.25 }}
           >
             <span>
-              {v.word} {v.now?.() && <b>{v.now()}</b>} {v.choices && "▸"}
+              {v.word} {v.now?.() && <b>{v.now()}</b>} {(v.choices || v.heading) && "▸"}
             </span>
             <Box component="kbd" sx={{ font: "inherit", fontSize: 12, color: "text.secondary" }}>
               {pressed(v)}
@@ -115,25 +117,32 @@ export function ChoiceMenu(props: { verb: Verb; anchor: HTMLElement | null; onCl
   );
 }
 
+/** What stands behind a heading, as if it was one of the verbs. */
+const behind = (words: string, does: () => void): Verb => ({
+  word: words,
+  mode: "any",
+  keys: [],
+  help: `${words}: all that can be done.`,
+  does,
+  heading: true,
+});
+
 /**
- * What is meant where one points: of what is selected, else of the space; the rest behind "more".
+ * What is meant where one points: of what is selected the most wanted and the rest behind headings, else what
+ * can be done with the space; all else behind "more".
  *
- * @param more shows the rest
+ * @param open shows other verbs in place of these
  */
-function here(more: () => void): { likely: Verb[]; rest: Verb[] } {
+function here(open: (verbs: Verb[]) => void): Verb[] {
   const { selection, part } = useSheet.getState();
   const nothing = selection.length === 0 && part === null;
   const all = verbsNow();
-  const likely = all.filter((v) => v.seen && (nothing || !v.builds));
-  const rest = all.filter((v) => !likely.includes(v));
-  const others: Verb = {
-    word: "More…",
-    mode: "any",
-    keys: [],
-    help: "All else that can be done.",
-    does: more,
-  };
-  return { likely: rest.length > 0 ? [...likely, others] : likely, rest };
+  const seen = all.filter((v) => v.seen && (nothing || !v.builds));
+  const rest = all.filter((v) => !seen.includes(v));
+  const more = rest.length > 0 ? [behind("More", () => open(rest))] : [];
+  if (selection.length === 0 || mode() !== "sheet") return [...seen, ...more];
+  const { first, headings } = underHeadings(seen);
+  return [...first, ...headings.map((h) => behind(h.words, () => open(h.verbs))), ...more];
 }
 
 /** A press of the right button that moves is no click. */
@@ -144,7 +153,7 @@ const inSet = (e: MouseEvent) => (e.target as HTMLElement).closest("[data-testid
 /** A menu where one points: right click, long press, or the menu key. */
 export function useVerbMenu() {
   const [at, setAt] = useState<{ left: number; top: number } | null>(null);
-  const [all, setAll] = useState(false);
+  const [opened, setOpened] = useState<Verb[] | null>(null);
   const down = useRef({ x: 0, y: 0 }); // no state: a press draws nothing anew
   const show = (e: MouseEvent, byKey: boolean) => {
     if (mode() === "sheet") {
@@ -159,7 +168,7 @@ export function useVerbMenu() {
         else if (!piece && !byKey) select([]);
       }
     }
-    setAll(false);
+    setOpened(null);
     setAt(byKey ? { left: innerWidth / 2, top: innerHeight / 2 } : { left: e.clientX, top: e.clientY });
   };
   const open = (e: MouseEvent) => {
@@ -170,12 +179,11 @@ export function useVerbMenu() {
     // there a press of the right button may be the beginning of a pan: it opens when it is let go
     if (byKey || byTouch || !inSet(e)) show(e, byKey);
   };
-  const more = () => {
-    setAll(true);
+  const behindIt = (verbs: Verb[]) => {
+    setOpened(verbs);
     setAt(at);
   };
-  const { likely, rest } = at ? here(more) : { likely: [], rest: [] };
-  const verbs = all ? rest : likely;
+  const verbs = at ? (opened ?? here(behindIt)) : [];
   return {
     menu: <VerbItems verbs={verbs} at={at} onClose={() => setAt(null)} />,
     handlers: {

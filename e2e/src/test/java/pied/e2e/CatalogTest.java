@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.MouseButton;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -106,5 +107,50 @@ class CatalogTest extends OnTheSheet {
         .containsText("in steps of 0.50 m wide; it is 2.50");
     sheet.reads("Width", "2.50");
     assertThat(pied.piece(room, "truss").at("/size/width").asDouble()).isEqualTo(2.5);
+  }
+
+  /** How many pieces of the room are of an article. */
+  private long of(String article) {
+    long n = 0;
+    for (JsonNode p : pied.space(room).get("pieces")) {
+      n += p.get("article").asText().equals(article) ? 1 : 0;
+    }
+    return n;
+  }
+
+  @Test
+  void oneOfARowAndThenTwoAreExchangedForWhatIsClickedInTheCatalog() {
+    room = pied.newRoom("Exchanged");
+    pied.place(room, "s", "stool", 0.6, 2);
+    pied.edit(room, "{'do':'row','pieces':['s'],'count':8,'pitch':0.65}");
+    sheet = Sheet.planOf(room);
+    click(0.6 + 2 * 0.65, 2);
+    assertThat(sheet.caption()).containsText("Stool 3");
+    sheet.page.keyboard().press(",");
+    assertThat(sheet.page.getByTestId("wanting")).containsText("Click a card");
+    sheet.page.keyboard().type("crate");
+    sheet.page.locator("[data-article=crate]").click();
+    Locator proposal = sheet.page.getByTestId("proposal");
+    assertThat(proposal).containsText("Exchange Stool 3 for Crate");
+    sheet.page.locator("[data-testid=proposal][data-ready]").waitFor();
+    assertThat(of("crate")).isZero(); // shown, not done
+    sheet.page.keyboard().press("Enter");
+    sheet.page.waitForCondition(() -> of("crate") == 1 && of("stool") == 7);
+    assertThat(sheet.caption()).containsText("Crate");
+    sheet.page.keyboard().press("Control+z");
+    sheet.page.waitForCondition(() -> of("stool") == 8);
+    // a right click on a card is for the card, and what is selected stays so
+    click(0.6, 2);
+    sheet.page.keyboard().down("Shift");
+    click(0.6 + 7 * 0.65, 2);
+    sheet.page.keyboard().up("Shift");
+    sheet
+        .page
+        .locator("[data-article=crate]")
+        .click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+    sheet.page.getByRole(AriaRole.MENUITEM, named("Put it in the place of the 2 selected")).click();
+    sheet.page.locator("[data-testid=proposal][data-ready]").waitFor();
+    sheet.page.keyboard().press("Enter");
+    sheet.page.waitForCondition(() -> of("crate") == 2 && of("stool") == 6);
   }
 }

@@ -13,6 +13,8 @@ import pied.core.solid.Vec;
 import pied.core.space.Filing;
 import pied.core.space.Group;
 import pied.core.space.Layer;
+import pied.core.space.Positions;
+import pied.core.space.Positions.Direction;
 import pied.core.space.Space;
 import pied.core.space.Twin;
 import pied.core.tool.group.Dissolve;
@@ -113,16 +115,23 @@ final class KeepingCaption {
     Vec from = line.at().minus(space.shell().datum());
     if (line.turned()) {
       writer.text(" about the point ");
-      writer.length(from.x(), "Point of the twins, across", "off", move).text(", ");
-      writer.length(from.z(), "Point of the twins, deep", "deep", move);
+      beside(Direction.across, from.x(), "Point of the twins, across", "off", move).text(", ");
+      beside(Direction.deep, from.z(), "Point of the twins, deep", "deep", move);
     } else {
       boolean across = Math.abs(line.reading().x()) > Math.abs(line.reading().z());
       writer.text(" about a line ");
-      writer
-          .length(from.dot(line.reading()), "Line of the twins", "off", move)
-          .text(across ? " across" : " deep");
+      Direction d = across ? Direction.across : Direction.deep;
+      beside(d, from.dot(line.reading()), "Line of the twins", "off", move);
+      writer.text(space.shell().stage() != null ? "" : across ? " across" : " deep");
     }
     writer.text(" ").action("part them", new PartTwins(List.of(p.id())));
+  }
+
+  /** A position from the datum to be read and typed; on a stage with its word. */
+  private Writer beside(Direction d, double from, String label, String slot, Edit edit) {
+    boolean stage = space.shell().stage() != null;
+    writer.length(stage ? Math.abs(from) : from, label, slot, edit);
+    return stage ? writer.text(" " + Positions.side(d, from)) : writer;
   }
 
   private static String many(List<Piece> some, List<Piece> of) {

@@ -52,6 +52,23 @@ public final class Places {
         z == from.z() ? now.z() : read.z());
   }
 
+  /**
+   * What a number that was typed beside a word means: on a stage it has no sign, and is on the side
+   * that the word names.
+   *
+   * @param now the position there is, from the datum, metres
+   */
+  public static double beside(
+      Direction d, @Nullable Amount typed, double now, LengthUnit unit, Shell shell) {
+    if (typed == null) {
+      return now;
+    }
+    int sign = shell.stage() != null && now < 0 ? -1 : 1;
+    return typed.text() == null
+        ? typed.number()
+        : Positions.typed(d, typed.text(), sign, now, unit, shell);
+  }
+
   private static double along(
       Direction d, @Nullable Amount to, int sign, double from, LengthUnit unit, Shell shell) {
     if (to == null) {

@@ -8,14 +8,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import pied.core.Nullable;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.schedule.Schedule;
+import pied.core.solid.Vec;
 import pied.core.space.Group;
 import pied.core.space.Layer;
+import pied.core.space.Positions;
+import pied.core.space.Positions.Direction;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 
@@ -72,16 +76,15 @@ public final class ScheduleCsv {
 
   private void pieces(Space space) {
     String u = " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
+    boolean stage = space.shell().stage() != null;
+    List<String> places =
+        stage
+            ? List.of("From the centre line" + u, "Side", "From the setting line" + u, "Way")
+            : List.of("Across" + u, "Deep" + u);
     line(
+        List.of("Name", "Article", "Kind", "Width" + u, "Depth" + u, "Height" + u),
+        places,
         List.of(
-            "Name",
-            "Article",
-            "Kind",
-            "Width" + u,
-            "Depth" + u,
-            "Height" + u,
-            "Across" + u,
-            "Deep" + u,
             "Underside" + u,
             "Top" + u,
             "Facing (°)",
@@ -111,9 +114,9 @@ public final class ScheduleCsv {
             text(r.kind()),
             length(p.size().width()),
             length(p.size().depth()),
-            length(p.size().height()),
-            length(r.from().x()),
-            length(r.from().z()),
+            length(p.size().height())),
+        place(space, r.from()),
+        List.of(
             length(space.shapes().low(p) - datum),
             length(space.shapes().high(p) - datum),
             number(r.turn(), 2),
@@ -126,6 +129,18 @@ public final class ScheduleCsv {
             text(r.supplier()),
             text(r.remark()),
             text(r.note())));
+  }
+
+  /** Where it is from the datum; on a stage in its words and without signs. */
+  private List<String> place(Space space, Vec from) {
+    if (space.shell().stage() == null) {
+      return List.of(length(from.x()), length(from.z()));
+    }
+    return List.of(
+        length(Math.abs(from.x())),
+        Positions.side(Direction.across, from.x()),
+        length(Math.abs(from.z())),
+        Positions.side(Direction.deep, from.z()));
   }
 
   /** Pieces of the same article, size and finish are one line. */
@@ -175,6 +190,11 @@ public final class ScheduleCsv {
 
   private void line(List<String> cells) {
     rows.add(cells);
+  }
+
+  /** A line with where it is between what is before and behind that. */
+  private void line(List<String> before, List<String> place, List<String> behind) {
+    line(Stream.of(before, place, behind).flatMap(List::stream).toList());
   }
 
   /** With what formulas begin, also in full width, as keyboards of East Asia write them. */

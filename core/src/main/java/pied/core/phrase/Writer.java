@@ -94,7 +94,7 @@ public final class Writer {
               p.z(), Direction.deep, "Deep from the datum, to the middle", slot + ".z", edit)
           .text(" deep");
     }
-    String side = p.x() < 0 ? "stage right" : "stage left";
+    String side = Positions.side(Direction.across, p.x());
     position(
             Math.abs(p.x()),
             Direction.across,
@@ -102,7 +102,7 @@ public final class Writer {
             slot + (p.x() < 0 ? ".stageRight" : ".stageLeft"),
             edit)
         .text(" " + side + ", ");
-    String way = p.z() > 0 ? "downstage" : "upstage";
+    String way = Positions.side(Direction.deep, p.z());
     return position(
             Math.abs(p.z()),
             Direction.deep,

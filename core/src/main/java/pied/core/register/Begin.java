@@ -6,6 +6,7 @@ import pied.core.edit.Edit;
 import pied.core.point.Pointed;
 import pied.core.space.Space;
 import pied.core.tool.Beginning;
+import pied.core.tool.exchange.ExchangeTool;
 import pied.core.tool.lineup.LineUpTool;
 import pied.core.tool.ring.RingTool;
 import pied.core.tool.row.RowTool;
@@ -24,7 +25,8 @@ public enum Begin {
   trail(TrailTool::begin),
   ring(RingTool::begin),
   scatter(ScatterTool::begin),
-  twin(TwinTool::begin);
+  twin(TwinTool::begin),
+  exchange(ExchangeTool::begin);
 
   private final Beginning beginning;
 

@@ -5,6 +5,7 @@ import java.util.List;
 import pied.core.edit.Edit;
 import pied.core.tool.Tool;
 import pied.core.tool.beside.BesideTool;
+import pied.core.tool.exchange.ExchangeTool;
 import pied.core.tool.group.GroupTool;
 import pied.core.tool.keep.KeepTool;
 import pied.core.tool.layer.LayerTool;
@@ -37,6 +38,7 @@ public final class Tools {
           new BesideTool(),
           new MoveTool(),
           new KeepTool(),
+          new ExchangeTool(),
           new SizeTool(),
           new RowTool(),
           new RingTool(),

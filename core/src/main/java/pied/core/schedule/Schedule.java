@@ -14,6 +14,7 @@ import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
+import pied.core.space.Positions;
 import pied.core.space.Space;
 import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
@@ -107,7 +108,7 @@ public final class Schedule {
         size,
         p.size(),
         note(p),
-        unit.fine(from.x()) + ", " + unit.fine(from.z()) + ", " + unit.fine(from.y()),
+        Positions.words(space.shell(), from, unit),
         from,
         Angle.text(p.turn()),
         p.turn(),

@@ -25,6 +25,33 @@ public final class Positions {
 
   private Positions() {}
 
+  /** The word of a stage for the side of the datum on which a position is. */
+  public static String side(Direction d, double from) {
+    return d == Direction.across
+        ? from < 0 ? "stage right" : "stage left"
+        : from > 0 ? "downstage" : "upstage";
+  }
+
+  /**
+   * A position from the datum as it is read: on a stage with its word and never with a sign.
+   *
+   * @param from metres
+   */
+  public static String words(Shell shell, Direction d, double from, LengthUnit unit) {
+    return shell.stage() == null
+        ? unit.fine(from)
+        : unit.fine(Math.abs(from)) + " " + side(d, from);
+  }
+
+  /** A place from the datum as it is read: across, deep and high. */
+  public static String words(Shell shell, Vec from, LengthUnit unit) {
+    return String.join(
+        ", ",
+        words(shell, Direction.across, from.x(), unit),
+        words(shell, Direction.deep, from.z(), unit),
+        unit.fine(from.y()) + (shell.stage() == null ? "" : " high"));
+  }
+
   /**
    * A position that was typed where it is shown: on a stage without a sign, with a word beside it.
    *

@@ -103,6 +103,7 @@ class EveryEditTest {
           "{'do':'mirror','pieces':['c']}",
           "{'do':'rename','piece':'s','name':'The stool'}",
           "{'do':'recolour','pieces':['c'],'part':'fronts','colour':'#102030'}",
+          "{'do':'exchange','pieces':['t','s'],'article':'crate'}",
           "{'do':'copy','pieces':['t','s']}",
           "{'do':'copy','pieces':['g']}",
           "{'do':'copyOnto','pieces':['u'],'onto':['c']}",

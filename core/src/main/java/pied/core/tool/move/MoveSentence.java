@@ -80,6 +80,10 @@ final class MoveSentence implements Sentence<MoveTo> {
     if (by == null) {
       throw r.unread();
     }
+    PlanPoint staged = Points.way(r, by);
+    if (staged != null) {
+      return new MoveBy(n.selected(), new Place3(staged.x(), null, staged.z()));
+    }
     Amount back = Amount.of(-by.number());
     Place3 way =
         r.is("to the left")

@@ -26,10 +26,8 @@ import pied.core.space.Space;
 import pied.core.units.Message;
 import pied.core.units.Refusal;
 
-/**
- * Gives pieces on the bench other sizes: what the article allows, what holds, what stands on it.
- */
-final class Fitting {
+/** Gives pieces other forms: what the article allows, what holds, what stands on it. */
+public final class Fitting {
   private Fitting() {}
 
   /**
@@ -94,6 +92,11 @@ final class Fitting {
     }
   }
 
+  /** Gives a piece a form, where the sides hold that do so unless it is said. */
+  public static void give(EditSession session, Piece p, Form next) {
+    give(session, p, next, Hold.ANY);
+  }
+
   /**
    * Gives a piece a form. What holds stays where it is; what it carries comes to rest on it again.
    */
@@ -130,15 +133,23 @@ final class Fitting {
     Mounting mounting = space.article(p).mounting();
     boolean wall = mounting == Mounting.WALL;
     int upright =
-        mounting == Mounting.HANGS
-            ? 1
-            : wall && !Double.isNaN(space.article(p).usualMiddle()) ? 0 : -1;
+        p.attached()
+            ? lower(space, p, next)
+            : mounting == Mounting.HANGS
+                ? 1
+                : wall && !Double.isNaN(space.article(p).usualMiddle()) ? 0 : -1;
     boolean wider = next.width() != p.size().width();
     boolean deeper = next.depth() != p.size().depth();
     return new Hold(
         wider ? touching(space, p, Side.left, Side.right) : 0,
         upright,
         wall ? -1 : deeper ? touching(space, p, Side.back, Side.front) : 0);
+  }
+
+  /** Of what is attached by its underside or its top, that. */
+  private static int lower(Space space, Piece p, Size next) {
+    int side = next.height() == p.size().height() ? 0 : touching(space, p, Side.under, Side.top);
+    return side == 0 ? -1 : side;
   }
 
   private static int touching(Space space, Piece p, Side low, Side high) {

@@ -7,7 +7,9 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Paired;
+import pied.core.edit.Places;
 import pied.core.solid.Vec;
+import pied.core.space.Positions.Direction;
 import pied.core.space.Twin;
 import pied.core.units.Refusal;
 
@@ -46,8 +48,8 @@ public record MoveTwins(
     Vec datum = session.space().shell().datum();
     Vec from = old.at().minus(datum);
     if (old.turned()) {
-      double x = off == null ? from.x() : session.length(off, from.x());
-      double z = deep == null ? from.z() : session.length(deep, from.z());
+      double x = read(session, Direction.across, off, from.x());
+      double z = read(session, Direction.deep, deep, from.z());
       return old.withAt(new Vec(datum.x() + x, 0, datum.z() + z));
     }
     if (at != null) {
@@ -56,6 +58,12 @@ public record MoveTwins(
           old.turned() ? p : old.at().along(old.reading(), p.minus(old.at()).dot(old.reading())));
     }
     double now = from.dot(old.reading());
-    return old.withAt(old.at().along(old.reading(), session.length(off, now) - now));
+    boolean across = Math.abs(old.reading().x()) > Math.abs(old.reading().z());
+    double next = read(session, across ? Direction.across : Direction.deep, off, now);
+    return old.withAt(old.at().along(old.reading(), next - now));
+  }
+
+  private static double read(EditSession session, Direction d, @Nullable Amount typed, double now) {
+    return Places.beside(d, typed, now, session.unit(), session.space().shell());
   }
 }

@@ -1,0 +1,2 @@
+/** Another article in the place of one. */
+package pied.core.tool.exchange;
