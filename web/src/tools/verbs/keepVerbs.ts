@@ -56,7 +56,7 @@ export const KEEP_VERBS: Verb[] = [
   {
     word: "Exchange for…",
     mode: "sheet",
-    keys: [","],
+    keys: ["Shift+Z"],
     help: "Put another article in its place, which is clicked in the catalog; it stays where it is and as it is kept.",
     applies: pieces,
     does: () => {

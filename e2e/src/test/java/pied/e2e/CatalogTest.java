@@ -125,8 +125,11 @@ class CatalogTest extends OnTheSheet {
     pied.edit(room, "{'do':'row','pieces':['s'],'count':8,'pitch':0.65}");
     sheet = Sheet.planOf(room);
     click(0.6 + 2 * 0.65, 2);
+    assertThat(sheet.caption()).containsText("a group of 8 pieces");
+    sheet.page.keyboard().press("Shift+O"); // one of them
+    click(0.6 + 2 * 0.65, 2);
     assertThat(sheet.caption()).containsText("Stool 3");
-    sheet.page.keyboard().press(",");
+    sheet.page.keyboard().press("Shift+Z");
     assertThat(sheet.page.getByTestId("wanting")).containsText("Click a card");
     sheet.page.keyboard().type("crate");
     sheet.page.locator("[data-article=crate]").click();
@@ -140,7 +143,7 @@ class CatalogTest extends OnTheSheet {
     sheet.page.keyboard().press("Control+z");
     sheet.page.waitForCondition(() -> of("stool") == 8);
     // a right click on a card is for the card, and what is selected stays so
-    click(0.6, 2);
+    click(0.6 + 6 * 0.65, 2);
     sheet.page.keyboard().down("Shift");
     click(0.6 + 7 * 0.65, 2);
     sheet.page.keyboard().up("Shift");

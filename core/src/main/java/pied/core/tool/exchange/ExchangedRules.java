@@ -1,9 +1,12 @@
 package pied.core.tool.exchange;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import pied.core.Names;
 import pied.core.catalog.Article;
 import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
@@ -54,8 +57,16 @@ final class ExchangedRules {
     Repetition r = g.repeats();
     List<Sample> mix = r.mix().stream().map(s -> exchanged(s, models, next)).toList();
     session.rules(g.id());
-    session.file(session.filing().with(g.withRepeats(r.withMix(mix))));
+    Set<String> usual = new HashSet<>();
+    models.keySet().forEach(id -> usual.add(called(session, id, r)));
+    String name = usual.contains(Names.bare(g.name())) ? called(session, next.id(), r) : g.name();
+    session.file(session.filing().with(g.withRepeats(r.withMix(mix)).withName(name)));
     Repeating.of(session, null, g.id(), null).lay(r.rule(), false);
+  }
+
+  /** How a repetition of an article is called where nobody has called it otherwise. */
+  private static String called(EditSession session, String article, Repetition r) {
+    return session.space().shapes().catalog().article(article).name() + " " + r.rule().called();
   }
 
   private static Sample exchanged(Sample s, Map<String, Piece> models, Article next) {

@@ -204,6 +204,7 @@ class ExchangeTest {
     exchange("crate", row.id());
     assertThat(room.space.members(row.id())).hasSize(8).allMatch(id -> crate(id));
     assertThat(room.space.members(row.id())).noneMatch(id -> room.piece(id).keeping().slot().own());
+    assertThat(room.only().name()).isEqualTo("Crate row");
     RowRule rule = (RowRule) room.only().repeats().rule();
     assertThat(rule.apart().by()).isEqualTo(0.65);
     room.json("{'do':'row','group':'" + row.id() + "','count':9}");
