@@ -56,6 +56,8 @@ export interface Mirror {
   step: (way: "undo" | "redo", how?: OfferStep) => Promise<void>;
   /** To where all up to a thing that was done stand, and none after it. */
   goBackTo: (deed: number) => Promise<void>;
+  /** One thing that was done is taken out alone, or put back; what came after it stays. */
+  turnAlone: (deed: number) => Promise<void>;
 }
 
 /** All that one sheet knows: the space, what is picked, what is in hand, how one looks at it. */
@@ -189,6 +191,9 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
     },
     async goBackTo(to) {
       if (await send({ ...stamped(), to })) set({ notice: null });
+    },
+    async turnAlone(to) {
+      if (await send({ ...stamped(), to, alone: true })) set({ notice: null });
     },
   };
 };

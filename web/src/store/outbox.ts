@@ -12,7 +12,7 @@ export interface OfEdits {
 export type Letter = { id: string; unit: string; layer?: string; by: By } & (
   | ({ edits: Edit[]; step?: undefined; to?: undefined } & OfEdits)
   | { step: "undo" | "redo"; how?: OfferStep; edits?: undefined; to?: undefined }
-  | { to: number; edits?: undefined; step?: undefined }
+  | { to: number; alone?: boolean; edits?: undefined; step?: undefined }
 );
 
 /**
@@ -136,6 +136,6 @@ export class Outbox {
     if (letter.edits) return api.edit(this.space, letter);
     const { id, by } = letter;
     if (letter.step) return api[letter.step](this.space, { id, by, how: letter.how });
-    return api.go(this.space, { id, by, to: letter.to });
+    return api.go(this.space, { id, by, to: letter.to, alone: letter.alone });
   }
 }

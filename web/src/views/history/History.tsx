@@ -45,7 +45,7 @@ export function History() {
 function Deeds() {
   const space = useSheet((s) => s.space)!;
   const unit = useSheet((s) => s.unit);
-  const { goBackTo } = useSheet.getState();
+  const { goBackTo, turnAlone } = useSheet.getState();
   const [name, setName] = useState(myName);
   const found = useInfiniteQuery({
     queryKey: ["history", space.id, space.revision, unit],
@@ -57,7 +57,7 @@ function Deeds() {
   const deeds = found.data?.pages.flatMap((p) => p.deeds) ?? [];
   const last = deeds.find((d) => d.stands);
   return (
-    <Box data-testid="history" sx={{ width: 420, maxHeight: 560, display: "flex", flexDirection: "column" }}>
+    <Box data-testid="history" sx={{ width: 500, maxHeight: 560, display: "flex", flexDirection: "column" }}>
       <Box
         sx={{
           display: "flex",
@@ -92,7 +92,13 @@ function Deeds() {
         sx={{ m: 0, p: 0, overflowY: "auto", listStyle: "none" }}
       >
         {deeds.map((d) => (
-          <Line key={d.n} deed={d} now={d === last} go={() => void goBackTo(d.n)} />
+          <Line
+            key={d.n}
+            deed={d}
+            now={d === last}
+            go={() => void goBackTo(d.n)}
+            turn={() => void turnAlone(d.n)}
+          />
         ))}
         {found.isSuccess && deeds.length === 0 && (
           <Typography component="li" variant="body2" color="text.secondary" sx={{ p: 1.5 }}>
@@ -122,11 +128,14 @@ function Deeds() {
   );
 }
 
-function Line({ deed, now, go }: { deed: Deed; now: boolean; go: () => void }) {
+function Line({ deed, now, go, turn }: { deed: Deed; now: boolean; go: () => void; turn: () => void }) {
   const mine = deed.window === WINDOW;
   const who = deed.who || (mine ? "this window" : deed.window ? "another window" : "");
   return (
-    <li>
+    <Box
+      component="li"
+      sx={{ display: "flex", "&:hover .turn, &:focus-within .turn": { color: "primary.main" } }}
+    >
       <ButtonBase
         aria-current={now || undefined}
         disabled={now}
@@ -152,7 +161,20 @@ function Line({ deed, now, go }: { deed: Deed; now: boolean; go: () => void }) {
           {time(deed.at)}
         </Box>
       </ButtonBase>
-    </li>
+      <ButtonBase
+        className="turn"
+        aria-label={`${deed.stands ? "Take out" : "Put back"}: ${deed.words}`}
+        title={
+          deed.stands
+            ? "Takes this one thing out and leaves what came after it, where that has nothing to do with it"
+            : "Does this one thing again"
+        }
+        onClick={turn}
+        sx={{ flex: "none", width: 72, fontSize: 12, color: "text.secondary" }}
+      >
+        {deed.stands ? "take out" : "put back"}
+      </ButtonBase>
+    </Box>
   );
 }
 

@@ -113,7 +113,11 @@ export function Schedule({ wide = false }: { wide?: boolean }) {
   useEffect(() => {
     turn.current = turnOver;
   }, [turnOver]);
-  const columns = useMemo(() => columnsOf(wide, (id) => turn.current(id), filing), [wide, filing]);
+  const stage = useSheet((s) => s.space?.shell.stage !== undefined && s.space.shell.stage !== null);
+  const columns = useMemo(
+    () => columnsOf(wide, (id) => turn.current(id), filing, stage),
+    [wide, filing, stage],
+  );
   const take = (line: Line, e: MouseEvent) => {
     if (e.shiftKey) select(between(lines, last.current, line.id));
     else if (line.pieces.length === 1) pickAlone(line.id, e);

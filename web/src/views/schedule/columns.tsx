@@ -44,6 +44,7 @@ export function columnsOf(
   wide: boolean,
   turnOver: (id: string) => void,
   filing: FilingView,
+  stage: boolean,
 ): GridColDef<Line>[] {
   const name: GridColDef<Line> = {
     field: "words",
@@ -89,7 +90,13 @@ export function columnsOf(
     name,
     { ...text("article", "Article", 125, (r) => r.articleName) },
     text("size", "Width × depth × height", 155, sizeOf, true),
-    text("place", "Across, deep, high", 125, (r) => r.place),
+    // a stage is spoken of in words, which take more room
+    text(
+      "place",
+      stage ? "From centre and setting line" : "Across, deep, high",
+      stage ? 250 : 125,
+      (r) => r.place,
+    ),
     text("facing", "Facing", 58, (r) => r.facing),
     text("finish", "Finish", 95, (r) => r.finish),
     text("layer", "Layer", 85, (r) => layers.get(r.layer) ?? ""),

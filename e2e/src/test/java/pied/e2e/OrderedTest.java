@@ -395,6 +395,14 @@ class OrderedTest extends Counting {
       becomes(() -> turn("a") == 0 && turn("b") == 0);
       history.getByText("Turned Stool by 10°").click();
       becomes(() -> turn("a") == 55 && turn("b") == 45);
+      // one out of the middle, and back; what others went on with is refused with the reason
+      history.getByLabel("Take out: Turned Stool 2 by 45°").click();
+      becomes(() -> turn("b") == 0 && turn("a") == 55);
+      history.getByLabel("Put back: Turned Stool 2 by 45°").click();
+      becomes(() -> turn("b") == 45);
+      history.getByLabel("Take out: Turned Stool by 45°").first().click();
+      assertThat(sheet.page.getByTestId("notice"))
+          .containsText("Stool was changed since: “Turned Stool by 10°”");
     } finally {
       other.close();
     }

@@ -168,13 +168,15 @@ public final class InWords {
 
   // ---- pieces
 
-  /** Without what came along on others of them. */
+  /** The one on which all the others of them came along; all of them where there is none. */
   private static List<Piece> leading(List<Piece> all) {
     Set<String> ids = new HashSet<>();
     all.forEach(p -> ids.add(p.id()));
-    return all.stream()
-        .filter(p -> p.on().kind() != On.OnKind.piece || !ids.contains(p.on().id()))
-        .toList();
+    List<Piece> own =
+        all.stream()
+            .filter(p -> p.on().kind() != On.OnKind.piece || !ids.contains(p.on().id()))
+            .toList();
+    return own.size() == 1 ? own : all; // who reads a number means all of them
   }
 
   private static String what(List<Piece> some) {
@@ -235,6 +237,7 @@ public final class InWords {
   /** What says most first. */
   private static final List<WordedKind> KINDS =
       List.of(
+          new WordedKind(false, (a, b) -> !a.article().equals(b.article()), InWords::exchanged),
           new WordedKind(true, (a, b) -> !a.size().sameAs(b.size()), InWords::sized),
           new WordedKind(
               true,
@@ -279,6 +282,14 @@ public final class InWords {
               false,
               (a, b) -> a.attached() != b.attached() || !a.on().equals(b.on()),
               InWords::attached));
+
+  private Message exchanged(List<OfPiece> all) {
+    String next = common(all, d -> is(d).article());
+    String were = what(all.stream().map(this::was).toList());
+    return next == null
+        ? Message.of("Exchanged {}", were)
+        : Message.of("Exchanged {} for {}", were, after.shapes().catalog().article(next).name());
+  }
 
   private Message sized(List<OfPiece> all) {
     Size s = common(all, d -> is(d).size());

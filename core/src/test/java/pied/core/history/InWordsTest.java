@@ -43,6 +43,8 @@ class InWordsTest {
         "{'do':'moveBy','pieces':['s','s2'],'by':{'z':0.5,'x':0.1}} |"
             + " Moved 2 × Stool 0.50 m to the front, 0.10 m to the right",
         "{'do':'moveBy','pieces':['u'],'by':{'y':0.25}} | Moved Cup and saucer 0.25 m up",
+        "{'do':'moveBy','pieces':['s','t'],'by':{'z':0.2}} | Moved 3 pieces 0.20 m to the front",
+        "{'do':'exchange','pieces':['s','s2'],'article':'crate'} | Exchanged 2 × Stool for Crate",
         "{'do':'turn','pieces':['s'],'by':-45} | Turned Stool by -45°",
         "{'do':'turn','pieces':['t','u'],'to':270} | Turned Round café table by -90°",
         "{'do':'size','pieces':['s'],'size':{'height':0.5}} | Sized Stool to 0.36 × 0.36 × 0.50 m",

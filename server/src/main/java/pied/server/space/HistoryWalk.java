@@ -10,6 +10,7 @@ import pied.core.Nullable;
 import pied.core.edit.Change;
 import pied.core.edit.Declined;
 import pied.core.edit.Offer;
+import pied.core.history.Alone;
 import pied.core.history.InWords;
 import pied.core.history.Rebase;
 import pied.core.space.Difference.OfPiece;
@@ -20,6 +21,9 @@ import pied.server.space.SpaceWire.By;
 
 /** A way through the history of a space: what it goes over, and what comes of it. */
 final class HistoryWalk {
+  /** So many steps are looked through for what has to do with one before them. */
+  private static final int MOST_BETWEEN = 5_000;
+
   private final SpaceHistory head;
   private final BiFunction<SpaceHistory, Long, Change> changes;
   private final @Nullable By by;
@@ -119,6 +123,27 @@ final class HistoryWalk {
     if (over.isEmpty()) {
       throw new Refusal("The space is as it was then.");
     }
+    return taken();
+  }
+
+  /**
+   * Over one change alone, which is taken out if it stands, and else done again.
+   *
+   * @throws Refusal if something that came after it has to do with the same
+   */
+  OpenSpace.Step alone(long key) {
+    Boolean stands = head.stands(key);
+    if (stands == null) {
+      throw new Refusal("There is no such step in the history of this space.");
+    }
+    List<Long> after = head.done().stream().filter(k -> k > key).toList();
+    if (after.size() > MOST_BETWEEN) {
+      throw new Refusal(
+          "More than {} steps came after it; it cannot be told whether they have to do with it.",
+          MOST_BETWEEN);
+    }
+    Iterable<Change> later = () -> after.stream().map(k -> changes.apply(head, k)).iterator();
+    go(key, new Alone(space, changes.apply(head, key), stands, later).made());
     return taken();
   }
 

@@ -262,8 +262,10 @@ public final class SpaceWire {
    * A way to another point of the history.
    *
    * @param to number of the last thing that shall stand; 0 for none
+   * @param alone true: only that one thing is taken out, or done again, and all others stay
    */
-  public record GoRequest(@Nullable String id, @Nullable By by, @Nullable Long to) {}
+  public record GoRequest(
+      @Nullable String id, @Nullable By by, @Nullable Long to, @Nullable Boolean alone) {}
 
   /**
    * Something that was done.

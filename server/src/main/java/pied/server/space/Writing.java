@@ -189,7 +189,8 @@ final class Writing {
       throw new Refusal("Say to which step of the history; 0 is where it begins.");
     }
     long key = StepRow.key(open.apply(id).no(), r.to());
-    return walked(id, r.id(), by, null, way -> way.to(key));
+    boolean alone = Boolean.TRUE.equals(r.alone());
+    return walked(id, r.id(), by, null, way -> alone ? way.alone(key) : way.to(key));
   }
 
   /** A way through the history of a space, and of others where an act was in those, too. */

@@ -194,7 +194,7 @@ class SpaceControllerTest {
     verify(store)
         .undo("room", new StepRequest(null, new By("w", "Anne"), Offer.OfferStep.undoPossible));
     http.perform(sent("/api/spaces/room/history/go", "{'to':3}")).andExpect(status().isOk());
-    verify(store).go("room", new GoRequest(null, null, 3L));
+    verify(store).go("room", new GoRequest(null, null, 3L, null));
   }
 
   // ---- what is meant

@@ -346,21 +346,48 @@ class SpaceStoreTest {
     assertThat(h.deeds()).extracting(Deed::who).containsExactly("Anne", "", "Anne");
     assertThat(h.deeds()).extracting(Deed::window).containsExactly("anne", "bert", "anne");
     long first = h.deeds().get(2).n();
-    store.go(room, new GoRequest("g1", BERT, first));
+    store.go(room, new GoRequest("g1", BERT, first, null));
     assertThat(pieces()).isEqualTo(one);
     assertThat(store.space(room).filing().layers()).hasSize(1);
     assertThat(store.history(room, 0, LengthUnit.M).deeds())
         .extracting(Deed::stands)
         .containsExactly(false, false, true);
-    assertThatThrownBy(() -> store.go(room, new GoRequest(null, BERT, first)))
+    assertThatThrownBy(() -> store.go(room, new GoRequest(null, BERT, first, null)))
         .hasMessage("The space is as it was then.");
     store.letGo(0); // as after a restart
-    store.go(room, new GoRequest(null, ANNE, h.deeds().get(0).n()));
+    store.go(room, new GoRequest(null, ANNE, h.deeds().get(0).n(), null));
     assertThat(pieces()).isEqualTo(three);
     assertThat(store.space(room).filing()).isEqualTo(seats);
-    store.go(room, new GoRequest(null, ANNE, 0L));
+    store.go(room, new GoRequest(null, ANNE, 0L, null));
     assertThat(pieces()).isEmpty();
     store.present((space, window) -> false);
+  }
+
+  @Test
+  void oneStepIsTakenOutOfTheMiddleAndPutBackWhereNothingLaterHasToDoWithIt() {
+    edit(null, put("a", 1, 1));
+    edit(null, turn("a", 30));
+    edit(null, put("b", 3, 1));
+    edit(null, turn("b", 10));
+    List<Piece> all = pieces();
+    long turned = store.history(room, 0, LengthUnit.M).deeds().get(2).n();
+    store.go(room, new GoRequest("alone", null, turned, true));
+    assertThat(store.space(room).piece("a").turn()).isZero();
+    assertThat(store.space(room).piece("b").turn()).isEqualTo(10);
+    assertThat(store.history(room, 0, LengthUnit.M).deeds())
+        .extracting(Deed::stands)
+        .containsExactly(true, true, false, true);
+    // asked for once more it was done already
+    store.go(room, new GoRequest("alone", null, turned, true));
+    assertThat(store.space(room).piece("a").turn()).isZero();
+    store.letGo(0); // as after a restart
+    store.go(room, new GoRequest(null, null, turned, true));
+    assertThat(pieces()).isEqualTo(all);
+    edit(null, turn("a", 5));
+    assertThatThrownBy(() -> store.go(room, new GoRequest(null, null, turned, true)))
+        .hasMessageContaining("Stool was changed since: “Turned Stool by 5°”");
+    assertThatThrownBy(() -> store.go(room, new GoRequest(null, null, 77L, true)))
+        .hasMessageContaining("no such step");
   }
 
   @Test
