@@ -20,6 +20,9 @@ import pied.core.units.LengthUnit;
 
 /** What is carried is held, in each of its directions, by what is nearest there. */
 final class Holding {
+  /** Nothing holds from farther away, however small all is drawn, metres. */
+  private static final double FARTHEST = 0.15;
+
   private final Space space;
   private final CarryAsk q;
   private final CarriedPieces load;
@@ -118,7 +121,8 @@ final class Holding {
   private Snaps snaps() {
     List<Piece> all = placed.apply(now.at());
     distances.at(all);
-    return new Snaps(space, all.get(all.size() - 1), load.own(), q.near(), unit, distances);
+    return new Snaps(
+        space, all.get(all.size() - 1), load.own(), Math.min(q.near(), FARTHEST), unit, distances);
   }
 
   /**

@@ -1,6 +1,8 @@
 package pied.core.piece;
 
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import pied.core.BoundedCache;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
@@ -14,8 +16,16 @@ public final class Shapes {
   /** Of the memory there is. */
   private static final double SHARE = 0.2;
 
+  /** Of so many forms it is remembered whether they are symmetric. */
+  private static final int KEPT = 2_000;
+
+  /** What is mirrored may differ by so much and look the same, metres. */
+  private static final double CELL = 0.008;
+
   private final Catalog catalog;
   private final Map<Form, Mesh> meshes = BoundedCache.room(SHARE, Mesh::bytes);
+
+  private final Map<Form, Boolean> symmetric = BoundedCache.latest(KEPT);
 
   public Shapes(Catalog catalog) {
     this.catalog = catalog;
@@ -52,6 +62,56 @@ public final class Shapes {
     }
     mesh.ready();
     return mesh;
+  }
+
+  /**
+   * Whether a form mirrored left to right is the same again to the eye: beside each corner of its
+   * mirrored mesh lies one of the same part, at most two cells of {@link #CELL} away. What is round
+   * may begin elsewhere, and sides may be cut into other triangles.
+   */
+  public boolean symmetric(Form form) {
+    Form plain = form.withMirrored(false);
+    Boolean known = symmetric.get(plain);
+    if (known == null) { // reckoned twice at worst; nobody waits for it meanwhile
+      known = symmetric(mesh(plain));
+      symmetric.put(plain, known);
+    }
+    return known;
+  }
+
+  private static boolean symmetric(Mesh mesh) {
+    Set<Corner> there = new HashSet<>();
+    for (int c = 0; c < mesh.corners().length; c++) {
+      there.add(Corner.of(mesh, c, 1));
+    }
+    for (int c = 0; c < mesh.corners().length; c++) {
+      if (!Corner.of(mesh, c, -1).isNear(there)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** The cell in which a corner of a triangle lies, and its part. */
+  private record Corner(int part, long x, long y, long z) {
+    static Corner of(Mesh mesh, int c, int side) {
+      Vec v = mesh.vertex(mesh.corners()[c]);
+      return new Corner(
+          mesh.partOf()[c / 3],
+          Math.round(side * v.x() / CELL),
+          Math.round(v.y() / CELL),
+          Math.round(v.z() / CELL));
+    }
+
+    boolean isNear(Set<Corner> there) {
+      for (int i = 0; i < 27; i++) {
+        Corner near = new Corner(part, x + i % 3 - 1, y + i / 3 % 3 - 1, z + i / 9 - 1);
+        if (there.contains(near)) {
+          return true;
+        }
+      }
+      return false;
+    }
   }
 
   /** The mesh of an article at a size, in its own frame. */

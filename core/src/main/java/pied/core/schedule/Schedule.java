@@ -97,17 +97,18 @@ public final class Schedule {
     Vec from = p.at().minus(space.shell().datum());
     String size = p.size().text(unit);
     String finish = finish(p, article);
+    String note = note(space, p);
     return new ScheduleRow(
         p.id(),
         p.name(),
         Names.bare(p.name()),
-        String.join("\n", p.article(), size, finish, note(p)),
+        String.join("\n", p.article(), size, finish, note),
         p.article(),
         article.name(),
         article.kind(),
         size,
         p.size(),
-        note(p),
+        note,
         Positions.words(space.shell(), from, unit),
         from,
         Angle.text(p.turn()),
@@ -138,12 +139,13 @@ public final class Schedule {
     return String.join(", ", others);
   }
 
-  private static String note(Piece p) {
+  /** What is unusual about it; mirrored is only what is another then. */
+  private static String note(Space space, Piece p) {
     List<String> notes = new ArrayList<>();
     if (p.form().stretched()) {
       notes.add("stretched");
     }
-    if (p.form().mirrored()) {
+    if (p.form().mirrored() && !space.shapes().symmetric(p.form())) {
       notes.add("mirrored");
     }
     return String.join(", ", notes);
