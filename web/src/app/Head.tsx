@@ -16,6 +16,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../api/client";
 import { openHandover } from "../tools/handover/handover";
+import { meaning } from "../views/fields/ownWords";
 import { History } from "../views/history/History";
 import { useSheet } from "../store/sheet";
 import type { EditUnion as Edit } from "../api/types.gen";
@@ -194,6 +195,7 @@ function Snags() {
         onClick={(e) => setAt(e.currentTarget)}
         sx={{ color: stale ? "text.secondary" : snags.length > 0 ? undefined : "success.dark" }}
         data-testid="snags"
+        title={meaning("snag")!}
       >
         {all === 0 ? "No snags" : all === 1 ? "1 snag" : all + " snags"}
       </Button>

@@ -18,6 +18,8 @@ import { BoxFigure } from "./BoxFigure";
 import { setHandling, useHandling } from "../../store/handling";
 import { selectMade } from "../../store/selecting";
 import { filled } from "../../api/filled";
+import { Hinted } from "../fields/Hinted";
+import { meaning } from "../fields/ownWords";
 import { reach } from "../fields/reach";
 import { useSheet } from "../../store/sheet";
 import { Swatch } from "../fields/Swatch";
@@ -90,6 +92,7 @@ function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first:
     case "action":
       return (
         <ButtonBase
+          title={meaning(phrase.text) ?? undefined}
           onClick={async () => {
             const changed = await useSheet.getState().edit([phrase.edit]);
             if (changed?.part) selectPart(changed.part);
@@ -131,7 +134,7 @@ function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first:
         <b>{phrase.text}</b>
       );
     default:
-      return <span>{phrase.text}</span>;
+      return <Hinted text={phrase.text} />;
   }
 }
 
@@ -173,7 +176,7 @@ function Others(props: { text: string; label: string; others: { text: string; ch
       <ButtonBase
         aria-label={`${props.label}: ${props.text}`}
         aria-haspopup="menu"
-        title={props.label}
+        title={[props.label, meaning(props.text)].filter(Boolean).join(". ")}
         onClick={(e) => setAt(e.currentTarget)}
         sx={CHOOSABLE}
       >

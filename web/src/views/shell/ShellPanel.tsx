@@ -9,6 +9,7 @@ import { useSheet } from "../../store/sheet";
 import type { Tool } from "../../store/inHand";
 import { openDrawing } from "../../store/drawingNames";
 import { PhraseLine } from "../caption/PhraseParts";
+import { meaning } from "../fields/ownWords";
 import { Sign } from "./signs";
 import { TOOL_WORDS } from "../../tools/verbs/tools";
 
@@ -118,6 +119,7 @@ function Small(props: { label: string; onClick: () => void; children: ReactNode 
   return (
     <ButtonBase
       aria-label={props.label}
+      title={typeof props.children === "string" ? (meaning(props.children) ?? undefined) : undefined}
       onClick={props.onClick}
       sx={{
         fontSize: 12,
