@@ -24,7 +24,8 @@ export interface InHand {
   /** Where the pointer was when it was picked up by a key: it moves by what that moves. */
   since: CarryAsk["since"] | null;
   copy: boolean;
-  turn: number;
+  /** By how much it was turned by hand; null as long as a new piece may turn to the wall it comes near. */
+  turn: number | null;
   keep: CarryKeep | null;
   against: Side | null;
   each: boolean;
@@ -96,7 +97,7 @@ function question(): CarryAsk | null {
     meet: hand.meet ?? undefined,
     against: hand.against ?? undefined,
     keep: hand.keep ?? undefined,
-    turn: hand.turn,
+    turn: hand.turn ?? undefined,
     typed: typed ?? undefined,
   };
 }
@@ -163,6 +164,9 @@ function reaches(answer: CarryResult): ReachView[] {
 
 // ---- what one does
 
+/** By how much it is turned: by hand, or as it has turned by itself. */
+const facing = (hand: InHand) => hand.turn ?? useCarry.getState().answer?.pieces.at(-1)?.turn ?? 0;
+
 function begin(hand: Partial<InHand>) {
   useCarry.setState({
     ...REST,
@@ -173,7 +177,7 @@ function begin(hand: Partial<InHand>) {
       picked: null,
       since: null,
       copy: false,
-      turn: 0,
+      turn: hand.article ? null : 0,
       keep: null,
       against: null,
       each: false,
@@ -245,7 +249,7 @@ export async function putDownCarry(more: boolean) {
   }
   if (hand.article) {
     if (placing) note(placing.article.id);
-    if (more) begin({ article: hand.article, turn: answer?.turn ?? hand.turn });
+    if (more) begin({ article: hand.article, turn: answer?.turn || hand.turn });
     else useSheet.getState().place(null);
     useSheet.getState().select(changed.made);
   } else if (hand.copy) {
@@ -261,9 +265,9 @@ useSheet.subscribe((s, before) => {
   if (!s.placing) {
     if (hand?.article) dropCarry();
   } else if (hand?.article === s.placing.article.id) {
-    change({ turn: s.placing.turn });
+    change({ turn: s.placing.turn || null });
   } else {
-    begin({ article: s.placing.article.id, turn: s.placing.turn });
+    begin({ article: s.placing.article.id, turn: s.placing.turn || null });
   }
 });
 
@@ -300,7 +304,7 @@ function keepTurn() {
 export function turnInHand(degrees: number) {
   keepTurn();
   const { hand } = useCarry.getState();
-  if (hand) change({ turn: (hand.turn + degrees + 360) % 360 });
+  if (hand) change({ turn: (facing(hand) + degrees + 360) % 360 });
 }
 
 /** On to the next number, to be typed, or back to the one before. */

@@ -143,10 +143,11 @@ class CatalogTest extends OnTheSheet {
     sheet.page.keyboard().press("Control+z");
     sheet.page.waitForCondition(() -> of("stool") == 8);
     // a right click on a card is for the card, and what is selected stays so
-    click(0.6 + 6 * 0.65, 2);
+    click(0.6 + 4 * 0.65, 2); // far from the other: its distances are written beside it
     sheet.page.keyboard().down("Shift");
     click(0.6 + 7 * 0.65, 2);
     sheet.page.keyboard().up("Shift");
+    assertThat(sheet.caption()).containsText("2 pieces");
     sheet
         .page
         .locator("[data-article=crate]")

@@ -28,6 +28,9 @@ final class Aiming {
    */
   private static final double LIFTED = 0.1;
 
+  /** What stands with its back to walls turns to one that is no farther behind it, metres. */
+  private static final double BACKED = 0.3;
+
   private final Space space;
   private final CarriedPieces load;
   private final CarryAsk q;
@@ -100,9 +103,32 @@ final class Aiming {
     return PartName.is(found.surface().body(), PartName.PartKind.floor);
   }
 
-  private Aimed stand(Footing start) {
-    AimedAt found = surface(start);
+  /**
+   * As long as nobody has turned it, a new piece that stands with its back to walls turns it to the
+   * wall that is near.
+   */
+  private Footing backed(Footing start, Vec at) {
+    if (q.turn() != null || !load.fresh() || !load.article().backsToWalls()) {
+      return start;
+    }
+    Spot spot = new Spot(at.x(), at.z());
+    Wall near = null;
+    double least = load.lead().size().depth() / 2 + BACKED;
+    for (Wall w : space.shell().faces()) {
+      double off = w.off(spot);
+      double along = w.station(spot);
+      if (off >= 0 && off < least && along >= 0 && along <= w.length()) {
+        near = w;
+        least = off;
+      }
+    }
+    return near == null ? start : start.turned(near.turn());
+  }
+
+  private Aimed stand(Footing as) {
+    AimedAt found = surface(as);
     Surfaces.Surface s = found.surface();
+    Footing start = backed(as, s.point());
     double y = s.point().y();
     if (staysHigh(found)) {
       Vec p = q.level() ? planePoint() : s.point();

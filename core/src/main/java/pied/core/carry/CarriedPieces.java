@@ -174,7 +174,7 @@ record CarriedPieces(
   double turned(CarryAsk q) {
     Entry entry = Entry.angle(q.typed().text());
     double start = lead.turn();
-    return q.against() != null ? entry.from(q.turn()) : entry.from(start + q.turn()) - start;
+    return q.against() != null ? entry.from(q.by()) : entry.from(start + q.by()) - start;
   }
 
   /** All of it, when the lead stands so. */

@@ -37,7 +37,8 @@ import pied.core.units.Refusal;
  *     mark, the edge or the face that is pointed at; null for not
  * @param against the side that goes flat onto the face that is pointed at; null for none
  * @param keep the one direction it is kept to; null for any
- * @param turn by which it is turned, degrees
+ * @param turn by which it is turned, degrees; null while nobody has turned it: a new piece that
+ *     stands with its back to walls turns to the wall that is near, then
  * @param typed a number that was typed; null for none
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -60,7 +61,7 @@ public record CarryAsk(
     @Nullable CarryMeet meet,
     @Nullable Side against,
     @Nullable CarryKeep keep,
-    double turn,
+    @Nullable Double turn,
     @Nullable CarryTyped typed) {
 
   /** Most pieces in one hand: as many as a space holds. */
@@ -80,6 +81,11 @@ public record CarryAsk(
         Validity.sight(ray.from(), ray.along());
       }
     }
+  }
+
+  /** By how much it is turned by hand, degrees. */
+  double by() {
+    return turn == null ? 0 : turn;
   }
 
   /** The same, picked up at a point. */
@@ -110,7 +116,7 @@ public record CarryAsk(
         null,
         null,
         null,
-        0,
+        0.0,
         null);
   }
 
@@ -174,21 +180,21 @@ public record CarryAsk(
   public static CarryAsk onPlan(List<String> pieces, Spot at, double near) {
     return new CarryAsk(
         pieces, null, null, null, false, null, null, at, null, false, 0, near, false, false, false,
-        null, null, null, 0, null);
+        null, null, null, null, null);
   }
 
   /** Pieces put onto one of the surfaces over a point of the plan, so many from the top. */
   public static CarryAsk onLevel(List<String> pieces, Spot at, int down) {
     return new CarryAsk(
         pieces, null, null, null, false, null, null, at, null, false, down, 0, false, false, false,
-        null, null, null, 0, null);
+        null, null, null, null, null);
   }
 
   /** Pieces carried in the plane of a level drawing, held by nothing. */
   public static CarryAsk level(List<String> pieces, CarrySight sight) {
     return new CarryAsk(
         pieces, null, null, null, false, null, null, null, sight, true, 0, 0, false, false, false,
-        null, null, null, 0, null);
+        null, null, null, null, null);
   }
 
   public CarryAsk {
@@ -208,7 +214,7 @@ public record CarryAsk(
     boolean lost =
         at != null && !Validity.near(at.at(0))
             || picked != null && !Validity.near(picked)
-            || !(Math.abs(turn) <= 1e5);
+            || turn != null && !(Math.abs(turn) <= 1e5);
     if (lost) {
       throw new Refusal("The pointer points nowhere.");
     }

@@ -46,7 +46,7 @@ final class CarryCourse {
     Piece lead = load.lead();
     turning = q.typed() != null && q.typed().slot().equals(Carrying.TURN);
     exactly = q.typed() != null && !turning;
-    by = turning ? load.turned(q) : q.turn();
+    by = turning ? load.turned(q) : q.by();
     now = new Footing(lead.stance().withTurn(lead.turn() + by), On.NOTHING);
     resting = load.resting(q.tops());
     aiming = new Aiming(space, load, q, unit, resting);

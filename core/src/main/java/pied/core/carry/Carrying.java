@@ -138,7 +138,7 @@ public final class Carrying {
 
   /** Turned by a typed angle, its mark stays where it is without that. */
   private void aboutItsMark() {
-    Footing before = c.now.turned(c.load.lead().turn() + c.q.turn());
+    Footing before = c.now.turned(c.load.lead().turn() + c.q.by());
     Vec grip = before.seen(c.load.grip()).minus(c.now.seen(c.load.grip()));
     Vec mark = before.seen(c.load.mark()).minus(c.now.seen(c.load.mark()));
     c.now = c.now.moved(CarryCourse.level(mark.minus(grip)));

@@ -59,6 +59,21 @@ public record Article(
   /** A ceiling as low as they are, from which what hangs is shown, metres. */
   private static final double OVERHEAD = 2.4;
 
+  /** What is wider is large, metres. */
+  private static final double LARGE = 0.5;
+
+  /** Kinds of what is large and stands with its back to a wall. */
+  private static final List<String> BACKED =
+      List.of(
+          "seating/sofas",
+          "beds/beds",
+          "storage/",
+          "desks/",
+          "kitchen/",
+          "bath/toilets",
+          "bath/basins",
+          "tables/side");
+
   /** What is thinner has no thickness one would order, metres. */
   private static final double FLAT = 0.002;
 
@@ -148,6 +163,14 @@ public record Article(
         && !standsOnTops()
         && carries
         && size.height() <= WALKED_OVER;
+  }
+
+  /** Whether it is large and stands with its back to a wall, as a bed or a wardrobe does. */
+  public boolean backsToWalls() {
+    return mounting == Mounting.STANDS
+        && !standsOnTops()
+        && size.width() > LARGE
+        && BACKED.stream().anyMatch(kind::startsWith);
   }
 
   /** Height of the underside above the floor when fixed to a wall at this height, metres. */

@@ -27,7 +27,7 @@ final class Asked {
   CarryAsk.CarryMeet meet;
   Side against;
   CarryKeep keep;
-  double turn;
+  Double turn = 0.0;
   CarryAsk.CarryTyped typed;
 
   Asked(List<String> pieces) {

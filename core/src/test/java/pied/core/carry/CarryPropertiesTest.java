@@ -82,7 +82,7 @@ class CarryPropertiesTest {
         null,
         null,
         null,
-        45 * r.nextInt(8),
+        45.0 * r.nextInt(8),
         null);
   }
 

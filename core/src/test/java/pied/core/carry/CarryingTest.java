@@ -285,7 +285,7 @@ class CarryingTest {
   void aTurnIsTypedAsItFacesAndDoesNotHoldItsPlace() {
     room.put("s", "sideboard", 3, 2, 90);
     Asked q = carry("s").to(4, 2).typed("turn", "30");
-    q.turn = 45;
+    q.turn = 45.0;
     CarryResult a = answer(q);
     assertThat(lead(a).turn()).isCloseTo(30, EXACT);
     assertThat(a.turn()).isCloseTo(-60, EXACT);
@@ -566,7 +566,7 @@ class CarryingTest {
             null,
             null,
             null,
-            0,
+            0.0,
             null);
     assertThat(Carrying.answer(tiny.space, q, LengthUnit.M).refused()).isEmpty();
     tiny.put("w", "wardrobe", 1, 0.5);
