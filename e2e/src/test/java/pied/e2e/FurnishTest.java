@@ -42,12 +42,15 @@ class FurnishTest {
     sheet.clickPlan(5.55, 5.9);
     sheet.reads("Width", "1.60");
     String board = pied.piece(room, "sideboard").get("id").asText();
-    sheet.reads("Turn, degrees", "0°");
+    // near wall C it turns its back to it
+    sheet.reads("Turn, degrees", "180°");
 
     sheet.type("Width", "1400 mm");
     sheet.reads("Width", "1.40");
     assertThat(pied.piece(room, "sideboard").at("/size/width").asDouble()).isCloseTo(1.4, EXACT);
 
+    sheet.type("Turn, degrees", "175");
+    sheet.reads("Turn, degrees", "175°");
     sheet.type("Turn, degrees", "180");
     sheet.reads("Turn, degrees", "180°");
     sheet.type("Distance behind it", "35cm");
@@ -77,14 +80,14 @@ class FurnishTest {
     assertThat(at(moved, "y")).isCloseTo(0.82, EXACT);
 
     JsonNode end = pied.space(room).get("pieces");
-    for (int i = 0; i < 6; i++) {
+    for (int i = 0; i < 7; i++) {
       sheet.button("Undo");
       sheet.saved();
     }
     sheet.page.waitForCondition(
         () -> pied.space(room).get("pieces").size() == before.get("pieces").size());
     assertThat(pied.space(room).get("pieces")).isEqualTo(before.get("pieces"));
-    for (int i = 0; i < 6; i++) {
+    for (int i = 0; i < 7; i++) {
       sheet.button("Redo");
       sheet.saved();
     }
