@@ -63,10 +63,9 @@ public final class Places {
     if (typed == null) {
       return now;
     }
-    int sign = shell.stage() != null && now < 0 ? -1 : 1;
     return typed.text() == null
         ? typed.number()
-        : Positions.typed(d, typed.text(), sign, now, unit, shell);
+        : Positions.typed(d, typed.text(), now, unit, shell);
   }
 
   private static double along(

@@ -1,6 +1,7 @@
 package pied.core.history;
 
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -70,21 +71,33 @@ public final class Alone {
 
   /** What would be elsewhere is to be carried there as it was then. */
   private void carriersStand(Set<String> own) {
-    for (OfPiece d : wanted.pieces().filter(Alone::moves).toList()) {
-      On on = d.piece() == null ? On.NOTHING : d.piece().on();
-      boolean piece = on.kind() == On.OnKind.piece;
-      if (piece && own.contains(on.id())) {
-        continue;
-      }
-      Change by =
-          piece
-              ? touching(c -> c.pieces().anyMatch(p -> p.id().equals(on.id()) && moves(p)))
-              : touching(c -> on(on, parts(c)));
-      if (by != null) {
-        String carrier = piece && !now.has(on.id()) ? "What carried it" : now.nameOf(on);
-        throw refusal("{} was changed since: “{}”", carrier, by);
+    Set<On> carriers =
+        wanted
+            .pieces()
+            .filter(d -> moves(d) && d.piece() != null)
+            .map(d -> d.piece().on())
+            .filter(on -> on.id() != null && !on.held())
+            .filter(on -> on.kind() != On.OnKind.piece || !own.contains(on.id()))
+            .collect(Collectors.toCollection(LinkedHashSet::new));
+    if (carriers.isEmpty()) {
+      return;
+    }
+    for (Change c : later) { // each is read from the store: once for all carriers
+      Set<PartName> parts = parts(c);
+      Set<String> moved = moved(c);
+      for (On on : carriers) {
+        boolean piece = on.kind() == On.OnKind.piece;
+        if (piece ? moved.contains(on.id()) : on(on, parts)) {
+          String carrier = piece && !now.has(on.id()) ? "What carried it" : now.nameOf(on);
+          throw refusal("{} was changed since: “{}”", carrier, c);
+        }
       }
     }
+  }
+
+  /** Ids of the pieces that are elsewhere or otherwise afterwards. */
+  private static Set<String> moved(Change change) {
+    return change.pieces().filter(Alone::moves).map(OfPiece::id).collect(Collectors.toSet());
   }
 
   /** Whether a piece is put in, taken out, or elsewhere or otherwise afterwards. */
@@ -125,8 +138,7 @@ public final class Alone {
    * otherwise, nor was in a group or on a layer that it has made.
    */
   private void nothingCameOntoIt(Set<String> own) {
-    Set<String> moved =
-        wanted.pieces().filter(Alone::moves).map(OfPiece::id).collect(Collectors.toSet());
+    Set<String> moved = moved(wanted);
     Set<PartName> parts = parts(wanted);
     Set<String> made = made(wanted);
     if (moved.isEmpty() && parts.isEmpty() && made.isEmpty()) {

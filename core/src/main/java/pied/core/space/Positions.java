@@ -60,10 +60,18 @@ public final class Positions {
    */
   public static double typed(Direction d, String text, Vec at, LengthUnit unit, Shell shell) {
     Vec p = at.minus(shell.datum());
-    double from = d == Direction.across ? p.x() : p.z();
-    int sign = shell.stage() != null && from < 0 ? -1 : 1;
     double datum = d == Direction.across ? shell.datum().x() : shell.datum().z();
-    return datum + typed(d, text, sign, from, unit, shell);
+    return datum + typed(d, text, d == Direction.across ? p.x() : p.z(), unit, shell);
+  }
+
+  /**
+   * The same from the datum.
+   *
+   * @param from the position there is, from the datum, metres
+   */
+  public static double typed(Direction d, String text, double from, LengthUnit unit, Shell shell) {
+    int sign = shell.stage() != null && from < 0 ? -1 : 1;
+    return typed(d, text, sign, from, unit, shell);
   }
 
   /**
