@@ -5,9 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pied.core.Tolerance;
-import pied.core.catalog.Article;
+import pied.core.caption.KeepingCaption.Kept;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
+import pied.core.edit.Picked;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.phrase.Phrase;
@@ -16,11 +17,10 @@ import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Hung;
 import pied.core.space.Group;
+import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Stage;
-import pied.core.tool.beside.BesideCaption;
-import pied.core.tool.keep.RecolourBuilder;
 import pied.core.tool.keep.RenameBuilder;
 import pied.core.tool.move.AttachBuilder;
 import pied.core.tool.move.HangBuilder;
@@ -50,7 +50,6 @@ public final class Caption {
   private final Handling handling;
   private final SizeCaption sizes;
   private final KeepingCaption keeping;
-  private final BesideCaption besides;
 
   private Caption(Space space, LengthUnit unit, Handling handling) {
     this.space = space;
@@ -59,7 +58,6 @@ public final class Caption {
     this.writer = new Writer(space, unit);
     this.sizes = new SizeCaption(writer, handling);
     this.keeping = new KeepingCaption(writer);
-    this.besides = new BesideCaption(writer);
     this.out = writer.out;
   }
 
@@ -67,7 +65,7 @@ public final class Caption {
    * The caption of a selection.
    *
    * @param title name of the space
-   * @param ids pieces selected, the lead last; may be empty
+   * @param ids pieces and names of parts of the shell that are selected, the lead last; may be none
    * @throws pied.core.units.Refusal if one is not there
    */
   public static List<Phrase> of(Space space, String title, List<String> ids, LengthUnit unit) {
@@ -82,7 +80,15 @@ public final class Caption {
   public static List<Phrase> of(
       Space space, String title, List<String> ids, LengthUnit unit, Handling handling) {
     Caption c = new Caption(space, unit, handling);
-    List<Piece> pieces = ids.stream().map(space::piece).toList();
+    List<PartName> parts =
+        ids.stream().filter(id -> Picked.isPart(space, id)).map(PartName::read).toList();
+    List<Piece> pieces =
+        ids.stream().filter(id -> !Picked.isPart(space, id)).map(space::piece).toList();
+    if (!parts.isEmpty()) {
+      return parts.size() == 1 && pieces.isEmpty()
+          ? of(space, parts.get(0), unit)
+          : new SeveralCaption(c.writer, handling).mixed(parts, pieces);
+    }
     if (pieces.isEmpty()) {
       c.room(title);
     } else if (handling.at() != null) {
@@ -90,9 +96,29 @@ public final class Caption {
     } else if (pieces.size() == 1) {
       c.one(pieces.get(0));
     } else {
-      c.several(pieces);
+      new SeveralCaption(c.writer, handling).pieces(pieces);
     }
     return c.out;
+  }
+
+  /**
+   * The caption of a part of the shell.
+   *
+   * @param part may also be a wall or a corner of the outline
+   * @throws pied.core.units.Refusal if it is not there
+   */
+  public static List<Phrase> of(Space space, PartName part, LengthUnit unit) {
+    return PartCaption.of(
+        space,
+        part,
+        unit,
+        (w, p) -> {
+          KeepingCaption keeping = new KeepingCaption(w);
+          List<Kept> kept = keeping.kept(List.of(p), List.of());
+          keeping.layer(kept);
+          keeping.twin(kept.get(0));
+          keeping.shown(kept);
+        });
   }
 
   private void room(String title) {
@@ -137,7 +163,7 @@ public final class Caption {
     TurnCaption turns = new TurnCaption(writer, handling);
     boolean one = pieces.size() == 1;
     if (handling.at() == Handling.HandlingAt.size) {
-      Group group = keeping.whole(pieces);
+      Group group = keeping.whole(keeping.kept(List.of(), pieces));
       if (group != null) {
         sizes.sizing(group, pieces);
       } else if (one) {
@@ -155,7 +181,7 @@ public final class Caption {
   private void one(Piece p) {
     List<String> self = List.of(p.id());
     out.add(Phrase.field(p.name(), "Name", "name", RenameBuilder.builder().piece(p.id()).build()));
-    keeping.shown(List.of(p));
+    keeping.shown(List.of(Kept.of(p)));
     text(" — ");
     sizes.measures(p);
     text(", " + preposition(p) + " ");
@@ -177,10 +203,10 @@ public final class Caption {
     lean(self, p);
     text(", at ");
     writer.place(p.at(), MoveToBuilder.builder().pieces(List.of(p.id())).build(), "to");
-    keeping.layer(List.of(p));
-    keeping.twin(p);
+    keeping.layer(List.of(Kept.of(p)));
+    keeping.twin(Kept.of(p));
     text(". ");
-    swatches(self, p);
+    SeveralCaption.swatches(writer, self, p);
   }
 
   private void distances(Piece p) {
@@ -245,46 +271,6 @@ public final class Caption {
     return nearest.values();
   }
 
-  private void several(List<Piece> pieces) {
-    List<String> ids = pieces.stream().map(Piece::id).toList();
-    Piece lead = pieces.get(pieces.size() - 1);
-    Group group = keeping.whole(pieces);
-    if (group != null) {
-      keeping.group(group, pieces.size());
-      keeping.shown(pieces);
-      text(" — ");
-      sizes.whole(pieces);
-    } else {
-      out.add(Phrase.word(pieces.size() + " pieces", null));
-      keeping.shown(pieces);
-      text(", the lead is ");
-      out.add(Phrase.word(lead.name(), lead.id()));
-      text(", picked last — ");
-      sizes.several(pieces);
-    }
-    keeping.layer(pieces);
-    text(", facing ");
-    boolean same = pieces.stream().allMatch(p -> Math.abs(p.turn() - lead.turn()) < Tolerance.FINE);
-    out.add(
-        Phrase.field(
-            same ? Angle.text(lead.turn()) : "various",
-            "Turn, degrees",
-            "to",
-            TurnBuilder.builder().pieces(ids).build()));
-    text(
-        group != null
-            ? ". It is moved, turned and sized as one; open it to work on a part. "
-            : ". A number typed here is given to all of them. ");
-    if (group != null) {
-      keeping.repeated(group);
-      return;
-    }
-    besides.several(pieces);
-    if (pieces.stream().allMatch(p -> p.article().equals(lead.article()))) {
-      swatches(ids, lead);
-    }
-  }
-
   private void turn(List<String> ids, Piece p) {
     out.add(
         Phrase.field(
@@ -345,19 +331,6 @@ public final class Caption {
       text(" ");
       writer.action("take it off", AttachBuilder.builder().pieces(List.of(p.id())).build());
     }
-  }
-
-  private void swatches(List<String> ids, Piece p) {
-    Article article = space.article(p);
-    article
-        .finishes()
-        .forEach(
-            (part, finish) ->
-                out.add(
-                    Phrase.swatch(
-                        finish.name(),
-                        article.look(part, p.finishes()).finish().colour(),
-                        RecolourBuilder.builder().pieces(ids).part(part).build())));
   }
 
   private void text(String s) {

@@ -1,11 +1,15 @@
 package pied.core.caption;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.Tolerance;
 import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
+import pied.core.piece.Keeping;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.register.Sentences;
@@ -13,6 +17,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Filing;
 import pied.core.space.Group;
 import pied.core.space.Layer;
+import pied.core.space.PartName;
 import pied.core.space.Positions;
 import pied.core.space.Positions.Direction;
 import pied.core.space.Space;
@@ -39,12 +44,13 @@ final class KeepingCaption {
     filing = space.filing();
   }
 
-  /** The innermost group that is made of just these pieces; null for none. */
+  /** The innermost group that is made of just this; null for none. */
   @Nullable
-  Group whole(List<Piece> pieces) {
-    Set<String> ids = Set.copyOf(pieces.stream().map(Piece::id).toList());
-    for (String g : filing.about(pieces.get(0).keeping().group())) {
-      Set<String> all = space.members(g);
+  Group whole(List<Kept> kept) {
+    Set<String> ids = Set.copyOf(ids(kept));
+    for (String g : filing.about(kept.get(0).keeping().group())) {
+      Set<String> all = new HashSet<>(space.members(g));
+      space.partsIn(g).forEach(p -> all.add(p.text()));
       if (all.size() >= ids.size()) {
         return all.equals(ids) ? filing.group(g) : null;
       }
@@ -52,21 +58,43 @@ final class KeepingCaption {
     return null;
   }
 
-  /** The name of a group, to be typed, and how many are in it. */
-  void group(Group g, int pieces) {
+  /** The name of a group, to be typed, and how much is in it. */
+  void group(Group g, String what) {
     writer
         .field(g.name(), "Name of the group", "name", new RenameGroup(g.id(), g.name()))
-        .text(", a group of " + pieces + " pieces");
+        .text(", a group of " + what);
+  }
+
+  /**
+   * Something that is kept in order: a piece, or a part of the shell.
+   *
+   * @param id of the piece, or name of the part
+   */
+  record Kept(String id, Keeping keeping) {
+    static Kept of(Piece p) {
+      return new Kept(p.id(), p.keeping());
+    }
+  }
+
+  /** Pieces, and parts of the shell before them. */
+  List<Kept> kept(List<PartName> parts, List<Piece> pieces) {
+    List<Kept> all = new ArrayList<>();
+    parts.forEach(p -> all.add(new Kept(p.text(), filing.part(p).keeping())));
+    pieces.forEach(p -> all.add(Kept.of(p)));
+    return all;
   }
 
   /** That something is locked or hidden, and what undoes that. */
-  void shown(List<Piece> pieces) {
-    List<Piece> locked = pieces.stream().filter(space::locked).toList();
+  void shown(List<Kept> pieces) {
+    List<Kept> locked =
+        pieces.stream()
+            .filter(p -> p.keeping().locked() || space.layer(p.keeping()).locked())
+            .toList();
     if (!locked.isEmpty()) {
       writer.text(", ").word(many(locked, pieces) + "locked", null).text(" ");
       List<String> own = ids(locked.stream().filter(p -> p.keeping().locked()).toList());
       if (own.isEmpty()) {
-        Layer l = space.layer(locked.get(0));
+        Layer l = space.layer(locked.get(0).keeping());
         writer.action(
             "unlock the layer " + l.name(),
             SetLayerBuilder.builder().layer(l.id()).locked(false).build());
@@ -74,12 +102,15 @@ final class KeepingCaption {
         writer.action("unlock", LockBuilder.builder().pieces(own).locked(false).build());
       }
     }
-    List<Piece> hidden = pieces.stream().filter(space::hidden).toList();
+    List<Kept> hidden =
+        pieces.stream()
+            .filter(p -> p.keeping().hidden() || space.layer(p.keeping()).hidden())
+            .toList();
     if (!hidden.isEmpty()) {
       writer.text(", ").word(many(hidden, pieces) + "hidden", null).text(" ");
       List<String> own = ids(hidden.stream().filter(p -> p.keeping().hidden()).toList());
       if (own.isEmpty()) {
-        Layer l = space.layer(hidden.get(0));
+        Layer l = space.layer(hidden.get(0).keeping());
         writer.action(
             "show the layer " + l.name(),
             SetLayerBuilder.builder().layer(l.id()).hidden(false).build());
@@ -104,13 +135,18 @@ final class KeepingCaption {
   }
 
   /** Whose twin a piece is, and the line they are twins by. */
-  void twin(Piece p) {
+  void twin(Kept p) {
     Partner pair = p.keeping().twin();
     Twin line = pair == null ? null : filing.twin(pair.twin());
-    if (line == null || !space.has(pair.piece())) {
+    if (line == null) {
       return;
     }
-    writer.text(", twin of ").word(space.piece(pair.piece()).name(), pair.piece());
+    writer.text(", twin of ");
+    if (space.has(pair.piece())) {
+      writer.word(space.piece(pair.piece()).name(), pair.piece());
+    } else {
+      writer.part(space.nameOf(PartName.read(pair.piece())), pair.piece());
+    }
     Edit move = MoveTwinsBuilder.builder().twin(line.id()).build();
     Vec from = line.at().minus(space.shell().datum());
     if (line.turned()) {
@@ -118,13 +154,23 @@ final class KeepingCaption {
       beside(Direction.across, from.x(), "Point of the twins, across", "off", move).text(", ");
       beside(Direction.deep, from.z(), "Point of the twins, deep", "deep", move);
     } else {
-      boolean across = Math.abs(line.reading().x()) > Math.abs(line.reading().z());
-      writer.text(" about a line ");
-      Direction d = across ? Direction.across : Direction.deep;
-      beside(d, from.dot(line.reading()), "Line of the twins", "off", move);
-      writer.text(space.shell().stage() != null ? "" : across ? " across" : " deep");
+      line(line, from.dot(line.reading()), move);
     }
     writer.text(" ").action("part them", new PartTwins(List.of(p.id())));
+  }
+
+  private void line(Twin line, double from, Edit move) {
+    boolean across = Math.abs(line.reading().x()) > Math.abs(line.reading().z());
+    boolean stage = space.shell().stage() != null;
+    Direction d = across ? Direction.across : Direction.deep;
+    if (stage && across && Math.abs(from) < Tolerance.SIZE) {
+      writer.text(" about the centre line, ");
+      writer.length(0, "Line of the twins", "off", move).text(" off it");
+      return;
+    }
+    writer.text(" about a line ");
+    beside(d, from, "Line of the twins", "off", move);
+    writer.text(stage ? "" : across ? " across" : " deep");
   }
 
   /** A position from the datum to be read and typed; on a stage with its word. */
@@ -134,17 +180,17 @@ final class KeepingCaption {
     return stage ? writer.text(" " + Positions.side(d, from)) : writer;
   }
 
-  private static String many(List<Piece> some, List<Piece> of) {
+  private static String many(List<Kept> some, List<Kept> of) {
     return some.size() == of.size() ? "" : some.size() + " ";
   }
 
   /** The layer they are on, with the others to choose from; nothing while there is only one. */
-  void layer(List<Piece> pieces) {
+  void layer(List<Kept> pieces) {
     if (filing.layers().size() < 2) {
       return;
     }
-    Layer first = space.layer(pieces.get(0));
-    boolean same = pieces.stream().allMatch(p -> space.layer(p).equals(first));
+    Layer first = space.layer(pieces.get(0).keeping());
+    boolean same = pieces.stream().allMatch(p -> space.layer(p.keeping()).equals(first));
     List<String> ids = ids(pieces);
     writer.text(same ? ", on the layer " : ", on ");
     writer.choice(
@@ -158,7 +204,7 @@ final class KeepingCaption {
             .toArray(Phrase.Option[]::new));
   }
 
-  private static List<String> ids(List<Piece> pieces) {
-    return pieces.stream().map(Piece::id).toList();
+  private static List<String> ids(List<Kept> pieces) {
+    return pieces.stream().map(Kept::id).toList();
   }
 }

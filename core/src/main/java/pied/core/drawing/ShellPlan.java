@@ -55,7 +55,7 @@ public record ShellPlan(
 
     PlanDraughtsman(Space space, String title, LengthUnit unit) {
       this.space = space;
-      this.shell = space.shell();
+      this.shell = SeenShell.of(space);
       this.title = title;
       this.unit = unit;
     }

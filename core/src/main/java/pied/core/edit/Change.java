@@ -16,8 +16,10 @@ import pied.core.piece.Piece;
 import pied.core.space.Difference;
 import pied.core.space.Difference.OfBuilt;
 import pied.core.space.Difference.OfFiling;
+import pied.core.space.Difference.OfPart;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Ordered;
+import pied.core.space.PartName;
 import pied.core.space.Space;
 
 /**
@@ -82,6 +84,13 @@ public record Change(@JsonValue List<Difference> all) {
     return of(OfBuilt.class).findAny().isPresent();
   }
 
+  /** Whether the shell is drawn otherwise afterwards: it is another, or parts of it are shown. */
+  public boolean shellDrawn() {
+    return shell()
+        || all.stream()
+            .anyMatch(d -> d instanceof Difference.OfKeptPart || d instanceof Difference.OfLayers);
+  }
+
   /** Whether layers, groups or named selections are others. */
   public boolean filing() {
     return of(OfFiling.class).findAny().isPresent();
@@ -111,6 +120,14 @@ public record Change(@JsonValue List<Difference> all) {
         .map(OfPiece::piece)
         .filter(p -> p.on().kind() != On.OnKind.piece || !all.contains(p.on().id()))
         .map(Piece::id)
+        .toList();
+  }
+
+  /** Names of parts of the shell that were not there before. */
+  public List<PartName> madeParts() {
+    return of(OfPart.class)
+        .filter(d -> d.before() == null)
+        .map(d -> d.after().part().name())
         .toList();
   }
 

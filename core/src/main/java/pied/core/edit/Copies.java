@@ -16,7 +16,9 @@ import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.space.Filing;
 import pied.core.space.Group;
+import pied.core.space.KeptPart;
 import pied.core.space.Motion;
+import pied.core.space.PartName;
 import pied.core.space.Repetition;
 
 /**
@@ -123,6 +125,18 @@ public final class Copies {
       }
     }
     return null;
+  }
+
+  /** A copy of a part of the shell is kept as that is, in the copy of its group if there is one. */
+  public void keep(PartName part, PartName copy) {
+    KeptPart own = session.filing().part(part);
+    String group = own.keeping().group();
+    Keeping k =
+        own.keeping()
+            .withLocked(false)
+            .withTwin(null)
+            .withGroup(group == null ? null : groups.getOrDefault(group, group));
+    session.file(session.filing().with(new KeptPart(copy, null, k)));
   }
 
   private @Nullable String inside(@Nullable String group) {

@@ -22,6 +22,14 @@ public interface Edit {
   /** A line of sight. */
   record Sight(Vec from, Vec along) {}
 
+  /** Why something is not done to parts of the shell, where nothing better can be said. */
+  String PIECES = "this is done to pieces alone";
+
+  /** Why it is not done to parts of the shell, in words that follow “platform 1 is built in: ”. */
+  default String ofParts() {
+    return PIECES;
+  }
+
   /** A point of the plan, metres. */
   record PlanPoint(@Nullable Amount x, @Nullable Amount z) {}
 

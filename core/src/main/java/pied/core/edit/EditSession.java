@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -14,7 +15,6 @@ import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Filing;
-import pied.core.space.Group;
 import pied.core.space.Locked;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
@@ -49,6 +49,7 @@ public final class EditSession {
   private final Set<String> ruled = new HashSet<>();
   private final FreeNames names = new FreeNames();
   private PartName part;
+  private Edit making;
   private Space space;
 
   /**
@@ -76,17 +77,20 @@ public final class EditSession {
     since.clear();
     ruled.clear();
     Space was = space;
+    making = edit;
     try {
       edit.make(this);
       new Follow(this, was, List.copyOf(since), ruled, named).all();
     } catch (Locked e) {
       throw Locks.declined(space, e, edit);
+    } catch (PiecesOnly e) {
+      throw e.of(edit);
     }
   }
 
   /** What has come of it. */
   Outcome outcome() {
-    left.forEach(this::dissolveEmpty);
+    EmptyGroups.dissolve(this, left);
     Change change = Change.between(before, space, touched);
     Validity.pieces(space, change.changed());
     return new Outcome(space, change, said, offers, part);
@@ -134,26 +138,27 @@ public final class EditSession {
    * The pieces that an edit is for, each once; with them all they carry may be altered. A group may
    * be named in place of all that is in it.
    *
-   * @throws Refusal if none was named, or one is not there
+   * @throws Refusal if none was named, one is not there, or one is a part of the shell
    */
   public List<String> chosen(List<String> ids) {
-    if (ids == null || ids.isEmpty()) {
-      throw new Refusal("No piece was named.");
+    Picked picked = picked(ids);
+    if (!picked.onlyPieces()) {
+      throw new PiecesOnly(space, picked.parts(), making == null ? Edit.PIECES : making.ofParts());
     }
-    if (ids.size() > MOST_PIECES) {
-      throw new Refusal("A space holds at most {} pieces; more were named.", MOST_PIECES);
-    }
-    Set<String> all = new LinkedHashSet<>();
-    for (String id : ids) {
-      if (space.has(id) || filing().group(id) == null) {
-        all.add(space.piece(id).id());
-      } else {
-        all.addAll(space.members(id));
-      }
-    }
-    named.addAll(all);
-    open.addAll(space.withCarried(all));
-    return List.copyOf(all);
+    return picked.pieces();
+  }
+
+  /**
+   * The pieces and the parts of the shell that an edit is for; as above.
+   *
+   * @throws Refusal if none was named, or one is not there
+   */
+  public Picked picked(List<String> ids) {
+    Picked picked = Picked.of(space, ids);
+    PiecesOnly.outline(space, picked.parts());
+    named.addAll(picked.pieces());
+    open.addAll(space.withCarried(picked.pieces()));
+    return picked;
   }
 
   /**
@@ -162,10 +167,8 @@ public final class EditSession {
    * @throws Refusal if it is not there
    */
   public Piece chosen(String id) {
-    Piece p = space.piece(id);
-    named.add(id);
-    open.addAll(space.withCarried(List.of(id)));
-    return p;
+    boolean one = space.has(id) || Picked.isBuilt(space, id);
+    return space.piece(one ? chosen(List.of(id)).get(0) : id);
   }
 
   /** A piece that follows what is done to the shell; nobody chose it. */
@@ -266,17 +269,6 @@ public final class EditSession {
     }
   }
 
-  /** Takes away a group in which nothing is left, and then the one it was in. */
-  private void dissolveEmpty(String group) {
-    Group g = filing().group(group);
-    if (g != null && space.empty(group)) {
-      file(filing().withoutGroup(group));
-      if (g.in() != null) {
-        dissolveEmpty(g.in());
-      }
-    }
-  }
-
   /** Keeps the pieces in another order. */
   public void file(Filing filing) {
     space = space.with(filing);
@@ -313,17 +305,22 @@ public final class EditSession {
 
   /** Takes out pieces that were chosen; what they carried comes to rest on what is beneath. */
   public void takeOut(Collection<String> ids) {
-    Set<String> gone = Set.copyOf(ids);
-    List<String> bereft =
-        space.carriedBy(gone).stream().filter(id -> gone.contains(piece(id).on().id())).toList();
-    remove(List.copyOf(ids));
-    settle(bereft, true);
+    new Settling(this).takeOut(Set.copyOf(ids));
   }
 
-  /** The same pieces in another shell. */
-  public void rebuild(Shell shell, @Nullable PartName altered) {
-    space = space.with(shell);
+  /**
+   * Builds the shell otherwise; the pieces follow.
+   *
+   * @param renamed walls that have other names now, by those they had
+   * @param altered the part that was made or altered; null for none in particular
+   */
+  public Followers.Followed build(
+      Shell shell, Map<String, String> renamed, @Nullable PartName altered) {
+    Space next = space.with(shell);
+    Followers followers = new Followers(this, next, renamed);
+    space = next;
     part = altered;
+    return followers.follow();
   }
 
   public String newId() {
@@ -350,7 +347,7 @@ public final class EditSession {
     new Settling(this).settle(ids, always, false);
   }
 
-  /** Lets pieces come to rest, also what was held at a height. */
+  /** Also what was held at a height. */
   public void letDown(Collection<String> ids) {
     new Settling(this).settle(ids, true, true);
   }

@@ -15,9 +15,13 @@ import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.piece.Slot;
 import pied.core.piece.Stance;
+import pied.core.solid.Vec;
 import pied.core.space.Group;
+import pied.core.space.KeptPart;
 import pied.core.space.Motion;
+import pied.core.space.Part;
 import pied.core.space.Repetition;
+import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Twin;
 
@@ -36,6 +40,9 @@ final class Follow {
   private final List<String> touched;
   private final Set<String> ruled;
   private final Set<String> named;
+
+  /** Lines of twins that went along with all that are twins by them. */
+  private final Set<String> went = new HashSet<>();
 
   /**
    * @param before the space before the edit
@@ -59,6 +66,7 @@ final class Follow {
 
   void all() {
     repetitions();
+    parts();
     twins();
   }
 
@@ -150,6 +158,80 @@ final class Follow {
     return m;
   }
 
+  // ---- twins among parts of the shell
+
+  private void parts() {
+    Shell was = before.shell();
+    if (was == session.space().shell()) {
+      return;
+    }
+    Map<String, List<KeptPart>> lines = new LinkedHashMap<>();
+    for (KeptPart k : session.filing().parts()) {
+      Partner t = k.keeping().twin();
+      Part old = was.part(k.part());
+      boolean altered = old != null && !old.equals(session.space().shell().part(k.part()));
+      if (t != null && altered && !ruled.contains(t.twin())) {
+        lines.computeIfAbsent(t.twin(), l -> new ArrayList<>()).add(k);
+      }
+    }
+    lines.forEach(this::parts);
+  }
+
+  /** The others become the images of those that were altered, unless all went alike. */
+  private void parts(String line, List<KeptPart> altered) {
+    Twin twin = session.filing().twin(line);
+    Vec by = altered.size() == Paired.parts(session, line) ? alike(line, altered) : null;
+    if (by != null) {
+      session.file(session.filing().with(twin.withAt(twin.at().plus(by))));
+      went.add(line);
+      return;
+    }
+    Set<String> done = new HashSet<>();
+    Shell shell = session.space().shell();
+    altered.sort(Comparator.comparing(k -> !k.keeping().twin().first()));
+    for (KeptPart k : altered) {
+      if (!done.contains(k.part().text())) {
+        done.add(k.keeping().twin().piece());
+        shell = BuiltIn.image(shell, twin, k);
+      }
+    }
+    if (!shell.equals(session.space().shell())) {
+      session.build(shell, Map.of(), altered.get(0).part());
+    }
+  }
+
+  /** The one way that all parts and pieces by a line have gone; null if they went differently. */
+  private @Nullable Vec alike(String line, List<KeptPart> altered) {
+    Shell shell = session.space().shell();
+    Part first =
+        altered.stream()
+            .map(k -> before.shell().part(k.part()))
+            .filter(p -> p.anchor() != null)
+            .findFirst()
+            .orElse(null);
+    if (first == null) {
+      return null;
+    }
+    Vec by = shell.part(first.name()).anchor().minus(first.anchor());
+    for (KeptPart k : altered) {
+      Part was = before.shell().part(k.part());
+      Part there = was.moved(by, before.shell());
+      if (!there.equals(shell.part(k.part()))) {
+        return null;
+      }
+    }
+    for (Piece p : session.space().pieces()) {
+      Partner t = p.keeping().twin();
+      Piece was = was(p.id());
+      if (t != null && t.twin().equals(line) && was != null) {
+        if (p.at().minus(was.at()).distance(by) > ALIKE || p.turn() != was.turn()) {
+          return null;
+        }
+      }
+    }
+    return by;
+  }
+
   // ---- twins
 
   private void twins() {
@@ -174,7 +256,7 @@ final class Follow {
         }
       } else if (has.piece() == null) {
         wanting.add(id);
-      } else if (!ruled.contains(has.twin()) && was != null && !same(was, is)) {
+      } else if (!isSet(has.twin()) && was != null && !same(was, is)) {
         if (all.contains(has.piece()) && changed(has.piece())) {
           both.computeIfAbsent(has.twin(), k -> new ArrayList<>()).add(id);
         } else {
@@ -190,6 +272,10 @@ final class Follow {
     }
     lines.forEach(line -> Paired.dissolveEmpty(session, line));
     wanting.forEach(this::make);
+  }
+
+  private boolean isSet(String line) {
+    return ruled.contains(line) || went.contains(line);
   }
 
   private boolean changed(String id) {
@@ -248,7 +334,10 @@ final class Follow {
   private void bothSides(String twin, List<String> ids) {
     Motion m = together(ids);
     Twin line = session.filing().twin(twin);
-    if (m != null && line != null && ids.size() == Paired.pieces(session, twin)) {
+    if (m != null
+        && line != null
+        && ids.size() == Paired.pieces(session, twin)
+        && Paired.parts(session, twin) == 0) {
       session.file(session.filing().with(line.moved(m)));
       return;
     }

@@ -7,19 +7,33 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.Names;
+import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.space.Carriers;
 import pied.core.space.Motion;
+import pied.core.space.PartName;
 import pied.core.space.Twin;
 
 /** Makes, moves and parts pairs of twins on the bench. */
 public final class Paired {
   private Paired() {}
 
-  /** Puts in the other one of each of these, carried by one another as these are. */
-  public static void make(EditSession session, Twin line, List<String> ids) {
+  /**
+   * Puts in the other one of each of these, carried by one another as these are.
+   *
+   * @param parts of the shell; what is on them and among the pieces has its twin on their twins
+   */
+  public static void make(EditSession session, Twin line, List<String> ids, List<PartName> parts) {
+    if (!parts.isEmpty()) {
+      BuiltIn.twin(session, line, parts);
+    }
+    make(session, line, ids);
+  }
+
+  /** As above. */
+  static void make(EditSession session, Twin line, List<String> ids) {
     Map<String, String> others = new HashMap<>();
     ids.forEach(id -> others.put(id, session.newId()));
     ids.forEach(session::follows);
@@ -65,6 +79,7 @@ public final class Paired {
 
   /** The others of all pairs of a line go where they are the images of the first ones. */
   public static void follow(EditSession session, Twin line) {
+    BuiltIn.follow(session, line);
     Map<String, Piece> next = new HashMap<>();
     for (Piece p : session.space().pieces()) {
       Partner pair = p.keeping().twin();
@@ -90,29 +105,40 @@ public final class Paired {
   }
 
   /** Parts all of these; what nobody is a twin by any more goes. */
-  public static void part(EditSession session, Collection<String> ids) {
+  public static void part(EditSession session, Collection<String> ids, Collection<PartName> parts) {
     Set<String> lines = new LinkedHashSet<>();
+    for (PartName p : parts) {
+      lines.add(session.filing().part(p).keeping().twin().twin());
+    }
     for (String id : ids) {
       lines.add(session.piece(id).keeping().twin().twin());
       session.follows(id);
     }
     lines.forEach(session::rules);
     session.alter(ids, p -> p.withKeeping(p.keeping().withTwin(null)));
+    BuiltIn.keep(session, parts, k -> k.withKeeping(k.keeping().withTwin(null)));
     lines.forEach(line -> dissolveEmpty(session, line));
   }
 
   /** A line that nobody is a twin by goes. */
   static void dissolveEmpty(EditSession session, String line) {
-    if (session.filing().twin(line) != null && pieces(session, line) == 0) {
+    boolean none = pieces(session, line) == 0 && parts(session, line) == 0;
+    if (session.filing().twin(line) != null && none) {
       session.file(session.filing().withoutTwin(line));
     }
   }
 
   /** How many pieces are twins by a line. */
   static long pieces(EditSession session, String line) {
-    return session.space().pieces().stream()
-        .map(p -> p.keeping().twin())
-        .filter(p -> p != null && p.twin().equals(line))
-        .count();
+    return session.space().pieces().stream().filter(p -> isBy(line, p.keeping())).count();
+  }
+
+  /** How many parts of the shell are twins by a line. */
+  static long parts(EditSession session, String line) {
+    return session.filing().parts().stream().filter(p -> isBy(line, p.keeping())).count();
+  }
+
+  private static boolean isBy(String line, Keeping k) {
+    return k.twin() != null && k.twin().twin().equals(line);
   }
 }

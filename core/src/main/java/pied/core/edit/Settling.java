@@ -120,6 +120,16 @@ final class Settling {
     session.say("{} went to {}.", p.name(), session.space().nameOf(rest.on()));
   }
 
+  /** Takes out pieces; what they carried comes to rest on what is beneath. */
+  void takeOut(Set<String> gone) {
+    List<String> bereft =
+        session.space().carriedBy(gone).stream()
+            .filter(id -> gone.contains(session.piece(id).on().id()))
+            .toList();
+    session.remove(List.copyOf(gone));
+    settle(bereft, true, false);
+  }
+
   void carriers(Collection<String> ids) {
     for (String id : ids) {
       session.deadline().check();

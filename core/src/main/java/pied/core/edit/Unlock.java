@@ -7,7 +7,7 @@ import pied.core.space.Layer;
 /**
  * Unlocks what is in the way of an edit; it is here since every edit may offer it.
  *
- * @param pieces ids of pieces that are locked themselves
+ * @param pieces ids of pieces, and names of parts, that are locked themselves
  * @param layers ids of layers that are locked
  */
 @JsonTypeName("unlock")
@@ -20,7 +20,9 @@ public record Unlock(List<String> pieces, List<String> layers) implements Edit {
   @Override
   public void make(EditSession session) {
     if (!pieces.isEmpty()) {
-      session.alter(session.chosen(pieces), p -> p.withKeeping(p.keeping().withLocked(false)));
+      Picked picked = session.picked(pieces);
+      session.alter(picked.pieces(), p -> p.withKeeping(p.keeping().withLocked(false)));
+      BuiltIn.keep(session, picked.parts(), k -> k.withKeeping(k.keeping().withLocked(false)));
     }
     for (Layer l : List.copyOf(session.filing().layers())) {
       if (layers.contains(l.id())) {

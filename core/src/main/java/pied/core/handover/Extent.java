@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
+import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.space.Filing;
+import pied.core.space.KeptPart;
 import pied.core.space.Layer;
 import pied.core.space.Space;
 import pied.core.units.Refusal;
@@ -43,15 +45,27 @@ public record Extent(@Nullable Set<String> layers, boolean hidden) {
         shown.add(p.withKeeping(p.keeping().withHidden(false)));
       }
     }
+    List<KeptPart> parts =
+        filing.parts().stream()
+            .map(k -> k.withKeeping(k.keeping().withHidden(!takes(space, k))))
+            .toList();
     List<Layer> all = filing.layers().stream().map(l -> l.withHidden(false)).toList();
     Space rest = space.without(out).with(shown);
-    return rest.with(Filing.of(all, filing.groups(), filing.selections(), filing.twins()));
+    return rest.with(Filing.of(all, filing.groups(), filing.selections(), filing.twins(), parts));
   }
 
   private boolean takes(Space space, Piece p) {
-    Layer layer = space.layer(p);
+    return takes(space.layer(p), p.keeping());
+  }
+
+  private boolean takes(Space space, KeptPart k) {
+    Layer own = space.filing().layer(k.keeping().layer());
+    return takes(own == null ? space.filing().layers().get(0) : own, k.keeping());
+  }
+
+  private boolean takes(Layer layer, Keeping k) {
     boolean chosen = layers == null ? !layer.hidden() : layers.contains(layer.id());
-    return chosen && (hidden || !p.keeping().hidden());
+    return chosen && (hidden || !k.hidden());
   }
 
   /** How many pieces of a space are left out. */

@@ -34,7 +34,7 @@ record Item(String name, Mesh mesh, Pose pose, Map<String, Look> looks, @Nullabl
     List<Item> all = new ArrayList<>();
     Map<String, Finish> looks = ShellBodies.looks(space.shell());
     for (Body b : space.shellBodies()) {
-      if (ceiling || !PartName.is(b, PartName.PartKind.ceiling)) {
+      if (space.seen(b) && (ceiling || !PartName.is(b, PartName.PartKind.ceiling))) {
         all.add(new Item(space.nameOf(b.id()), b.mesh(), b.pose(), shell(b.mesh(), looks), null));
       }
     }

@@ -152,16 +152,22 @@ public final class Alone {
         if (carried && !own.contains(p.id())) {
           throw refusal("{} stood on it since: “{}”", p.name(), c);
         }
-        Keeping k = p.keeping();
-        boolean kept =
-            made.contains(k.layer())
-                || k.group() != null && made.contains(k.group())
-                || k.twin() != null && made.contains(k.twin().twin());
-        if (kept) {
+        if (isKeptBy(made, p.keeping())) {
           throw refusal("{} was put with it since: “{}”", p.name(), c);
         }
       }
+      for (Difference d : c.all()) {
+        if (d instanceof Difference.OfKeptPart k && isKeptBy(made, k.after().keeping())) {
+          throw refusal("{} was put with it since: “{}”", now.nameOf(k.after().part()), c);
+        }
+      }
     }
+  }
+
+  private static boolean isKeptBy(Set<String> made, Keeping k) {
+    return made.contains(k.layer())
+        || k.group() != null && made.contains(k.group())
+        || k.twin() != null && made.contains(k.twin().twin());
   }
 
   /** Ids of layers, groups and lines of twins that would go. */

@@ -16,7 +16,6 @@ import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
 import pied.core.solid.Vec;
-import pied.core.space.Difference;
 import pied.core.space.Difference.OfBuilt;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Difference.OfShells;
@@ -67,7 +66,7 @@ public final class InWords {
     if (!gone.isEmpty()) {
       return Message.of("Took out {}", what(leading(gone)));
     }
-    return pieces.isEmpty() ? Message.of(filing()) : altered();
+    return pieces.isEmpty() ? Message.of(FilingInWords.of(change, after)) : altered();
   }
 
   // ---- the shell
@@ -80,7 +79,8 @@ public final class InWords {
     built.removeAll(names(back));
     gone.removeAll(names(all));
     if (!built.isEmpty() && gone.isEmpty()) {
-      return "Built " + ShellDifference.applied(after.shell(), all).nameOf(built.get(0));
+      String more = built.size() > 1 ? " and " + (built.size() - 1) + " more" : "";
+      return "Built " + ShellDifference.applied(after.shell(), all).nameOf(built.get(0)) + more;
     }
     if (!gone.isEmpty() && built.isEmpty()) {
       String name = ShellDifference.applied(after.shell(), back).nameOf(gone.get(0));
@@ -103,67 +103,6 @@ public final class InWords {
     return all.stream()
         .anyMatch(
             d -> d instanceof OfShells s && !of.apply(s.before()).equals(of.apply(s.after())));
-  }
-
-  // ---- layers, groups and named selections
-
-  private String filing() {
-    for (Difference d : change.all()) {
-      if (d instanceof Difference.OfLayers l) {
-        return layers(l.before(), l.after());
-      }
-      if (d instanceof Difference.OfGroup g) {
-        if (g.before() == null) {
-          return "Made the group " + g.after().name();
-        }
-        if (g.after() != null && !Objects.equals(g.before().repeats(), g.after().repeats())) {
-          return (g.after().repeats() == null ? "Dissolved " : "Adjusted ") + g.before().name();
-        }
-        return g.after() == null
-            ? "Dissolved the group " + g.before().name()
-            : "Named the group " + g.before().name() + " " + g.after().name();
-      }
-      if (d instanceof Difference.OfTwin t) {
-        return t.after() == null ? "Parted twins" : "Moved the line of twins";
-      }
-      if (d instanceof Difference.OfSelection s) {
-        return s.after() == null
-            ? "Forgot the selection " + s.before().name()
-            : "Named the selection " + s.after().name();
-      }
-    }
-    return "Changed nothing";
-  }
-
-  private static String layers(List<Layer> before, List<Layer> now) {
-    for (Layer l : now) {
-      Layer old = layer(before, l.id());
-      if (old == null) {
-        return "Made the layer " + l.name();
-      }
-      if (!old.name().equals(l.name())) {
-        return "Named the layer " + old.name() + " " + l.name();
-      }
-      if (old.hidden() != l.hidden()) {
-        return (l.hidden() ? "Hid" : "Showed") + " the layer " + l.name();
-      }
-      if (old.locked() != l.locked()) {
-        return (l.locked() ? "Locked" : "Unlocked") + " the layer " + l.name();
-      }
-      if (!Objects.equals(old.colour(), l.colour())) {
-        return "Coloured the layer " + l.name();
-      }
-    }
-    for (Layer l : before) {
-      if (layer(now, l.id()) == null) {
-        return "Removed the layer " + l.name();
-      }
-    }
-    return "Put the layers in another order";
-  }
-
-  private static Layer layer(List<Layer> all, String id) {
-    return all.stream().filter(l -> l.id().equals(id)).findFirst().orElse(null);
   }
 
   // ---- pieces

@@ -8,7 +8,9 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import pied.core.edit.Change;
+import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.space.Difference;
 import pied.core.space.Difference.OfBuilt;
@@ -16,6 +18,7 @@ import pied.core.space.Difference.OfFrame;
 import pied.core.space.Difference.OfPart;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Difference.PlacedPart;
+import pied.core.space.KeptPart;
 import pied.core.space.Ordered;
 import pied.core.space.Part;
 import pied.core.space.Shell;
@@ -123,6 +126,9 @@ public record Rebase(Change possible, List<String> left) {
       String id = (t.before() == null ? t.after() : t.before()).id();
       return Objects.equals(now.filing().twin(id), t.before());
     }
+    if (d instanceof Difference.OfKeptPart k) {
+      return now.filing().part(k.after().part()).equals(k.before());
+    }
     Difference.OfSelection s = (Difference.OfSelection) d;
     String name = (s.before() == null ? s.after() : s.before()).name();
     return Objects.equals(now.filing().selection(name), s.before());
@@ -213,8 +219,10 @@ public record Rebase(Change possible, List<String> left) {
     }
     if (d instanceof Difference.OfTwin t) {
       return t.after() == null
-          && then.pieces().stream()
-              .map(p -> p.keeping().twin())
+          && Stream.concat(
+                  then.pieces().stream().map(Piece::keeping),
+                  then.filing().parts().stream().map(KeptPart::keeping))
+              .map(Keeping::twin)
               .anyMatch(p -> p != null && p.twin().equals(t.before().id()));
     }
     if (d instanceof Difference.OfLayers) {

@@ -19,7 +19,6 @@ import pied.core.say.Ask;
 import pied.core.select.Afterwards;
 import pied.core.space.Difference.OfPiece;
 import pied.core.space.Space;
-import pied.core.tool.shell.PartCaption;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
@@ -147,7 +146,7 @@ public record Proposal(
       return List.of();
     }
     if (outcome.change().shell() && outcome.part() != null) {
-      return PartCaption.of(outcome.space(), outcome.part(), unit);
+      return Caption.of(outcome.space(), outcome.part(), unit);
     }
     Piece hand = hand();
     List<String> ids = hand == null ? List.of() : List.of(hand.id());

@@ -5,11 +5,13 @@ import java.util.List;
 import java.util.Set;
 import pied.core.Nullable;
 import pied.core.edit.Change;
+import pied.core.edit.Picked;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.space.Difference;
 import pied.core.space.Difference.OfGroup;
 import pied.core.space.Group;
+import pied.core.space.PartName;
 import pied.core.space.Space;
 
 /** What is selected once something is done. */
@@ -28,6 +30,12 @@ public final class Afterwards {
   public static List<String> selected(Space now, List<String> before, Change change) {
     Set<String> chosen = Set.copyOf(before);
     Set<String> all = new LinkedHashSet<>();
+    for (PartName made : change.madeParts()) {
+      Partner twin = now.filing().part(made).keeping().twin();
+      if (twin == null || !chosen.contains(twin.piece())) {
+        all.add(made.text());
+      }
+    }
     for (String id : change.made()) {
       Piece p = now.piece(id);
       Partner twin = p.keeping().twin();
@@ -43,7 +51,8 @@ public final class Afterwards {
     if (!all.isEmpty()) {
       return List.copyOf(all);
     }
-    List<String> left = before.stream().filter(now::has).toList();
+    List<String> left =
+        before.stream().filter(id -> now.has(id) || Picked.isPart(now, id)).toList();
     change.all().stream()
         .filter(Afterwards::ruled)
         .map(d -> now.members(((OfGroup) d).after().id()))

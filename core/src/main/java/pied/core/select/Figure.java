@@ -105,6 +105,16 @@ final class Figure {
   }
 
   /**
+   * Whether it takes what has these corners.
+   *
+   * @param touched whether it is enough that the figure touches it
+   */
+  boolean takes(List<Vec> corners, boolean touched) {
+    FigureLies lies = lies(points(corners.toArray(Vec[]::new)), false);
+    return lies == FigureLies.inside || touched && lies == FigureLies.across;
+  }
+
+  /**
    * @param loose whether "across" may also be said of what is outside or inside
    */
   private FigureLies lies(Coordinate[] points, boolean loose) {

@@ -9,12 +9,19 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import pied.core.Nullable;
 import pied.core.drawing.Elevations;
 import pied.core.drawing.Eye;
+import pied.core.edit.Picked;
+import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
+import pied.core.space.KeptPart;
 import pied.core.space.NamedSelection;
+import pied.core.space.Opening;
+import pied.core.space.Part;
+import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.units.Refusal;
 
@@ -43,7 +50,7 @@ public final class Selecting {
     if (q == null || q.by() == null) {
       throw new Refusal("Say by what they are selected.");
     }
-    q.named().forEach(space::piece);
+    q.named().stream().filter(id -> !Picked.isPart(space, id)).forEach(space::piece);
     return new Selecting(space, q).found();
   }
 
@@ -61,7 +68,7 @@ public final class Selecting {
   private List<String> asked() {
     return switch (q.by()) {
       case piece -> wholes(q.named());
-      case figure -> wholes(all(figure()));
+      case figure -> inFigure();
       case all -> all(p -> true);
       case others -> {
         Set<String> but = new HashSet<>(q.named());
@@ -83,15 +90,23 @@ public final class Selecting {
       case finish -> byColour();
       case layer -> {
         String layer = q.value() == null ? space.layer(lead()).id() : q.value();
-        yield all(p -> space.layer(p).id().equals(layer));
+        List<String> both =
+            new ArrayList<>(parts(k -> space.layer(k.keeping()).id().equals(layer)));
+        both.addAll(all(p -> space.layer(p).id().equals(layer)));
+        yield both;
       }
-      case carried -> {
-        Set<String> on = space.carriedBy(new HashSet<>(q.named()));
-        yield all(p -> on.contains(p.id()));
-      }
+      case carried -> carried();
       case group -> group();
       case named -> named();
     };
+  }
+
+  private List<String> carried() {
+    Set<String> named = new HashSet<>(q.named());
+    named.removeIf(id -> Picked.isPart(space, id));
+    Set<String> on = new HashSet<>(space.carriedBy(named));
+    on.addAll(space.withCarried(Picked.carriedBy(space, namedParts())));
+    return all(p -> on.contains(p.id()));
   }
 
   /** Whether a kind is another, or a branch of it. */
@@ -117,6 +132,26 @@ public final class Selecting {
     return all;
   }
 
+  /** The parts of the shell among what is named. */
+  private List<PartName> namedParts() {
+    return q.named().stream().filter(id -> Picked.isPart(space, id)).map(PartName::read).toList();
+  }
+
+  /** Names of parts of the shell that are kept so; those that are kept plainly are asked too. */
+  private List<String> parts(Predicate<KeptPart> meant) {
+    return built()
+        .filter(p -> meant.test(space.filing().part(p.name())))
+        .map(p -> p.name().text())
+        .toList();
+  }
+
+  private Stream<Part> built() {
+    return space.shell().parts().values().stream()
+        .flatMap(List::stream)
+        .map(Part.class::cast)
+        .filter(p -> !space.hidden(p.name()));
+  }
+
   // ---- groups
 
   /** These, each with the rest of the group that it is in below the one that is opened. */
@@ -124,16 +159,28 @@ public final class Selecting {
     Set<String> all = new LinkedHashSet<>();
     Set<String> done = new HashSet<>();
     for (String id : ids) {
-      List<String> about = space.filing().about(space.piece(id).keeping().group());
+      Keeping k =
+          space.has(id)
+              ? space.piece(id).keeping()
+              : space.filing().part(PartName.read(id)).keeping();
+      List<String> about = space.filing().about(k.group());
       int opened = open == null ? -1 : about.indexOf(open);
       int whole = opened < 0 ? about.size() - 1 : opened - 1;
       if (whole < 0) {
         all.add(id);
       } else if (done.add(about.get(whole))) {
-        all.addAll(space.members(about.get(whole)));
+        all.addAll(wholeOf(about.get(whole)));
       }
     }
     return List.copyOf(all);
+  }
+
+  /** All that is in a group, parts of the shell before the pieces. */
+  private List<String> wholeOf(String group) {
+    List<String> all = new ArrayList<>();
+    space.partsIn(group).forEach(p -> all.add(p.text()));
+    all.addAll(space.members(group));
+    return all;
   }
 
   private List<String> group() {
@@ -148,7 +195,7 @@ public final class Selecting {
     if (space.filing().group(group) == null) {
       throw new Refusal("There is no such group in this space; it may have been dissolved.");
     }
-    return List.copyOf(space.members(group));
+    return wholeOf(group);
   }
 
   private List<String> named() {
@@ -156,7 +203,7 @@ public final class Selecting {
     if (s == null) {
       throw new Refusal("There is no selection of the name “{}”.", q.value());
     }
-    return s.pieces().stream().filter(space::has).toList();
+    return s.pieces().stream().filter(id -> space.has(id) || Picked.isPart(space, id)).toList();
   }
 
   // ---- finishes
@@ -184,7 +231,7 @@ public final class Selecting {
 
   // ---- figures
 
-  private Predicate<Piece> figure() {
+  private List<String> inFigure() {
     Meant.MeantIn d = q.drawing();
     Set<String> shown = null;
     Lens lens;
@@ -202,8 +249,37 @@ public final class Selecting {
     }
     Figure figure = new Figure(q.figure(), lens);
     Set<String> among = shown;
-    return p ->
-        (among == null || among.contains(p.id()))
-            && figure.takes(space.shapes().mesh(p), p.pose(), q.takesTouched());
+    boolean touched = q.takesTouched();
+    List<String> taken = new ArrayList<>();
+    if (open == null) {
+      for (Part p : built().filter(p -> among == null || isSeen(p, d, among)).toList()) {
+        if (takes(figure, p, touched)) {
+          taken.add(p.name().text());
+        }
+      }
+    }
+    taken.addAll(
+        all(
+            p ->
+                (among == null || among.contains(p.id()))
+                    && figure.takes(space.shapes().mesh(p), p.pose(), touched)));
+    return wholes(taken);
+  }
+
+  /** Whether a part is seen in an elevation; what sits in a wall, if one looks at that wall. */
+  private static boolean isSeen(Part p, Meant.MeantIn in, Set<String> bodies) {
+    return p instanceof Opening o
+        ? o.wall().equals(in.look().wall())
+        : bodies.contains(p.name().text());
+  }
+
+  /** What sits in a wall has no body of its own: it is where the hole is. */
+  private boolean takes(Figure figure, Part part, boolean touched) {
+    if (part instanceof Opening o) {
+      return figure.takes(o.corners(space.shell()), touched);
+    }
+    return space.shellBodies().stream()
+        .filter(b -> part.name().equals(b.name()))
+        .anyMatch(b -> figure.takes(b.mesh(), b.pose(), touched));
   }
 }

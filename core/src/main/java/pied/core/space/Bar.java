@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import pied.core.Tolerance;
+import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
 /**
@@ -15,6 +16,31 @@ import pied.core.units.Refusal;
 public record Bar(String id, double x, double z, double trim, double length) implements Part {
   /** Outer diameter of the tube, metres: the common scaffold tube of EN 39. */
   public static final double TUBE = 0.0483;
+
+  @Override
+  public Vec anchor() {
+    return new Vec(x, trim, z);
+  }
+
+  @Override
+  public Bar called(String other) {
+    return new Bar(other, x, z, trim, length);
+  }
+
+  @Override
+  public Bar moved(Vec by, Shell shell) {
+    Spot to = Part.tidy(new Spot(x + by.x(), z + by.z()));
+    return new Bar(id, to.x(), to.z(), Part.tidy(trim + by.y()), length);
+  }
+
+  @Override
+  public Bar image(Twin by, Shell shell, String other) {
+    if (!Part.square(by)) {
+      throw new Refusal("The {} would not hang across any more as a twin about this line.", id);
+    }
+    Spot there = Part.image(by, new Spot(x, z));
+    return new Bar(other, there.x(), there.z(), trim, length);
+  }
 
   @Override
   public PartName name() {

@@ -19,6 +19,7 @@ import pied.core.piece.Piece;
   @JsonSubTypes.Type(value = Difference.OfGroup.class, name = "group"),
   @JsonSubTypes.Type(value = Difference.OfSelection.class, name = "selection"),
   @JsonSubTypes.Type(value = Difference.OfTwin.class, name = "twin"),
+  @JsonSubTypes.Type(value = Difference.OfKeptPart.class, name = "keptPart"),
   @JsonSubTypes.Type(value = Difference.OfPiece.class, name = "piece")
 })
 public sealed interface Difference {
@@ -142,6 +143,22 @@ public sealed interface Difference {
     @Override
     public Filing in(Filing filing) {
       return after == null ? filing.withoutTwin(before.id()) : filing.with(after);
+    }
+  }
+
+  /**
+   * How a part of the shell is kept in order. One of which there is nothing to keep is plain, also
+   * where the part itself is not there.
+   */
+  record OfKeptPart(KeptPart before, KeptPart after) implements OfFiling {
+    @Override
+    public OfKeptPart reversed() {
+      return new OfKeptPart(after, before);
+    }
+
+    @Override
+    public Filing in(Filing filing) {
+      return filing.with(after);
     }
   }
 

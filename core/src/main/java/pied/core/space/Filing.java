@@ -14,35 +14,44 @@ import pied.core.Nullable;
  */
 public final class Filing {
   public static final Filing PLAIN =
-      new Filing(List.of(Layer.FIRST), HashMap.empty(), TreeMap.empty(), TreeMap.empty());
+      new Filing(
+          List.of(Layer.FIRST), HashMap.empty(), TreeMap.empty(), TreeMap.empty(), TreeMap.empty());
 
   private final List<Layer> layers;
   private final HashMap<String, Group> groups;
   private final TreeMap<String, NamedSelection> selections;
   private final TreeMap<String, Twin> twins;
+  private final TreeMap<String, KeptPart> parts;
   private volatile HashMap<String, TreeSet<String>> within;
 
   private Filing(
       List<Layer> layers,
       HashMap<String, Group> groups,
       TreeMap<String, NamedSelection> selections,
-      TreeMap<String, Twin> twins) {
+      TreeMap<String, Twin> twins,
+      TreeMap<String, KeptPart> parts) {
     this.layers = layers;
     this.groups = groups;
     this.selections = selections;
     this.twins = twins;
+    this.parts = parts;
   }
 
   /**
    * @param layers in their order; none for the one that every space begins with
    */
   public static Filing of(
-      List<Layer> layers, List<Group> groups, List<NamedSelection> selections, List<Twin> twins) {
+      List<Layer> layers,
+      List<Group> groups,
+      List<NamedSelection> selections,
+      List<Twin> twins,
+      List<KeptPart> parts) {
     return new Filing(
         layers.isEmpty() ? PLAIN.layers : List.copyOf(layers),
         HashMap.ofAll(groups.stream(), g -> g.id(), g -> g),
         TreeMap.ofAll(selections.stream(), NamedSelection::name, s -> s),
-        TreeMap.ofAll(twins.stream(), Twin::id, t -> t));
+        TreeMap.ofAll(twins.stream(), Twin::id, t -> t),
+        TreeMap.ofAll(parts.stream(), p -> p.part().text(), p -> p));
   }
 
   /** In their order. */
@@ -116,13 +125,38 @@ public final class Filing {
     return twins.getOrElse(id, null);
   }
 
+  /** How parts of the shell are kept that are not kept plainly, by their names. */
+  public List<KeptPart> parts() {
+    return parts.values().toJavaList();
+  }
+
+  /** How a part of the shell is kept. */
+  public KeptPart part(PartName part) {
+    return parts.get(part.text()).getOrElse(() -> KeptPart.plain(part));
+  }
+
+  /** Names of the parts of the shell that are in a group, or in those within it. */
+  List<PartName> partsIn(String group) {
+    return parts().stream()
+        .filter(k -> about(k.keeping().group()).contains(group))
+        .map(KeptPart::part)
+        .toList();
+  }
+
   // ---- the same otherwise
+
+  /** With a part of the shell kept otherwise. */
+  public Filing with(KeptPart p) {
+    String id = p.part().text();
+    return new Filing(
+        layers, groups, selections, twins, p.plainly() ? parts.remove(id) : parts.put(id, p));
+  }
 
   /**
    * @param now at least one
    */
   public Filing withLayers(List<Layer> now) {
-    return new Filing(List.copyOf(now), groups, selections, twins);
+    return new Filing(List.copyOf(now), groups, selections, twins, parts);
   }
 
   /** With a layer in place of that of the same id. */
@@ -132,29 +166,29 @@ public final class Filing {
 
   /** With a group put in, or in place of that of the same id. */
   public Filing with(Group group) {
-    return new Filing(layers, groups.put(group.id(), group), selections, twins);
+    return new Filing(layers, groups.put(group.id(), group), selections, twins, parts);
   }
 
   public Filing withoutGroup(String id) {
-    return new Filing(layers, groups.remove(id), selections, twins);
+    return new Filing(layers, groups.remove(id), selections, twins, parts);
   }
 
   /** With a selection put in, or in place of that of the same name. */
   public Filing with(NamedSelection s) {
-    return new Filing(layers, groups, selections.put(s.name(), s), twins);
+    return new Filing(layers, groups, selections.put(s.name(), s), twins, parts);
   }
 
   public Filing withoutSelection(String name) {
-    return new Filing(layers, groups, selections.remove(name), twins);
+    return new Filing(layers, groups, selections.remove(name), twins, parts);
   }
 
   /** With lines of twins put in, or in place of that of the same id. */
   public Filing with(Twin twin) {
-    return new Filing(layers, groups, selections, twins.put(twin.id(), twin));
+    return new Filing(layers, groups, selections, twins.put(twin.id(), twin), parts);
   }
 
   public Filing withoutTwin(String id) {
-    return new Filing(layers, groups, selections, twins.remove(id));
+    return new Filing(layers, groups, selections, twins.remove(id), parts);
   }
 
   /** All in which another filing differs. */
@@ -181,6 +215,13 @@ public final class Filing {
         all.add(new Difference.OfTwin(twin(id), now.twin(id)));
       }
     }
+    for (String id : parts.keySet().union(now.parts.keySet())) {
+      KeptPart was = part(PartName.read(id));
+      KeptPart is = now.part(PartName.read(id));
+      if (!was.equals(is)) {
+        all.add(new Difference.OfKeptPart(was, is));
+      }
+    }
     return all;
   }
 
@@ -190,11 +231,12 @@ public final class Filing {
         && layers.equals(f.layers)
         && groups.equals(f.groups)
         && selections.equals(f.selections)
-        && twins.equals(f.twins);
+        && twins.equals(f.twins)
+        && parts.equals(f.parts);
   }
 
   @Override
   public int hashCode() {
-    return Objects.hash(layers, groups, selections, twins);
+    return Objects.hash(layers, groups, selections, twins, parts);
   }
 }

@@ -2,6 +2,9 @@ package pied.core.space;
 
 import java.util.List;
 import pied.core.Tolerance;
+import pied.core.piece.Lean;
+import pied.core.piece.Stance;
+import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
 /**
@@ -83,6 +86,28 @@ public record Flight(
     }
     int tread = (int) Math.max(0, Math.min(count - 1, Math.floor(down / going + Tolerance.SAME)));
     return base + (count - tread) * riser;
+  }
+
+  @Override
+  public Vec anchor() {
+    return at.at(0);
+  }
+
+  @Override
+  public Flight called(String other) {
+    return new Flight(other, kind, at, turn, width, count, riser, going, base);
+  }
+
+  @Override
+  public Flight moved(Vec by, Shell shell) {
+    return new Flight(id, kind, Part.moved(this, at, by), turn, width, count, riser, going, base);
+  }
+
+  @Override
+  public Flight image(Twin by, Shell shell, String other) {
+    double there = by.image(new Stance(at.at(0), turn, Lean.NONE)).turn();
+    double round = ((Part.tidy(there) % 360) + 360) % 360;
+    return new Flight(other, kind, Part.image(by, at), round, width, count, riser, going, base);
   }
 
   @Override

@@ -1,6 +1,10 @@
 package pied.core.space;
 
+import java.util.ArrayList;
+import java.util.List;
+import pied.core.Nullable;
 import pied.core.Tolerance;
+import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
 /**
@@ -118,6 +122,69 @@ public record Opening(
 
   public Opening at(String otherWall, double otherFrom) {
     return new Opening(id, kind, otherWall, otherFrom, width, sill, height, hinge, opens, depth);
+  }
+
+  @Override
+  public @Nullable Vec anchor() {
+    return null;
+  }
+
+  @Override
+  public Opening called(String other) {
+    return new Opening(other, kind, wall, from, width, sill, height, hinge, opens, depth);
+  }
+
+  private Spot middle(Shell shell) {
+    return shell.wall(wall).spot(from + width / 2, 0);
+  }
+
+  /** The eight corners of the hole that it makes in its wall. */
+  public List<Vec> corners(Shell shell) {
+    Wall w = shell.wall(wall);
+    List<Vec> all = new ArrayList<>();
+    for (double along : new double[] {from, to()}) {
+      for (double out : new double[] {0, -w.thickness()}) {
+        all.add(w.spot(along, out).at(sill));
+        all.add(w.spot(along, out).at(head()));
+      }
+    }
+    return all;
+  }
+
+  /** Along its wall, and up; away from its wall it does not go. */
+  @Override
+  public Opening moved(Vec by, Shell shell) {
+    double along = by.dot(shell.wall(wall).along());
+    return new Opening(
+        id,
+        kind,
+        wall,
+        Part.tidy(from + along),
+        width,
+        Part.tidy(sill + by.y()),
+        height,
+        hinge,
+        opens,
+        depth);
+  }
+
+  /** In the wall that stands where its image would be, hinged on the other side if mirrored. */
+  @Override
+  public Opening image(Twin by, Shell shell, String other) {
+    Spot there = Part.image(by, middle(shell));
+    Wall in =
+        shell.faces().stream()
+            .filter(w -> w.distance(there) < Tolerance.FINE)
+            .findFirst()
+            .map(w -> shell.wall(w.name()))
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "There is no wall where the twin of the {} would be; make that a twin too.",
+                        words()));
+    Hand hand = by.turned() ? hinge : hinge == Hand.left ? Hand.right : Hand.left;
+    double start = Part.tidy(in.station(there) - width / 2);
+    return new Opening(other, kind, in.name(), start, width, sill, height, hand, opens, depth);
   }
 
   @Override

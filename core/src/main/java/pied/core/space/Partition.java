@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
+import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
 /**
@@ -40,6 +41,30 @@ public record Partition(String id, Spot from, Spot to, double thickness, double 
         thickness,
         0,
         height);
+  }
+
+  @Override
+  public Vec anchor() {
+    return from.at(0);
+  }
+
+  @Override
+  public Partition called(String other) {
+    return new Partition(other, from, to, thickness, height);
+  }
+
+  @Override
+  public Partition moved(Vec by, Shell shell) {
+    return new Partition(
+        id, Part.moved(this, from, by), Part.moved(this, to, by), thickness, height);
+  }
+
+  /** Of a mirrored one the ends change places, so that its face is the image of the face. */
+  @Override
+  public Partition image(Twin by, Shell shell, String other) {
+    Spot a = Part.image(by, from);
+    Spot b = Part.image(by, to);
+    return new Partition(other, by.turned() ? a : b, by.turned() ? b : a, thickness, height);
   }
 
   @Override

@@ -1,6 +1,7 @@
 package pied.core.space;
 
 import java.util.List;
+import pied.core.solid.Vec;
 import pied.core.units.Refusal;
 
 /**
@@ -17,6 +18,27 @@ public record Platform(String id, List<Spot> outline, double height) implements 
 
   public Platform withOutline(List<Spot> v) {
     return new Platform(id, v, height);
+  }
+
+  @Override
+  public Vec anchor() {
+    return outline.get(0).at(0);
+  }
+
+  @Override
+  public Platform called(String other) {
+    return new Platform(other, outline, height);
+  }
+
+  @Override
+  public Platform moved(Vec by, Shell shell) {
+    return withOutline(outline.stream().map(p -> Part.moved(this, p, by)).toList());
+  }
+
+  @Override
+  public Platform image(Twin by, Shell shell, String other) {
+    List<Spot> there = outline.stream().map(p -> Part.image(by, p)).toList();
+    return new Platform(other, Outlines.clockwise(there), height);
   }
 
   @Override

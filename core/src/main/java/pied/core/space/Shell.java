@@ -101,6 +101,24 @@ public record Shell(
     return all;
   }
 
+  /** The part of this name that is built into it; null for none. */
+  public @Nullable Part part(PartName name) {
+    for (List<? extends Part> some : parts().values()) {
+      for (Part p : some) {
+        if (p.name().equals(name)) {
+          return p;
+        }
+      }
+    }
+    return null;
+  }
+
+  /** The name of what stands on the floor under this id and can be stood upon. */
+  public PartName platformOrFlight(String id) {
+    boolean flight = flights.stream().anyMatch(f -> f.id().equals(id));
+    return new PartName(flight ? PartName.PartKind.flight : PartName.PartKind.platform, id);
+  }
+
   // ---- walls
 
   /** Another that is the same. */

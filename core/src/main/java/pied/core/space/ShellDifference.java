@@ -143,6 +143,18 @@ public final class ShellDifference {
     return now;
   }
 
+  /** A shell with a part put in behind the others of its kind, or in place of that of its id. */
+  public static Shell putting(Shell shell, Part part) {
+    PlacedPart was = placed(shell, part);
+    PlacedPart is = new PlacedPart(part, was == null ? Integer.MAX_VALUE : was.place());
+    return applied(shell, List.of(new OfPart(was, is)));
+  }
+
+  /** A shell without a part. */
+  public static Shell lacking(Shell shell, Part part) {
+    return applied(shell, List.of(new OfPart(placed(shell, part), null)));
+  }
+
   private static Shell framed(Shell frame, Shell parts) {
     return frame.with(
         b ->

@@ -6,12 +6,14 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import pied.core.BoundedCache;
 import pied.core.catalog.Article;
+import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
@@ -154,7 +156,12 @@ public final class Space {
 
   /** The layer that a piece is on. */
   public Layer layer(Piece p) {
-    Layer own = filing.layer(p.keeping().layer());
+    return layer(p.keeping());
+  }
+
+  /** That of something that is kept so. */
+  public Layer layer(Keeping k) {
+    Layer own = filing.layer(k.layer());
     return own == null ? filing.layers().get(0) : own;
   }
 
@@ -168,10 +175,28 @@ public final class Space {
     return p.keeping().hidden() || layer(p).hidden();
   }
 
-  /** Whether a body can be seen: not that of a hidden piece. */
+  /** Whether nothing may be done to a part of the shell: it is locked itself, or its layer is. */
+  public boolean locked(PartName part) {
+    Keeping k = filing.part(part).keeping();
+    return k.locked() || layer(k).locked();
+  }
+
+  /** Whether a part of the shell is left out of drawings, by itself or with its layer. */
+  public boolean hidden(PartName part) {
+    Keeping k = filing.part(part).keeping();
+    return k.hidden() || layer(k).hidden();
+  }
+
+  /** Whether a body can be seen: not that of a hidden piece, or of a hidden part of the shell. */
   public boolean seen(Body body) {
     Piece p = order.piece(body.id());
-    return p == null || !hidden(p);
+    PartName part = p == null ? PartName.of(body) : null;
+    return p == null ? part == null || !hidden(part) : !hidden(p);
+  }
+
+  /** Names of the parts of the shell that are in a group, or in those within it. */
+  public List<PartName> partsIn(String group) {
+    return filing.partsIn(group);
   }
 
   /** Ids of all pieces in a group, and in those within it; none if there is no such group. */
@@ -183,7 +208,9 @@ public final class Space {
 
   /** Whether there is nothing in a group. */
   public boolean empty(String group) {
-    return grouped.of(group).isEmpty() && !filing.within(group).iterator().hasNext();
+    return grouped.of(group).isEmpty()
+        && !filing.within(group).iterator().hasNext()
+        && filing.partsIn(group).isEmpty();
   }
 
   /** All pieces in the order in which they came. */
@@ -219,12 +246,8 @@ public final class Space {
 
   /** This space with some pieces replaced, or put in behind all others. */
   public Space with(Collection<Piece> changed) {
-    if (changed.isEmpty()) {
-      return this;
-    }
-    Set<String> ids = new LinkedHashSet<>();
-    changed.forEach(p -> ids.add(p.id()));
-    return new Space(this, order.replacing(changed), ids);
+    List<String> ids = changed.stream().map(Piece::id).toList();
+    return ids.isEmpty() ? this : new Space(this, order.replacing(changed), ids);
   }
 
   public Space with(Piece changed) {
@@ -245,33 +268,7 @@ public final class Space {
 
   /** This space with some things others than they were. */
   public Space apply(List<Difference> differences) {
-    Space rebuilt = this;
-    Set<String> gone = new LinkedHashSet<>();
-    List<Piece> altered = new ArrayList<>();
-    List<Ordered> put = new ArrayList<>();
-    Filing filed = filing;
-    List<Difference.OfBuilt> built = new ArrayList<>();
-    for (Difference d : differences) {
-      if (d instanceof Difference.OfBuilt b) {
-        built.add(b);
-      } else if (d instanceof Difference.OfFiling f) {
-        filed = f.in(filed);
-      } else if (d instanceof Difference.OfPiece p) {
-        if (p.stays()) {
-          altered.add(p.piece());
-        } else {
-          if (p.before() != null) {
-            gone.add(p.id());
-          }
-          if (p.after() != null) {
-            put.add(p.after());
-          }
-        }
-      }
-    }
-    rebuilt = built.isEmpty() ? this : rebuilt.with(ShellDifference.applied(shell, built));
-    rebuilt = filed == filing ? rebuilt : rebuilt.with(filed);
-    return rebuilt.without(gone).with(altered).putting(put);
+    return Applied.to(this, differences);
   }
 
   /** This space without some pieces. */
@@ -325,7 +322,7 @@ public final class Space {
     T of(Space space, Piece piece);
   }
 
-  /** The bodies of the shell alone. */
+  /** Those of the shell alone. */
   public List<Body> shellBodies() {
     return shellBodies;
   }
@@ -385,16 +382,17 @@ public final class Space {
     return switch (on.kind()) {
       case floor -> shell.stage() == null ? "the floor" : "the stage floor";
       case ceiling -> nameOf(PartName.CEILING);
-      case wall -> shell.wallName(on.id());
-      case platform, bar -> "the " + on.id();
+      case wall -> nameOf(PartName.wall(on.id()));
+      case platform -> nameOf(shell.platformOrFlight(on.id()));
+      case bar -> nameOf(new PartName(PartName.PartKind.bar, on.id()));
       case opening -> nameOf(PartName.opening(on.id()));
       case piece -> piece(on.id()).name();
       case held, nothing -> "nothing";
     };
   }
 
-  /** How a part of the shell is called in a sentence. */
+  /** How a part of the shell is called in a sentence: by its own name if it was given one. */
   public String nameOf(PartName part) {
-    return shell.nameOf(part);
+    return Objects.requireNonNullElseGet(filing.part(part).name(), () -> shell.nameOf(part));
   }
 }

@@ -34,13 +34,14 @@ public final class Validation {
    * What is sound of how pieces are kept in order.
    *
    * @param pieces ids of those there are
+   * @param shell what they are in
    * @throws Refusal if there is out of all measure much of it
    */
-  public Filing filing(Filing f, Set<String> pieces) {
+  public Filing filing(Filing f, Set<String> pieces, Shell shell) {
     if (f.groups().size() > MOST_THINGS || f.twins().size() > MOST_THINGS) {
       throw new Refusal("It has more groups than a space may hold.");
     }
-    return Filing.of(layers(f), groups(f), selections(f, pieces), twins(f));
+    return Filing.of(layers(f), groups(f), selections(f, pieces, shell), twins(f), parts(f, shell));
   }
 
   private List<Layer> layers(Filing f) {
@@ -122,11 +123,11 @@ public final class Validation {
     return known.get(id);
   }
 
-  private List<NamedSelection> selections(Filing f, Set<String> pieces) {
+  private List<NamedSelection> selections(Filing f, Set<String> pieces, Shell shell) {
     List<NamedSelection> kept = new ArrayList<>();
     for (NamedSelection s : f.selections()) {
       Set<String> there = new LinkedHashSet<>(s.pieces());
-      there.retainAll(pieces);
+      there.removeIf(id -> !pieces.contains(id) && shell.part(PartName.read(id)) == null);
       if (kept.size() >= NamedSelection.MOST) {
         say("selection", "is more than a space may have");
       } else if (!isSound(() -> Text.name("A selection", s.name()))) {
@@ -148,6 +149,40 @@ public final class Validation {
       }
     }
     return kept;
+  }
+
+  /** Of parts that are there; in groups, and twins of parts, that are there too. */
+  private List<KeptPart> parts(Filing f, Shell shell) {
+    List<KeptPart> kept = new ArrayList<>();
+    for (KeptPart k : f.parts()) {
+      try {
+        if (shell.part(k.part()) == null) {
+          throw new Refusal("is not there");
+        }
+        String name = k.name() == null ? null : Text.name("A part", k.name());
+        Keeping q = k.keeping().withSlot(null);
+        q = f.group(q.group()) == null ? q.withGroup(null) : q;
+        q = q.twin() == null || isPair(f, k, shell) ? q : q.withTwin(null);
+        kept.add(new KeptPart(k.part(), name, remarked(q)));
+      } catch (Refusal e) {
+        say("part of the shell", "cannot be kept in order: " + e.getMessage());
+      }
+    }
+    return kept;
+  }
+
+  private static boolean isPair(Filing f, KeptPart k, Shell shell) {
+    Partner there = k.keeping().twin();
+    if (there.piece() == null || f.twin(there.twin()) == null) {
+      return false;
+    }
+    PartName other = PartName.read(there.piece());
+    Partner back = f.part(other).keeping().twin();
+    return shell.part(other) != null
+        && back != null
+        && back.twin().equals(there.twin())
+        && k.part().text().equals(back.piece())
+        && back.first() != there.first();
   }
 
   // ---- rules
@@ -187,16 +222,17 @@ public final class Validation {
     Slot slot = k.slot();
     boolean kept = g != null && g.repeats() != null && slot != null && slot.place() >= 0;
     k = kept || slot == null ? k : k.withSlot(null);
-    if (k.remark().length() > Keeping.LONGEST_REMARK) {
-      k = k.withRemark(k.remark().substring(0, Keeping.LONGEST_REMARK));
-    }
-    k = k.withRemark(Text.clean(k.remark()));
-    q = q.withKeeping(k).withName(Text.name("A piece", p.name()));
+    q = q.withKeeping(remarked(k)).withName(Text.name("A piece", p.name()));
     Validity.pieces(ready, List.of(q));
     if (!q.form().stretched() && !isOfItsKind(ready, q)) {
       q = q.withForm(q.form().withStretched(true));
     }
     return q.withOn(p.on()).withAttached(p.attached());
+  }
+
+  private static Keeping remarked(Keeping k) {
+    int most = Math.min(k.remark().length(), Keeping.LONGEST_REMARK);
+    return k.withRemark(Text.clean(k.remark().substring(0, most)));
   }
 
   private static boolean isOfItsKind(Space ready, Piece p) {
@@ -271,7 +307,7 @@ public final class Validation {
       Set<String> ids = new HashSet<>();
       if (filed) {
         after.pieces().forEach(p -> ids.add(p.id()));
-        look.filing(after.filing(), ids);
+        look.filing(after.filing(), ids, after.shell());
       }
       return look.said.isEmpty() && carried(after, done);
     } catch (RuntimeException e) { // whatever may be in it

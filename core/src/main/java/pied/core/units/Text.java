@@ -7,6 +7,11 @@ public final class Text {
 
   private Text() {}
 
+  /** With its first letter a capital one. */
+  public static String capital(String s) {
+    return s.isEmpty() ? s : Character.toUpperCase(s.charAt(0)) + s.substring(1);
+  }
+
   /**
    * A name as it is kept: without spaces around it.
    *

@@ -124,7 +124,11 @@ class CaptionTest {
 
   private List<Phrase> handled(Handling.HandlingAt at, String hold, String about, String... ids) {
     return Caption.of(
-        room.space, "Room", List.of(ids), LengthUnit.M, new Handling(at, hold, about, null, false));
+        room.space,
+        "Room",
+        List.of(ids),
+        LengthUnit.M,
+        new Handling(at, hold, about, null, false, null));
   }
 
   private static Edit edit(List<Phrase> phrases, String label) {

@@ -200,6 +200,11 @@ class EveryEditTest {
           "{'do':'place','article':'bottle','ray':{'from':{'x':1,'y':3,'z':3},"
               + "'along':{'x':0,'y':-1,'z':0}}}");
 
+  /** All examples. */
+  static List<String> texts() {
+    return Stream.of(ROOM, STAGE, MANY).flatMap(List::stream).toList();
+  }
+
   private static Rooms many() {
     Rooms room = new Rooms();
     room.put("r", "stool", 1, 1, 10);

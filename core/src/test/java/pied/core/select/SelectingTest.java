@@ -101,7 +101,9 @@ class SelectingTest {
     room.json("{'do':'layer','layer':'" + room.piece("u").keeping().layer() + "','hidden':true}");
     assertThat(find(MeantBy.all)).containsExactly("a", "t", "m");
     assertThat(find(MeantBy.article, "a")).containsExactly("a");
-    assertThat(within(true, 0, 0, 6, 4)).containsExactly("a", "t", "m");
+    assertThat(within(true, 0, 0, 6, 4))
+        .as("what is set into the walls is touched too")
+        .containsExactly("opening:d1", "opening:w1", "a", "t", "m");
     assertThat(find(MeantBy.piece, "b")).containsExactly("b");
   }
 

@@ -160,7 +160,7 @@ public record ArchivedSpace(String name, long revision, Space space, List<Archiv
     if (pieces.size() > Validity.MOST_PIECES) {
       throw new Refusal("It has more pieces than a space may hold.");
     }
-    Space ready = bare.with(look.filing(bare.apply(order).filing(), ids));
+    Space ready = bare.with(look.filing(bare.apply(order).filing(), ids, bare.shell()));
     return look.whole(ready.apply(sound(ready, pieces, here, said)));
   }
 

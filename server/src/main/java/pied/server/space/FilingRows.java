@@ -3,9 +3,11 @@ package pied.server.space;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import pied.core.Nullable;
 import pied.core.edit.Change;
 import pied.core.space.Difference;
 import pied.core.space.Filing;
+import pied.core.space.KeptPart;
 import pied.core.space.Layer;
 import pied.server.store.Journal;
 
@@ -16,12 +18,19 @@ class FilingRows {
   private final Rows.Groups groups;
   private final Rows.Selections selections;
   private final Rows.Twins twins;
+  private final Rows.KeptParts parts;
 
-  FilingRows(Rows.Layers layers, Rows.Groups groups, Rows.Selections selections, Rows.Twins twins) {
+  FilingRows(
+      Rows.Layers layers,
+      Rows.Groups groups,
+      Rows.Selections selections,
+      Rows.Twins twins,
+      Rows.KeptParts parts) {
     this.layers = layers;
     this.groups = groups;
     this.selections = selections;
     this.twins = twins;
+    this.parts = parts;
   }
 
   Filing of(String space) {
@@ -29,7 +38,8 @@ class FilingRows {
         layers.ofSpace(space).stream().map(LayerRow::live).toList(),
         groups.ofSpace(space).stream().map(GroupRow::live).toList(),
         selections.ofSpace(space).stream().map(SelectionRow::live).toList(),
-        twins.ofSpace(space).stream().map(TwinRow::live).toList());
+        twins.ofSpace(space).stream().map(TwinRow::live).toList(),
+        parts.ofSpace(space).stream().map(KeptPartRow::live).toList());
   }
 
   /** What a change altered of it. */
@@ -52,6 +62,8 @@ class FilingRows {
             s,
             t.before() == null ? null : new TwinRow(space, t.before()),
             t.after() == null ? null : new TwinRow(space, t.after()));
+      } else if (d instanceof Difference.OfKeptPart k) {
+        put(s, row(space, k.before()), row(space, k.after()));
       }
     }
   }
@@ -62,6 +74,10 @@ class FilingRows {
     for (int i = 0; i < now.size(); i++) {
       s.insert(new LayerRow(space, i, now.get(i)));
     }
+  }
+
+  private static @Nullable KeptPartRow row(String space, KeptPart p) {
+    return p.plainly() ? null : new KeptPartRow(space, p);
   }
 
   private static void put(Journal.Transaction s, Object before, Object after) {

@@ -2,8 +2,10 @@ package pied.server.space;
 
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.piece.Keeping;
 import pied.core.space.Filing;
 import pied.core.space.Group;
+import pied.core.space.KeptPart;
 import pied.core.space.Layer;
 import pied.core.space.Twin;
 import pied.core.tool.keep.Paste.Bundle;
@@ -23,13 +25,15 @@ public final class KeepingWire {
       List<Layer> layers,
       List<GroupView> groups,
       List<SelectionName> selections,
-      List<Twin> twins) {
+      List<Twin> twins,
+      List<PartView> parts) {
     public static FilingView of(Filing f) {
       return new FilingView(
           f.layers(),
           f.groups().stream().map(g -> GroupView.of(g, f)).toList(),
           f.selections().stream().map(s -> new SelectionName(s.name(), s.pieces().size())).toList(),
-          f.twins());
+          f.twins(),
+          f.parts().stream().map(PartView::of).toList());
     }
   }
 
@@ -44,6 +48,33 @@ public final class KeepingWire {
     static GroupView of(Group g, Filing f) {
       String rule = g.repeats() == null ? null : g.repeats().rule().called();
       return new GroupView(g.id(), g.name(), g.in(), f.about(g.id()), rule);
+    }
+  }
+
+  /**
+   * How a part of the shell is kept that is not kept plainly.
+   *
+   * @param part its name, such as "platform:platform 1"
+   * @param twin what it is a twin by
+   */
+  public record PartView(
+      String part,
+      @Nullable String name,
+      String layer,
+      @Nullable String group,
+      boolean locked,
+      boolean hidden,
+      @Nullable String twin) {
+    static PartView of(KeptPart p) {
+      Keeping k = p.keeping();
+      return new PartView(
+          p.part().text(),
+          p.name(),
+          k.layer(),
+          k.group(),
+          k.locked(),
+          k.hidden(),
+          k.twin() == null ? null : k.twin().twin());
     }
   }
 

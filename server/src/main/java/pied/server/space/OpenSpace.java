@@ -222,14 +222,14 @@ public final class OpenSpace {
       if (request != null) {
         past.requests.put(request, key);
       }
-      boolean shell = step.change.shell();
+      boolean shell = step.change.shellDrawn();
       after = past.seen(name, shell ? past.revision : -1);
       said =
           new Changed(
               past.revision,
               step.change.changed(),
               step.change.gone(),
-              step.change.made(),
+              made(step.change),
               step.said,
               step.offers,
               shell,
@@ -238,6 +238,14 @@ public final class OpenSpace {
               step.by == null ? null : step.by.window(),
               past.lastDone(mine(step.by)) != null,
               past.firstUndone(mine(step.by)) != null);
+    }
+
+    /** All that was not there before, parts of the shell before the pieces. */
+    private static List<String> made(Change change) {
+      List<String> all = new ArrayList<>();
+      change.madeParts().forEach(p -> all.add(p.text()));
+      all.addAll(change.made());
+      return all;
     }
 
     /** What was done is undone by this, or the other way round. */

@@ -238,7 +238,12 @@ public class ProjectStore {
                       t -> {
                         for (String of :
                             List.of(
-                                "PieceRow", "LayerRow", "GroupRow", "SelectionRow", "TwinRow")) {
+                                "PieceRow",
+                                "LayerRow",
+                                "GroupRow",
+                                "SelectionRow",
+                                "TwinRow",
+                                "KeptPartRow")) {
                           t.alter("delete from " + of + " where key.space = :id", Map.of("id", id));
                         }
                         t.alter(

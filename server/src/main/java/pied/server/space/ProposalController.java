@@ -90,7 +90,7 @@ class ProposalController {
         refused instanceof Wanting,
         u.edits().size() == 1 ? pointing(u.edits().get(0), unit) : null,
         inHand ? reach(p, unit) : List.of(),
-        change.shell() ? ShellPlan.of(out.space(), now.name(), unit) : null,
+        change.shellDrawn() ? ShellPlan.of(out.space(), now.name(), unit) : null,
         out == null || out.part() == null ? null : out.part().text());
   }
 

@@ -94,6 +94,12 @@ public interface Rows {
     List<TwinRow> ofSpace(String space);
   }
 
+  /** How parts of the shell are kept. */
+  interface KeptParts extends JpaRepository<KeptPartRow, InSpace> {
+    @Query("select k from KeptPartRow k where k.key.space = :space")
+    List<KeptPartRow> ofSpace(String space);
+  }
+
   /** Steps. */
   interface Steps extends JpaRepository<StepRow, Long> {
     /** The steps of a space in order, without what they changed. */

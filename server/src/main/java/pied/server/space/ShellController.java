@@ -121,6 +121,8 @@ class ShellController {
   @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
   byte[] shell(@PathVariable String id) {
     Space space = store.space(id);
-    return Glb.write(space.shellBodies(), ShellBodies.looks(space.shell()));
+    return Glb.write(
+        space.shellBodies().stream().filter(space::seen).toList(),
+        ShellBodies.looks(space.shell()));
   }
 }

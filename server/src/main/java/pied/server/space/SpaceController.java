@@ -22,7 +22,6 @@ import pied.core.select.Selecting;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.tool.keep.Clip;
-import pied.core.tool.shell.PartCaption;
 import pied.core.tool.size.Handling;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
@@ -170,7 +169,7 @@ class SpaceController {
     return new CaptionView(
         now.revision(),
         ofPart
-            ? PartCaption.of(now.space(), PartName.read(r.part()), u)
+            ? Caption.of(now.space(), PartName.read(r.part()), u)
             : Caption.of(now.space(), now.name(), pieces, u, handling(r.handling())));
   }
 

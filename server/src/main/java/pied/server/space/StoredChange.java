@@ -21,9 +21,11 @@ import pied.core.piece.Stance;
 import pied.core.size.Size;
 import pied.core.space.Difference;
 import pied.core.space.Group;
+import pied.core.space.KeptPart;
 import pied.core.space.Layer;
 import pied.core.space.NamedSelection;
 import pied.core.space.Ordered;
+import pied.core.space.PartName;
 import pied.core.space.Twin;
 import pied.server.material.StoredFinish;
 import pied.server.space.StoredShell.Place;
@@ -43,7 +45,8 @@ record StoredChange(List<Thing> things) {
     @JsonSubTypes.Type(value = OfLayers.class, name = "layers"),
     @JsonSubTypes.Type(value = OfGroup.class, name = "group"),
     @JsonSubTypes.Type(value = OfSelection.class, name = "selection"),
-    @JsonSubTypes.Type(value = OfTwin.class, name = "twin")
+    @JsonSubTypes.Type(value = OfTwin.class, name = "twin"),
+    @JsonSubTypes.Type(value = OfKeptPart.class, name = "keptPart")
   })
   sealed interface Thing {
     static Thing of(Difference d) {
@@ -62,6 +65,9 @@ record StoredChange(List<Thing> things) {
       }
       if (d instanceof Difference.OfTwin t) {
         return new OfTwin(Mirror.of(t.before()), Mirror.of(t.after()));
+      }
+      if (d instanceof Difference.OfKeptPart k) {
+        return new OfKeptPart(StoredKeeping.of(k.before()), StoredKeeping.of(k.after()));
       }
       if (d instanceof Difference.OfFrame f) {
         return new OfFrame(StoredShell.of(f.before()), StoredShell.of(f.after()));
@@ -143,6 +149,47 @@ record StoredChange(List<Thing> things) {
     }
   }
 
+  record OfKeptPart(StoredKeeping before, StoredKeeping after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfKeptPart(before.live(), after.live());
+    }
+  }
+
+  /** How a part of the shell is kept; what is false or not there is left out. */
+  @JsonIgnoreProperties(ignoreUnknown = true)
+  @JsonInclude(JsonInclude.Include.NON_DEFAULT)
+  record StoredKeeping(
+      @JsonInclude String part,
+      String name,
+      String layer,
+      String group,
+      boolean locked,
+      boolean hidden,
+      String remark,
+      Pair twin) {
+    static StoredKeeping of(KeptPart p) {
+      Keeping k = p.keeping();
+      return new StoredKeeping(
+          p.part().text(),
+          p.name(),
+          k.layer().equals(Keeping.FIRST) ? null : k.layer(),
+          k.group(),
+          k.locked(),
+          k.hidden(),
+          k.remark().isEmpty() ? null : k.remark(),
+          Pair.of(k.twin()));
+    }
+
+    KeptPart live() {
+      return new KeptPart(
+          PartName.read(part),
+          name,
+          new Keeping(
+              layer, group, locked, hidden, remark, null, twin == null ? null : twin.live()));
+    }
+  }
+
   /** What pairs are twins by. */
   record Mirror(String id, Place at, Place way, boolean turned) {
     static Mirror of(Twin t) {
@@ -209,7 +256,15 @@ record StoredChange(List<Thing> things) {
   record Seat(long place, int part, boolean own) {}
 
   /** The other one of a pair of twins. */
-  record Pair(String twin, String piece, boolean first) {}
+  record Pair(String twin, String piece, boolean first) {
+    static Pair of(Partner p) {
+      return p == null ? null : new Pair(p.twin(), p.piece(), p.first());
+    }
+
+    Partner live() {
+      return new Partner(twin, piece, first);
+    }
+  }
 
   /** A piece; what is false or not there is left out. */
   @JsonIgnoreProperties(ignoreUnknown = true)
@@ -256,7 +311,7 @@ record StoredChange(List<Thing> things) {
           k.hidden(),
           k.remark().isEmpty() ? null : k.remark(),
           k.slot() == null ? null : new Seat(k.slot().place(), k.slot().part(), k.slot().own()),
-          k.twin() == null ? null : new Pair(k.twin().twin(), k.twin().piece(), k.twin().first()));
+          Pair.of(k.twin()));
     }
 
     Piece live() {
@@ -275,7 +330,7 @@ record StoredChange(List<Thing> things) {
               hidden,
               remark,
               slot == null ? null : new Slot(slot.place, slot.part, slot.own),
-              twin == null ? null : new Partner(twin.twin, twin.piece, twin.first)));
+              twin == null ? null : twin.live()));
     }
   }
 

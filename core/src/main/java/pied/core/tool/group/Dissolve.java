@@ -8,6 +8,8 @@ import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.space.Group;
+import pied.core.space.KeptPart;
+import pied.core.space.PartName;
 
 /** Dissolves a group; what was in it is then in the group that it was in itself, or in none. */
 @JsonTypeName("dissolve")
@@ -27,7 +29,12 @@ public record Dissolve(String group) implements Edit {
     if (!own.isEmpty()) {
       session.chosen(own);
     }
-    Groups.put(session, new Groups.Parts(groups, own), g.in());
+    List<PartName> parts =
+        session.filing().parts().stream()
+            .filter(k -> g.id().equals(k.keeping().group()))
+            .map(KeptPart::part)
+            .toList();
+    Groups.put(session, new Groups.Members(groups, own, parts), g.in());
     session.leave(g.id());
   }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 import pied.core.space.Group;
 import pied.core.units.Refusal;
 
@@ -19,12 +20,12 @@ import pied.core.units.Refusal;
 public record IntoGroup(List<String> pieces, @Nullable String group) implements Edit {
   @Override
   public void make(EditSession session) {
-    List<String> ids = session.chosen(pieces);
+    Picked picked = session.picked(pieces);
     Group into = group == null ? null : Groups.named(session, group);
-    Groups.Parts parts = Groups.parts(session, ids, null);
+    Groups.Members members = Groups.members(session, picked, null);
     if (into != null) {
       for (String around : session.filing().about(into.id())) {
-        if (parts.groups().contains(around)) {
+        if (members.groups().contains(around)) {
           throw new Refusal(
               "The group {} cannot be put into {}",
               session.filing().group(around).name(),
@@ -32,7 +33,7 @@ public record IntoGroup(List<String> pieces, @Nullable String group) implements 
         }
       }
     }
-    Groups.put(session, parts, into == null ? null : into.id());
+    Groups.put(session, members, into == null ? null : into.id());
     Groups.checkDepth(session);
   }
 }

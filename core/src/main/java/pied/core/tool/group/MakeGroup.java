@@ -6,6 +6,7 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 import pied.core.space.Group;
 import pied.core.space.Validity;
 import pied.core.units.Refusal;
@@ -24,14 +25,16 @@ public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable Stri
     implements Edit {
   @Override
   public void make(EditSession session) {
-    List<String> ids = session.chosen(pieces);
-    String common = Groups.common(session, ids);
-    if (common != null && session.space().members(common).size() == ids.size()) {
+    Picked picked = session.picked(pieces);
+    String common = Groups.common(session, picked);
+    if (common != null
+        && session.space().members(common).size() == picked.pieces().size()
+        && session.space().partsIn(common).size() == picked.parts().size()) {
       throw new Refusal("These are the group {} already.", session.filing().group(common).name());
     }
-    Groups.Parts parts = Groups.parts(session, ids, common);
-    if (parts.groups().size() + parts.pieces().size() < 2) {
-      throw new Refusal("A group is made of two pieces at least; select more of them.");
+    Groups.Members members = Groups.members(session, picked, common);
+    if (members.groups().size() + members.pieces().size() + members.parts().size() < 2) {
+      throw new Refusal("A group is made of two things at least; select more of them.");
     }
     String own = id == null ? session.newId() : Validity.id(id);
     if (session.filing().group(own) != null || session.space().has(own)) {
@@ -39,7 +42,7 @@ public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable Stri
     }
     String called = name == null ? Groups.freeName(session, "Group") : Text.name("A group", name);
     session.file(session.filing().with(new Group(own, called, common)));
-    Groups.put(session, parts, own);
+    Groups.put(session, members, own);
     Groups.checkDepth(session);
   }
 }

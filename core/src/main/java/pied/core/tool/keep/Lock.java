@@ -4,11 +4,13 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.edit.BuiltIn;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 
 /**
- * Locks pieces, so that nothing is done to them, or unlocks them.
+ * Locks pieces and parts of the shell, so that nothing is done to them, or unlocks them.
  *
  * @param which null for those named
  */
@@ -18,8 +20,8 @@ public record Lock(@Nullable List<String> pieces, boolean locked, @Nullable Whic
     implements Edit {
   @Override
   public void make(EditSession session) {
-    session.alter(
-        WhichPieces.chosen(session, pieces, which),
-        p -> p.withKeeping(p.keeping().withLocked(locked)));
+    Picked meant = WhichPieces.picked(session, pieces, which);
+    session.alter(meant.pieces(), p -> p.withKeeping(p.keeping().withLocked(locked)));
+    BuiltIn.keep(session, meant.parts(), k -> k.withKeeping(k.keeping().withLocked(locked)));
   }
 }

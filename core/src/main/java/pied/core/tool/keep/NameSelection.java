@@ -2,10 +2,12 @@ package pied.core.tool.keep;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 import pied.core.space.Filing;
 import pied.core.space.NamedSelection;
 import pied.core.units.Refusal;
@@ -19,6 +21,14 @@ import pied.core.units.Text;
 @JsonTypeName("nameSelection")
 @RecordBuilder
 public record NameSelection(String name, @Nullable List<String> pieces) implements Edit {
+  private List<String> those(EditSession session) {
+    Picked picked = session.picked(pieces);
+    List<String> all = new ArrayList<>();
+    picked.parts().forEach(p -> all.add(p.text()));
+    all.addAll(picked.pieces());
+    return all;
+  }
+
   @Override
   public void make(EditSession session) {
     Filing filing = session.filing();
@@ -34,6 +44,6 @@ public record NameSelection(String name, @Nullable List<String> pieces) implemen
       throw new Refusal(
           "A space keeps up to {} named selections; forget one first.", NamedSelection.MOST);
     }
-    session.file(filing.with(new NamedSelection(called, session.chosen(pieces))));
+    session.file(filing.with(new NamedSelection(called, those(session))));
   }
 }

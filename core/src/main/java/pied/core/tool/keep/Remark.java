@@ -3,8 +3,10 @@ package pied.core.tool.keep;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import pied.core.edit.BuiltIn;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 import pied.core.piece.Keeping;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
@@ -27,6 +29,8 @@ public record Remark(List<String> pieces, String remark) implements Edit {
       throw new Refusal(
           "A remark may have up to {} letters; this one has {}.", LONGEST, clean.length());
     }
-    session.alter(session.chosen(pieces), p -> p.withKeeping(p.keeping().withRemark(clean)));
+    Picked picked = session.picked(pieces);
+    session.alter(picked.pieces(), p -> p.withKeeping(p.keeping().withRemark(clean)));
+    BuiltIn.keep(session, picked.parts(), k -> k.withKeeping(k.keeping().withRemark(clean)));
   }
 }

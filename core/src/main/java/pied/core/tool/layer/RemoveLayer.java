@@ -7,6 +7,7 @@ import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
+import pied.core.space.KeptPart;
 import pied.core.space.Layer;
 import pied.core.units.Refusal;
 
@@ -40,6 +41,11 @@ public record RemoveLayer(String layer, @Nullable String to) implements Edit {
       session.alter(session.chosen(on), p -> p.withKeeping(p.keeping().withLayer(heir.id())));
       String what = on.size() == 1 ? "One piece is" : on.size() + " pieces are";
       session.say("{} on the layer {} now.", what, heir.name());
+    }
+    for (KeptPart k : session.filing().parts()) {
+      if (k.keeping().layer().equals(gone.id())) {
+        session.file(session.filing().with(k.withKeeping(k.keeping().withLayer(heir.id()))));
+      }
     }
     session.file(session.filing().withLayers(left));
   }

@@ -4,13 +4,15 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.edit.BuiltIn;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 import pied.core.space.Layer;
 import pied.core.units.Refusal;
 
 /**
- * Moves pieces to a layer, or to one that is made on the way.
+ * Moves pieces and parts of the shell to a layer, or to one that is made on the way.
  *
  * @param layer its id,
  * @param named or its name; a layer of this name is made if there is none
@@ -21,9 +23,10 @@ public record ToLayer(List<String> pieces, @Nullable String layer, @Nullable Str
     implements Edit {
   @Override
   public void make(EditSession session) {
-    List<String> ids = session.chosen(pieces);
+    Picked picked = session.picked(pieces);
     Layer to = to(session);
-    session.alter(ids, p -> p.withKeeping(p.keeping().withLayer(to.id())));
+    session.alter(picked.pieces(), p -> p.withKeeping(p.keeping().withLayer(to.id())));
+    BuiltIn.keep(session, picked.parts(), k -> k.withKeeping(k.keeping().withLayer(to.id())));
     if (to.hidden()) {
       session.say("The layer {} is hidden, and what is on it.", to.name());
     }

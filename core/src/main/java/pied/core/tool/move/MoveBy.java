@@ -5,17 +5,20 @@ import static pied.core.edit.EditSession.need;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import java.util.Set;
 import pied.core.Nullable;
 import pied.core.catalog.Mounting;
+import pied.core.edit.BuiltIn;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 import pied.core.edit.Places;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Carriers;
 
 /**
- * Moves pieces across (x), up (y) and deep (z); what they carry goes along.
+ * Moves pieces and parts of the shell across (x), up (y) and deep (z); what they carry goes along.
  *
  * @param stops true: what stands stops at what is in the way; up and down it goes to the next
  *     surface there is
@@ -29,7 +32,12 @@ public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) im
 
   @Override
   public void make(EditSession session) {
-    List<String> ids = session.chosen(pieces);
+    Picked picked = session.picked(pieces);
+    if (!picked.onlyPieces()) {
+      withParts(session, picked);
+      return;
+    }
+    List<String> ids = picked.pieces();
     Piece lead = session.piece(ids.get(ids.size() - 1));
     Vec v = Places.way(need(by, "by"), session.unit());
     boolean stands = session.article(lead.id()).mounting() == Mounting.STANDS;
@@ -38,6 +46,22 @@ public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) im
       new PutDown(Steps.to(session.space(), ids, v), null).make(session);
       return;
     }
+    shift(session, ids, v);
+  }
+
+  /** Parts of the shell take along what is on them; the other pieces are moved as far. */
+  private void withParts(EditSession session, Picked picked) {
+    Vec v = Places.way(need(by, "by"), session.unit());
+    Set<String> along =
+        session.space().withCarried(Picked.carriedBy(session.space(), picked.parts()));
+    BuiltIn.move(session, picked.parts(), v);
+    List<String> rest = picked.pieces().stream().filter(id -> !along.contains(id)).toList();
+    if (!rest.isEmpty()) {
+      shift(session, rest, v);
+    }
+  }
+
+  private static void shift(EditSession session, List<String> ids, Vec v) {
     session.shift(ids, v);
     if (v.y() == 0) {
       session.settle(Carriers.tops(session.space(), ids), false);

@@ -2,6 +2,7 @@ package pied.core.tool.shell;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.function.BiConsumer;
 import pied.core.Tolerance;
 import pied.core.edit.Edit;
 import pied.core.phrase.Phrase;
@@ -21,28 +22,34 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Stage;
 import pied.core.space.Wall;
+import pied.core.tool.keep.RenameBuilder;
 import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
+import pied.core.units.Text;
 
 /** The caption of a part of the shell: how large it is and where, to be read and typed. */
 public final class PartCaption {
   private final Writer w;
   private final Shell shell;
+  private final BiConsumer<Writer, PartName> keeping;
 
-  private PartCaption(Space space, LengthUnit unit) {
+  private PartCaption(Space space, LengthUnit unit, BiConsumer<Writer, PartName> keeping) {
     w = new Writer(space, unit);
     shell = space.shell();
+    this.keeping = keeping;
   }
 
   /**
    * The caption of a part.
    *
    * @param part such as "wall:A", "opening:door 1" or "corner:0"
+   * @param keeping writes how it is kept in order
    * @throws Refusal if there is none
    */
-  public static List<Phrase> of(Space space, PartName part, LengthUnit unit) {
-    PartCaption c = new PartCaption(space, unit);
+  public static List<Phrase> of(
+      Space space, PartName part, LengthUnit unit, BiConsumer<Writer, PartName> keeping) {
+    PartCaption c = new PartCaption(space, unit, keeping);
     String id = part.id();
     switch (part.kind()) {
       case wall -> c.wall(id);
@@ -68,12 +75,21 @@ public final class PartCaption {
         : String.format(Locale.ROOT, "%.1f %%", stage.rake() * 100);
   }
 
+  /** Its name, which can be typed. */
+  private Writer name(Part part, String usual) {
+    String own = w.space.filing().part(part.name()).name();
+    String text = own == null ? Text.capital(usual) : own;
+    return w.field(text, "Name", "name", RenameBuilder.builder().piece(part.name().text()).build());
+  }
+
   private void remove(PartName part) {
     w.action("Take it away", RemovePartsBuilder.builder().parts(List.of(part)).build());
   }
 
-  private static String title(String id) {
-    return Character.toUpperCase(id.charAt(0)) + id.substring(1);
+  private void end(PartName part) {
+    keeping.accept(w, part);
+    w.text(". ");
+    remove(part);
   }
 
   // ---- walls and corners
@@ -128,15 +144,15 @@ public final class PartCaption {
 
   private void partition(Partition p) {
     Edit edit = SetPartitionBuilder.builder().part(p.id()).build();
-    w.word(title(p.id()), null).text(" — ");
+    name(p, p.id()).text(" — ");
     w.length(p.length(), "Length; its end moves", "length", edit).text(" long × ");
     w.length(p.thickness(), "Thickness", "thickness", edit).text(" thick × ");
     w.length(p.height(), "Height", "height", edit).text(" high, its middle from ");
     w.place(p.from().at(0), edit, "start").text(" to ");
-    w.place(p.to().at(0), edit, "end").text(". ");
-    remove(p.name());
+    w.place(p.to().at(0), edit, "end");
+    end(p.name());
     w.text(" ");
-    paint(p.name().text(), title(p.id()));
+    paint(p.name().text(), Text.capital(p.id()));
   }
 
   private void corner(String number) {
@@ -171,7 +187,7 @@ public final class PartCaption {
   private void opening(Opening o) {
     Wall wall = shell.wall(o.wall());
     Edit edit = SetOpeningBuilder.builder().part(o.id()).build();
-    w.word(title(o.words()), null).text(" in ");
+    name(o, o.words()).text(" in ");
     w.part(w.space.shell().wallName(o.wall()), PartName.wall(o.wall()).text()).text(" — ");
     w.length(o.width(), "Width", "width", edit).text(" wide × ");
     w.length(o.height(), "Height", "height", edit).text(" high, sill at ");
@@ -199,8 +215,7 @@ public final class PartCaption {
           opening(o, Opening.OpeningWay.in),
           opening(o, Opening.OpeningWay.out));
     }
-    w.text(". ");
-    remove(o.name());
+    end(o.name());
   }
 
   private static String words(Opening.Hand hand) {
@@ -225,7 +240,7 @@ public final class PartCaption {
 
   private void column(Column c) {
     Edit edit = SetColumnBuilder.builder().part(c.id()).build();
-    w.word(title(c.id()), null).text(" — ");
+    name(c, c.id()).text(" — ");
     w.choice(
         c.round() ? "round" : "square",
         "Form",
@@ -237,19 +252,21 @@ public final class PartCaption {
     } else {
       w.text(" wide × ").length(c.depth(), "Depth", "depth", edit).text(" deep");
     }
-    w.text(", at ").place(c.at().at(0), edit, "to").text(". ");
-    remove(c.name());
+    w.text(", at ").place(c.at().at(0), edit, "to");
+    end(c.name());
   }
 
   private void platform(Platform p) {
     Edit edit = SetPlatformBuilder.builder().part(p.id()).build();
     var e = Shell.envelope(p.outline());
-    w.word(title(p.id()), null).text(" — ");
+    name(p, p.id()).text(" — ");
     w.length(e.getWidth(), "Width", "width", edit).text(" wide × ");
     w.length(e.getHeight(), "Depth", "depth", edit).text(" deep × ");
     w.length(p.height(), "Height", "height", edit).text(" high, ");
     w.text(w.unit.area(Math.abs(pied.core.space.Outlines.area(p.outline())))).text(", at ");
-    w.place(new Vec(e.centre().x, 0, e.centre().y), edit, "to").text(". ");
+    w.place(new Vec(e.centre().x, 0, e.centre().y), edit, "to");
+    keeping.accept(w, p.name());
+    w.text(". ");
     w.action(
         "Steps up to it",
         SetFlightBuilder.builder().kind(Flight.FlightKind.steps).platform(p.id()).build());
@@ -263,7 +280,7 @@ public final class PartCaption {
 
   private void flight(Flight f) {
     Edit edit = SetFlightBuilder.builder().part(f.id()).build();
-    w.word(title(f.id()), null).text(" — ");
+    name(f, f.id()).text(" — ");
     if (f.kind() == Flight.FlightKind.steps) {
       w.field(String.valueOf(f.count()), "Number of treads", "count", edit).text(" treads, riser ");
       w.length(f.riser(), "Riser", "riser", edit).text(", going ");
@@ -276,16 +293,16 @@ public final class PartCaption {
     w.length(f.width(), "Width", "width", edit).text(" wide, coming down toward ");
     w.angle(f.turn(), "Direction it comes down, degrees", "turn", edit);
     w.text(", from " + w.unit.fine(f.top()) + " to " + w.unit.fine(f.base()) + ", its top at ");
-    w.place(f.at().at(0), edit, "to").text(". ");
-    remove(f.name());
+    w.place(f.at().at(0), edit, "to");
+    end(f.name());
   }
 
   private void bar(Bar b) {
     Edit edit = SetBarBuilder.builder().part(b.id()).build();
-    w.word(title(b.id()), null).text(" — ");
+    name(b, b.id()).text(" — ");
     w.length(b.length(), "Length", "length", edit).text(" long, trim ");
     w.length(b.trim(), "Trim: height of the middle of the tube", "trim", edit).text(", at ");
-    w.place(new Vec(b.x(), 0, b.z()), edit, "to").text(". ");
-    remove(b.name());
+    w.place(new Vec(b.x(), 0, b.z()), edit, "to");
+    end(b.name());
   }
 }

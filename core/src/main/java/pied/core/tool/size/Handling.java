@@ -11,20 +11,23 @@ import pied.core.catalog.Article;
  * @param about the mark it is turned about; null for the middle of its foot
  * @param together measures that keep their proportions; null for the usual
  * @param alongSpace whether it is measured across, up and deep in the space
+ * @param mark the mark of the box about several at which their place is read; null for the middle
+ *     of its underside
  */
 public record Handling(
     @Nullable HandlingAt at,
     @Nullable String hold,
     @Nullable String about,
     @Nullable Together together,
-    boolean alongSpace) {
+    boolean alongSpace,
+    @Nullable String mark) {
   /** What is being done. */
   public enum HandlingAt {
     size,
     turn
   }
 
-  public static final Handling NONE = new Handling(null, null, null, null, false);
+  public static final Handling NONE = new Handling(null, null, null, null, false, null);
 
   /** Which measures of an article go together. */
   public Together together(Article a) {

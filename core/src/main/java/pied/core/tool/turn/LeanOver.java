@@ -9,6 +9,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
+import pied.core.place.FloorLean;
 import pied.core.solid.Vec;
 import pied.core.space.Carriers;
 import pied.core.units.Refusal;

@@ -11,6 +11,7 @@ import pied.core.measure.Hold;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
+import pied.core.place.FloorLean;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Carriers;

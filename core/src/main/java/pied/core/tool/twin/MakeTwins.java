@@ -3,11 +3,14 @@ package pied.core.tool.twin;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Paired;
-import pied.core.piece.Partner;
+import pied.core.edit.Picked;
+import pied.core.piece.Keeping;
 import pied.core.space.Twin;
 import pied.core.units.Refusal;
 
@@ -23,18 +26,25 @@ public record MakeTwins(List<String> pieces, TwinLine about)
     implements Edit, MakeTwinsBuilder.With {
   @Override
   public void make(EditSession session) {
-    List<String> all = new ArrayList<>(session.space().withCarried(session.chosen(pieces)));
-    for (String id : all) {
-      Partner had = session.piece(id).keeping().twin();
-      if (had != null) {
-        throw new Refusal(
-            "{} has a twin already; part them first, or move their line.",
-            session.piece(id).name());
-      }
-    }
+    Picked picked = session.picked(pieces);
+    Set<String> chosen = new LinkedHashSet<>(picked.pieces());
+    List<String> on = Picked.carriedBy(session.space(), picked.parts());
+    on.forEach(session::follows);
+    chosen.addAll(on);
+    List<String> all = new ArrayList<>(session.space().withCarried(chosen));
+    all.forEach(id -> single(session.piece(id).name(), session.piece(id).keeping()));
+    picked
+        .parts()
+        .forEach(p -> single(session.space().nameOf(p), session.filing().part(p).keeping()));
     Twin line = EditSession.need(about, "about").line(session, session.newId());
     session.rules(line.id());
     session.file(session.filing().with(line));
-    Paired.make(session, line, all);
+    Paired.make(session, line, all, picked.parts());
+  }
+
+  private static void single(String name, Keeping k) {
+    if (k.twin() != null) {
+      throw new Refusal("{} has a twin already; part them first, or move their line.", name);
+    }
   }
 }

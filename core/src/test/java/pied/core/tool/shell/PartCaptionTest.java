@@ -46,7 +46,7 @@ class PartCaptionTest {
   }
 
   private String read(String part) {
-    return read(PartCaption.of(stage.space, PartName.read(part), LengthUnit.M));
+    return read(Caption.of(stage.space, PartName.read(part), LengthUnit.M));
   }
 
   @Test
@@ -95,7 +95,7 @@ class PartCaptionTest {
         "bar:bar 1"
       })
   void whatOneReadsTypedAgainChangesNothing(String part) {
-    for (Phrase p : PartCaption.of(stage.space, PartName.read(part), LengthUnit.M)) {
+    for (Phrase p : Caption.of(stage.space, PartName.read(part), LengthUnit.M)) {
       if (p instanceof Phrase.PhraseField) {
         typedAgain(p);
       }
@@ -160,7 +160,7 @@ class PartCaptionTest {
   @Test
   void choicesAndActionsAreEditsThatCanBeMade() {
     for (String part : List.of("opening:door 1", "column:column 1", "platform:platform 1")) {
-      for (Phrase p : PartCaption.of(stage.space, PartName.read(part), LengthUnit.M)) {
+      for (Phrase p : Caption.of(stage.space, PartName.read(part), LengthUnit.M)) {
         List<Edit> edits = new ArrayList<>();
         if (p instanceof Phrase.PhraseChoice c) {
           c.options().forEach(o -> edits.add(o.edit()));

@@ -1,15 +1,15 @@
-package pied.core.tool.shell;
+package pied.core.edit;
 
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import pied.core.Tolerance;
-import pied.core.edit.EditSession;
-import pied.core.edit.Offer;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.place.FloorLean;
 import pied.core.place.Hung;
 import pied.core.place.Inset;
 import pied.core.place.Rest;
@@ -17,41 +17,72 @@ import pied.core.place.Resting;
 import pied.core.size.Size;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
+import pied.core.space.KeptPart;
 import pied.core.space.Opening;
+import pied.core.space.Part;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
-import pied.core.tool.place.BringIn;
-import pied.core.tool.turn.FloorLean;
 import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
- * Puts another shell onto the bench and lets the pieces follow: those it concerns, and no others. A
- * piece is concerned if its carrier is another body now, or the floor or ceiling is another where
- * it is.
+ * Lets the pieces follow when another shell was put onto the bench: those it concerns, and no
+ * others. A piece is concerned if its carrier is another body now, or the floor or ceiling is
+ * another where it is.
  */
-final class Followers {
+public final class Followers {
   /** Most pieces named in one sentence. */
   private static final int NAMED = 4;
 
   private final EditSession session;
   private final Space before;
-  private final ShellWork.ShellResult done;
+  private final Shell shell;
   private final Following following;
   private final Ground ground;
   private final Set<String> altered;
   private final List<String> settling = new ArrayList<>();
 
-  Followers(EditSession session, ShellWork.ShellResult done) {
+  /**
+   * What came of it that one may want to do something about.
+   *
+   * @param against pieces that stood against walls that have moved, by those walls
+   * @param outside ids of pieces that are outside now
+   */
+  public record Followed(List<StoodAgainst> against, List<String> outside) {}
+
+  /**
+   * Pieces that stood against a wall that has moved.
+   *
+   * @param by how far
+   */
+  public record StoodAgainst(String wall, List<Piece> pieces, Vec by) {}
+
+  /**
+   * @param renamed walls that have other names now, by those they had
+   */
+  Followers(EditSession session, Space after, Map<String, String> renamed) {
     this.session = session;
-    this.done = done;
+    this.shell = after.shell();
     before = session.space();
-    session.rebuild(done.shell(), done.part());
-    following = new Following(before, done.shell(), done.renamed());
-    ground = new Ground(before.shell(), done.shell());
-    altered = altered(before.shellBodies(), session.space().shellBodies());
+    unlocked();
+    following = new Following(before, shell, renamed);
+    ground = new Ground(before.shell(), shell);
+    altered = altered(before.shellBodies(), after.shellBodies());
+  }
+
+  /** What is locked is not built otherwise. */
+  private void unlocked() {
+    List<PartName> locked = new ArrayList<>();
+    for (KeptPart k : session.filing().parts()) {
+      Part was = before.shell().part(k.part());
+      boolean alters = was != null && !was.equals(shell.part(k.part()));
+      if (alters && before.locked(k.part())) {
+        locked.add(k.part());
+      }
+    }
+    BuiltIn.unlocked(before, locked);
   }
 
   /** Parts that are other bodies now, came or went. */
@@ -70,8 +101,7 @@ final class Followers {
     return ids;
   }
 
-  void follow() {
-    done.said().forEach(session::say);
+  Followed follow() {
     sayApron();
     for (Piece p : before.pieces()) {
       switch (p.on().kind()) {
@@ -82,13 +112,13 @@ final class Followers {
         case piece -> {} // goes where its carrier goes
       }
     }
-    settle();
-    following.offers().forEach(session::offer);
+    List<String> outside = settle();
+    BuiltIn.forgetGone(session);
+    return new Followed(following.againstMoved(), outside);
   }
 
   /** The stage has come in front of its setting line, over its apron. */
   private void sayApron() {
-    Shell shell = done.shell();
     double was = front(before.shell());
     double is = front(shell);
     if (shell.stage() == null
@@ -199,7 +229,7 @@ final class Followers {
   }
 
   /** Lets pieces come to rest on another floor; those left outside are named together. */
-  private void settle() {
+  private List<String> settle() {
     List<String> outside = new ArrayList<>();
     List<String> inside = new ArrayList<>();
     for (String id : settling) {
@@ -212,14 +242,12 @@ final class Followers {
     }
     session.settle(inside, false);
     if (outside.isEmpty()) {
-      return;
+      return outside;
     }
     List<String> names = outside.stream().map(id -> session.piece(id).name()).toList();
     String some = String.join(", ", names.subList(0, Math.min(NAMED, names.size())));
     String more = names.size() > NAMED ? " and " + (names.size() - NAMED) + " more" : "";
     session.say("{}{}{} now outside.", some, more, names.size() == 1 ? " is" : " are");
-    session.offer(
-        new Offer(
-            outside.size() == 1 ? "Bring it in" : "Bring them in", List.of(new BringIn(outside))));
+    return outside;
   }
 }

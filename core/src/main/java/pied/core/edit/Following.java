@@ -1,14 +1,10 @@
-package pied.core.tool.shell;
+package pied.core.edit;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pied.core.Tolerance;
-import pied.core.edit.Amount;
-import pied.core.edit.Edit;
-import pied.core.edit.Offer;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.solid.Bodies;
@@ -22,7 +18,6 @@ import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
-import pied.core.tool.move.MoveBy;
 
 /**
  * What becomes of the pieces when the shell changes: what is fixed to a wall, hangs from the
@@ -145,35 +140,19 @@ final class Following {
     return Vec.ZERO;
   }
 
-  /** For each wall that moved: to move along what stood against it. */
-  List<Offer> offers() {
-    List<Offer> offers = new ArrayList<>();
-    Map<String, Vec> moved = new LinkedHashMap<>();
+  /** For each wall that moved what stood against it, if anything did. */
+  List<Followers.StoodAgainst> againstMoved() {
+    List<Followers.StoodAgainst> all = new ArrayList<>();
     for (Wall w : before.shell().walls()) {
       Vec by = moved(w.name());
       if (!by.equals(Vec.ZERO) && !w.open()) {
-        moved.put(w.name(), by);
+        List<Piece> along = against(w.name());
+        if (!along.isEmpty()) {
+          all.add(new Followers.StoodAgainst(nameNow(w.name()), along, by));
+        }
       }
     }
-    moved.forEach(
-        (wall, by) -> {
-          List<Piece> along = against(wall);
-          if (!along.isEmpty()) {
-            String what =
-                along.size() == 1
-                    ? along.get(0).name()
-                    : "the " + along.size() + " pieces that stood against it";
-            offers.add(
-                new Offer(
-                    "Move " + what + " along with wall " + nameNow(wall),
-                    List.of(
-                        new MoveBy(
-                            along.stream().map(Piece::id).toList(),
-                            new Edit.Place3(
-                                Amount.of(by.x()), Amount.of(by.y()), Amount.of(by.z()))))));
-          }
-        });
-    return offers;
+    return all;
   }
 
   /** What stood against a wall, in the order of the pieces. */

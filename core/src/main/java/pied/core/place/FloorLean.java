@@ -1,4 +1,4 @@
-package pied.core.tool.turn;
+package pied.core.place;
 
 import pied.core.Tolerance;
 import pied.core.piece.Lean;

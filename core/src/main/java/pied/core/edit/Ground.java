@@ -1,4 +1,4 @@
-package pied.core.tool.shell;
+package pied.core.edit;
 
 import java.util.ArrayList;
 import java.util.List;

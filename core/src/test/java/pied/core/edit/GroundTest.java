@@ -1,4 +1,4 @@
-package pied.core.tool.shell;
+package pied.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -9,7 +9,6 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import pied.core.Choices;
 import pied.core.Rooms;
-import pied.core.edit.Amount;
 import pied.core.material.Finish;
 import pied.core.material.Finishes;
 import pied.core.piece.Piece;
@@ -21,6 +20,9 @@ import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.tool.move.Settle;
+import pied.core.tool.shell.MoveCorner;
+import pied.core.tool.shell.MoveWall;
+import pied.core.tool.shell.SetPlatform;
 
 /** Where the floor is another, and that those who stand elsewhere need not be looked at. */
 class GroundTest {
