@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import type { Handling as Asked, HandlingAt, Piece, Together } from "../api/types.gen";
+import { isOtherwise } from "./selecting";
 import { useSheet } from "./sheet";
 
 /** Degrees the dial can go by. */
@@ -11,6 +12,8 @@ interface Handling {
   /** The mark that stays while it is sized, and the one it is turned about; null for the usual. */
   hold: string | null;
   about: string | null;
+  /** The mark of the box about several at which their place is read. */
+  mark: string | null;
   /** Measures that keep their proportions; null for the usual. */
   together: Together | null;
   alongSpace: boolean;
@@ -23,6 +26,7 @@ export const useHandling = create<Handling>(() => ({
   at: null,
   hold: null,
   about: null,
+  mark: null,
   together: null,
   alongSpace: false,
   step: 15,
@@ -31,8 +35,8 @@ export const useHandling = create<Handling>(() => ({
 
 /** What stays is chosen for what is selected, and for nothing else. */
 useSheet.subscribe((s, before) => {
-  if (s.selection.join() !== before.selection.join()) {
-    useHandling.setState({ hold: null, about: null });
+  if (isOtherwise(s, before)) {
+    useHandling.setState({ hold: null, about: null, mark: null });
     if (s.selection.length === 0) useHandling.setState({ at: null });
   }
   if (s.space?.id !== before.space?.id) useHandling.setState({ yardstick: null });
@@ -46,7 +50,8 @@ export function handle(at: HandlingAt) {
 /** Sets one of the things a caption names. */
 export function setHandling(name: string, value: string) {
   if (name === "alongSpace") useHandling.setState({ alongSpace: value === "true" });
-  else if (name === "hold" || name === "about") useHandling.setState({ [name]: value || null });
+  else if (name === "hold" || name === "about" || name === "mark")
+    useHandling.setState({ [name]: value || null });
   else if (name === "together") useHandling.setState({ together: (value as Together) || null });
 }
 
@@ -59,12 +64,13 @@ export function chooseMark(mark: string) {
 }
 
 /** As core is asked about it. */
-export const asked = ({ at, hold, about, together, alongSpace }: Handling): Asked => ({
+export const asked = ({ at, hold, about, together, alongSpace, mark }: Handling): Asked => ({
   at: at ?? undefined,
   hold: hold ?? undefined,
   about: about ?? undefined,
   together: together ?? undefined,
   alongSpace,
+  mark: mark ?? undefined,
 });
 
 // as edits name it

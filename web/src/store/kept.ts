@@ -20,13 +20,16 @@ function index(filing: FilingView): Index {
   return found;
 }
 
-export const layerOf = (p: Piece, filing: FilingView): Layer | undefined => index(filing).layers.get(p.layer);
+/** How a piece, or a part of the shell, is kept. */
+type Kept = Pick<Piece, "layer" | "hidden" | "locked" | "group">;
+
+export const layerOf = (p: Kept, filing: FilingView): Layer | undefined => index(filing).layers.get(p.layer);
 
 /** Whether a piece is left out of drawings. */
-export const isHidden = (p: Piece, filing: FilingView) => p.hidden || (layerOf(p, filing)?.hidden ?? false);
+export const isHidden = (p: Kept, filing: FilingView) => p.hidden || (layerOf(p, filing)?.hidden ?? false);
 
 /** Whether nothing may be done to a piece. */
-export const isLocked = (p: Piece, filing: FilingView) => p.locked || (layerOf(p, filing)?.locked ?? false);
+export const isLocked = (p: Kept, filing: FilingView) => p.locked || (layerOf(p, filing)?.locked ?? false);
 
 export const groupOf = (id: string | null | undefined, filing: FilingView): Group | undefined =>
   id ? index(filing).groups.get(id) : undefined;
@@ -39,22 +42,33 @@ export const groupsAbout = (own: string | null | undefined, filing: FilingView):
 export const isIn = (group: string, own: string | null | undefined, filing: FilingView): boolean =>
   groupOf(own, filing)?.about.includes(group) ?? false;
 
-/** The innermost group that is made of just these pieces. */
+/** How a piece, or a part of the shell, is kept that may be kept plainly. */
+export const keptAs = (id: string, pieces: Map<string, Piece>, filing: FilingView): Kept =>
+  pieces.get(id) ??
+  filing.parts.find((p) => p.part === id) ?? {
+    layer: filing.layers[0]?.id ?? "",
+    hidden: false,
+    locked: false,
+  };
+
+/** The innermost group that is made of just these pieces and parts of the shell. */
 export function wholeGroup(ids: string[], pieces: Map<string, Piece>, filing: FilingView): Group | undefined {
   if (ids.length < 2) return undefined;
-  for (const g of groupsAbout(pieces.get(ids[0])?.group, filing)) {
+  for (const g of groupsAbout(keptAs(ids[0], pieces, filing).group, filing)) {
     const group = g.id;
-    if (!ids.every((id) => isIn(group, pieces.get(id)?.group, filing))) continue;
+    if (!ids.every((id) => isIn(group, keptAs(id, pieces, filing).group, filing))) continue;
     let all = 0;
     for (const p of pieces.values()) if (isIn(group, p.group, filing)) all++;
+    for (const p of filing.parts) if (isIn(group, p.group, filing)) all++;
     return all === ids.length ? g : undefined;
   }
   return undefined;
 }
 
-/** How many pieces are left out of the drawings. */
+/** How many pieces, and parts of the shell, are left out of the drawings. */
 export function hiddenCount(pieces: Map<string, Piece>, filing: FilingView): number {
   let n = 0;
   for (const p of pieces.values()) if (isHidden(p, filing)) n++;
+  for (const p of filing.parts) if (isHidden(p, filing)) n++;
   return n;
 }

@@ -14,7 +14,7 @@ import type {
 import { me, WINDOW } from "../api/who";
 import { EMPTY_HANDS, type InHand } from "./inHand";
 import { FIRST_LOOK, type Looking } from "./looking";
-import { currentLayer, type Selection } from "./selection";
+import { currentLayer, picked, type Selection } from "./selection";
 import { isHidden } from "./kept";
 import { Outbox, type Letter, type OfEdits, type Saved } from "./outbox";
 
@@ -66,7 +66,7 @@ export type Sheet = Mirror & Selection & InHand & Looking;
 /** What was done in the open space and waits to be acknowledged. */
 let outbox: Outbox | null = null;
 
-const UNPICKED = { selection: [], part: null, inGroup: null };
+const UNPICKED = { ...picked([]), inGroup: null };
 
 /** Whether what was done is for this window to undo. */
 const ours = ({ window }: Changed) => !window || window === WINDOW;
@@ -126,8 +126,10 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
       set((s) => ({
         space,
         pieces,
-        selection: s.selection.filter((p) => pieces.has(p)),
-        part: s.part !== null && space.parts.includes(s.part) ? s.part : null,
+        ...picked([
+          ...s.parts.filter((p) => space.parts.includes(p)),
+          ...s.selection.filter((p) => pieces.has(p)),
+        ]),
       }));
     },
     take(changed) {

@@ -1,5 +1,7 @@
+import { useMemo } from "react";
 import { api } from "../api/client";
 import type { Meant } from "../api/types.gen";
+import { isPart, type Selection } from "./selection";
 import { useSheet } from "./sheet";
 
 /** What becomes of what was selected before. */
@@ -25,7 +27,7 @@ export async function selectMeant(meant: Meant, how: How = "instead") {
     // what was chosen since, by whatever way, is meant
     if (own !== asked || now.space?.id !== space.id || now.selection !== before) return;
     combine(
-      found.filter((id) => now.pieces.has(id)),
+      found.filter((id) => isPart(id) || now.pieces.has(id)),
       how,
     );
     if (found.length === 0 && meant.by !== "piece" && meant.by !== "figure")
@@ -45,9 +47,9 @@ export async function selectMade(made: string[]) {
 }
 
 function combine(found: string[], how: How) {
-  const { selection, select } = useSheet.getState();
+  const { select } = useSheet.getState();
   const those = new Set(found);
-  const others = selection.filter((id) => !those.has(id));
+  const others = chosenNow().filter((id) => !those.has(id));
   select(how === "instead" ? found : how === "more" ? [...others, ...found] : others);
 }
 
@@ -59,6 +61,38 @@ function meantBy(id: string, selection: string[], e: Keys): How {
   if (!(e.shiftKey || e.ctrlKey || e.metaKey)) return "instead";
   if (!selection.includes(id)) return "more";
   return e.shiftKey && selection[selection.length - 1] !== id ? "more" : "less";
+}
+
+/** All that is selected: parts of the shell, and then the pieces, the lead last. */
+export function chosenNow(): string[] {
+  const { parts, selection } = useSheet.getState();
+  return parts.length === 0 ? selection : [...parts, ...selection];
+}
+
+/** The same, followed as it changes. */
+export function useChosen(): string[] {
+  const parts = useSheet((s) => s.parts);
+  const selection = useSheet((s) => s.selection);
+  return useMemo(() => (parts.length === 0 ? selection : [...parts, ...selection]), [parts, selection]);
+}
+
+type Chosen = Pick<Selection, "selection" | "parts">;
+
+/** Whether something else is selected than was. */
+export const isOtherwise = (now: Chosen, before: Chosen) =>
+  (now.selection !== before.selection && now.selection.join() !== before.selection.join()) ||
+  (now.parts !== before.parts && now.parts.join() !== before.parts.join());
+
+/** A click on a part of the shell: with Shift or Ctrl it is one more, or one less. */
+export function pickPart(part: string, e: Keys) {
+  const { parts, selectPart, inGroup, openGroup, space } = useSheet.getState();
+  asked++;
+  const group = space?.filing.parts.find((k) => k.part === part)?.group ?? null;
+  if (group === null && inGroup !== null) openGroup(null);
+  const more = e.shiftKey || e.ctrlKey || e.metaKey;
+  if (!more && group === null) selectPart(part);
+  else if (group === null || group === inGroup) combine([part], meantBy(part, parts, e));
+  else void selectMeant({ by: "piece", pieces: [part] }, meantBy(part, parts, e));
 }
 
 /** A click on a piece, or on nothing; with Shift or Ctrl it is one more, or one less. */
@@ -79,5 +113,5 @@ export function pick(id: string | null, e: Keys) {
 /** What is in the schedule is selected by itself, whatever group it is in. */
 export function pickAlone(id: string, e: Keys) {
   asked++;
-  combine([id], meantBy(id, useSheet.getState().selection, e));
+  combine([id], meantBy(id, chosenNow(), e));
 }

@@ -1,10 +1,15 @@
 import type { StateCreator } from "zustand";
 import type { SpaceView } from "../api/types.gen";
 
-/** What is picked: pieces, the lead last, or a part of the shell; and what is under the pointer. */
+/** Whether an id is that of a part of the shell: its kind, a colon, its name. */
+export const isPart = (id: string) => id.includes(":");
+
+/** What is picked: pieces, the lead last, and parts of the shell; and what is under the pointer. */
 export interface Selection {
   selection: string[];
-  /** The part of the shell that is selected; never together with pieces. */
+  /** The parts of the shell that are selected. */
+  parts: string[];
+  /** The part of the shell that is selected alone. */
   part: string | null;
   hover: string | null;
   /** Whether a click picks up what is under the pointer. */
@@ -31,19 +36,27 @@ export function currentLayer(space: SpaceView): string | null {
   return space.filing.layers.some((l) => l.id === kept) ? kept : null;
 }
 
+/** Pieces and parts each by themselves. */
+export function picked(ids: string[]): Pick<Selection, "selection" | "parts" | "part"> {
+  const parts = ids.filter(isPart);
+  const selection = parts.length === 0 ? ids : ids.filter((id) => !isPart(id));
+  return { selection, parts, part: parts.length === 1 && selection.length === 0 ? parts[0] : null };
+}
+
 export const selectionSlice: StateCreator<Selection & { space: SpaceView | null }, [], [], Selection> = (
   set,
   get,
 ) => ({
   selection: [],
+  parts: [],
   part: null,
   hover: null,
   grab: false,
   here: [],
   inGroup: null,
   layer: null,
-  select: (ids) => set({ selection: ids, part: null, here: [] }),
-  selectPart: (part) => set({ part, selection: [], here: [] }),
+  select: (ids) => set({ ...picked(ids), here: [] }),
+  selectPart: (part) => set({ ...picked(part === null ? [] : [part]), here: [] }),
   point: (id, grab = false) => {
     if (get().hover !== id || get().grab !== grab) set({ hover: id, grab });
   },

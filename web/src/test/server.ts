@@ -20,7 +20,7 @@ export const scripted = (client: object) => ({ ...client, api: server });
 export const silent = () => calls.forEach((c) => c.mockReset());
 
 const MAIN = { id: "first", name: "Main", hidden: false, locked: false };
-export const PLAIN: FilingView = { layers: [MAIN], groups: [], selections: [], twins: [] };
+export const PLAIN: FilingView = { layers: [MAIN], groups: [], selections: [], twins: [], parts: [] };
 
 /** A group, and those it is in, the innermost first. */
 export const group = (id: string, above: string[] = [], more: Partial<GroupView> = {}): GroupView => ({

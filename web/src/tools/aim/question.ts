@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import type { EditUnion as Edit } from "../../api/types.gen";
+import { isOtherwise } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 
 /** Something that is asked before it is done: in words, and what is typed in answer. */
@@ -35,5 +36,5 @@ export async function answer(typed: string): Promise<boolean> {
 
 // what is asked is about what was selected then
 useSheet.subscribe((s, before) => {
-  if (s.selection !== before.selection && s.selection.join() !== before.selection.join()) unask();
+  if (isOtherwise(s, before)) unask();
 });

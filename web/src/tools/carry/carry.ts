@@ -191,8 +191,13 @@ function begin(hand: Partial<InHand>) {
 
 /** Picks up what is selected, the lead by the mark nearest to a point of the space. */
 export function pickUp(picked: Vec | null, copy = false) {
-  const { selection, part } = useSheet.getState();
-  if (selection.length === 0 || part) return;
+  const { selection, parts, say } = useSheet.getState();
+  if (parts.length > 0) {
+    const how = "press on it and move, use the arrow keys, or type where it shall be";
+    say(`What is built in is not carried: ${how}.`, "refused");
+    return;
+  }
+  if (selection.length === 0) return;
   const there = picked ? null : lastPointer();
   begin({ pieces: selection, picked, since: there && sinceOf(there), copy });
   if (picked) return;

@@ -2,6 +2,8 @@ import { api } from "../../api/client";
 import type { Bundle, EditUnion as Edit, PastedPiece, PlanPoint } from "../../api/types.gen";
 import { pickUp } from "../carry/carry";
 import { lastPoint } from "../../store/lastPoint";
+import { chosenNow } from "../../store/selecting";
+import { isPart } from "../../store/selection";
 import { useSheet } from "../../store/sheet";
 
 /** What is held ready to be pasted, in every window: pieces as they were, the lead last. */
@@ -28,7 +30,8 @@ function held(): Held | null {
 function parsed(text: string | null): Held | null {
   try {
     const now = JSON.parse(text ?? "null") as Held | null;
-    return now && Array.isArray(now.pieces) && now.pieces.length > 0 ? now : null;
+    const some = now && Array.isArray(now.pieces) && (now.pieces.length > 0 || now.chosen.some(isPart));
+    return some ? now : null;
   } catch {
     return null;
   }
@@ -39,12 +42,39 @@ let fetching: { cut: boolean; done: Promise<boolean> } | null = null;
 
 /** Holds what is chosen ready; whether it is. */
 async function hold(cut: boolean) {
+  if (useSheet.getState().parts.length > 0) return holdParts(cut);
   if (useSheet.getState().selection.length === 0) return false;
   const own = { cut, done: fetched(cut) };
   fetching = own;
   const done = await own.done;
   if (fetching === own) fetching = null;
   return done;
+}
+
+/** Parts of the shell, and pieces among them, are copied in their own space. */
+function holdParts(cut: boolean): boolean {
+  const { space, say } = useSheet.getState();
+  if (!space) return false;
+  if (cut) {
+    say("What is built in is not cut. Copy it, paste it, and remove the first one.", "refused");
+    return false;
+  }
+  keep({ space: space.id, cut, chosen: chosenNow(), pieces: [], groups: [] });
+  say("It is held ready; Ctrl+V sets a copy beside it, with what stands on it.");
+  return true;
+}
+
+/** A copy of what is built in, in its own space. */
+async function pasteParts({ space, chosen }: Held, inPlace: boolean) {
+  const { space: here, pieces, edit, select, say } = useSheet.getState();
+  const there = chosen.filter((id) => pieces.has(id) || here!.parts.includes(id));
+  if (here!.id !== space || there.length === 0 || inPlace) {
+    const why = inPlace ? "beside the first one, not in its place" : "in the space that it is of";
+    say(`What is built in is pasted ${why}.`, "refused");
+    return;
+  }
+  const changed = await edit([{ do: "copy", pieces: there }]);
+  if (changed) select(changed.made);
 }
 
 /** Core finds what goes along. */
@@ -100,6 +130,7 @@ export async function paste(inPlace: boolean) {
   if (fetching && !(await fetching.done)) return; // what is meant could not be had
   const it = ready();
   if (!it) return;
+  if (it.pieces.length === 0) return pasteParts(it, inPlace);
   const { select, edit, hush, space } = useSheet.getState();
   const here = stillHere(it);
   if (here && it.cut && inPlace) {

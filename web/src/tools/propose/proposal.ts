@@ -11,6 +11,7 @@ import type {
   Vec,
 } from "../../api/types.gen";
 import { useHandling } from "../../store/handling";
+import { chosenNow, isOtherwise } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 
 /** Something that is proposed: it is shown as it would be, and done when one says so. */
@@ -75,8 +76,8 @@ function show(answer: Proposal, last: boolean) {
 
 /** Proposes what a verb begins with, for what is selected. */
 export function begin(verb: Begin, point?: Pointed) {
-  const { space, selection } = useSheet.getState();
-  if (!space || selection.length === 0) return;
+  const { space } = useSheet.getState();
+  if (!space || chosenNow().length === 0) return;
   drop();
   useHandling.setState({ at: null });
   useProposal.setState((s) => ({ begun: s.begun + 1 }));
@@ -90,8 +91,9 @@ export function propose(edit: Edit) {
 }
 
 function askFor(what: ProposeRequest) {
-  const { space, unit, layer, selection: pieces } = useSheet.getState();
+  const { space, unit, layer } = useSheet.getState();
   if (!space) return;
+  const pieces = chosenNow();
   useProposal.setState({ fresh: false });
   newest.put({ space: space.id, unit, layer: layer ?? undefined, pieces, ...what });
 }
@@ -189,6 +191,6 @@ export function takeOffer(offer: Offer) {
 
 // what is proposed is for what was selected then
 useSheet.subscribe((s, before) => {
-  if (s.selection !== before.selection && s.selection.join() !== before.selection.join()) drop();
+  if (isOtherwise(s, before)) drop();
   if (s.space?.id !== before.space?.id) drop();
 });

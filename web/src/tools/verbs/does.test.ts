@@ -234,12 +234,21 @@ describe("keys that move and turn", () => {
     ]);
   });
 
-  it("move the part that is selected on the plan", () => {
+  it("move parts of the shell as pieces, and a wall of the outline by itself", () => {
     furnish([]);
-    useSheet.setState({ part: "column:column 1" });
+    useSheet.getState().select(["column:column 1"]);
+    moveBy(0.05, 0);
+    useSheet.getState().selectPart("wall:A");
     moveBy(0.05, 0.01);
+    useSheet.getState().selectPart("wall:partition 1");
+    moveBy(0.05, 0);
+    const part = (pieces: string[]) => [
+      [{ do: "moveBy", pieces, by: expect.objectContaining({ x: 0.05 }) as unknown, stops: true }],
+    ];
     expect(sent.mock.calls).toEqual([
-      [[{ do: "shift", part: "column:column 1", by: { x: 0.05, z: -0.01 } }]],
+      part(["column:column 1"]),
+      [[{ do: "shift", part: "wall:A", by: { x: 0.05, z: -0.01 } }]],
+      part(["wall:partition 1"]),
     ]);
   });
 });

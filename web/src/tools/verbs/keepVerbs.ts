@@ -1,12 +1,12 @@
 import { api } from "../../api/client";
 import { queries } from "../../api/queries";
-import type { FilingView, MeantBy, Measure, Piece, Trait } from "../../api/types.gen";
+import type { FilingView, MeantBy, Measure, Trait } from "../../api/types.gen";
 import { note } from "../../store/shelf";
 import { arm, useBand } from "../select/band";
 import { aim } from "../aim/aims";
 import { ask } from "../aim/question";
 import { selectMeant } from "../../store/selecting";
-import { groupOf, hiddenCount, isHidden, isLocked, wholeGroup } from "../../store/kept";
+import { groupOf, hiddenCount, isHidden, isLocked, keptAs, wholeGroup } from "../../store/kept";
 import { useSheet } from "../../store/sheet";
 import { ontoOthers } from "../clipboard/clipboard";
 import { chosen, edit, pieces, several } from "./selected";
@@ -16,13 +16,10 @@ import { search } from "./search";
 import { closeGroup, openIt } from "./verbs";
 
 const sheet = useSheet.getState;
-const NONE: FilingView = { layers: [], groups: [], selections: [], twins: [] };
+const NONE: FilingView = { layers: [], groups: [], selections: [], twins: [], parts: [] };
 const filing = () => sheet().space?.filing ?? NONE;
 
-const those = (): Piece[] =>
-  chosen()
-    .map((id) => sheet().pieces.get(id))
-    .filter((p) => p !== undefined);
+const those = () => chosen().map((id) => keptAs(id, sheet().pieces, filing()));
 
 const meant = (words: string, by: MeantBy): Choice =>
   choice(words, () => void selectMeant({ by, pieces: chosen() }));
@@ -67,6 +64,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Group",
+    parts: true,
     mode: "sheet",
     keys: ["Shift+G"],
     help: "Make one of them: what is in a group is selected, moved, turned and sized as one.",
@@ -76,6 +74,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Open the group",
+    parts: true,
     mode: "sheet",
     keys: ["Shift+O"],
     help: "Work on a part of the group; the rest is dimmed until it is closed.",
@@ -88,6 +87,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Hide",
+    parts: true,
     mode: "sheet",
     keys: ["x"],
     help: "Leave it out of all drawings; the head says how many are hidden, and shows them again.",
@@ -97,6 +97,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Lock",
+    parts: true,
     mode: "sheet",
     keys: ["Shift+L"],
     help: "Nothing is done to it until it is unlocked.",
@@ -115,6 +116,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Select more",
+    parts: true,
     mode: "sheet",
     keys: [],
     help: "Select what is like it, or has to do with it.",
@@ -141,6 +143,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Name the selection…",
+    parts: true,
     mode: "sheet",
     keys: [],
     help: "Give what is selected a name, by which it can be selected again.",
@@ -158,6 +161,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "To a new layer…",
+    parts: true,
     mode: "sheet",
     keys: ["Shift+N"],
     help: "Put it on a layer that is made on the way.",
@@ -167,6 +171,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "To a layer",
+    parts: true,
     mode: "sheet",
     keys: [],
     help: "Put it on another layer.",
@@ -182,6 +187,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Close the group",
+    parts: true,
     mode: "sheet",
     keys: [],
     shown: "Esc",
@@ -193,6 +199,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Dissolve the group",
+    parts: true,
     mode: "sheet",
     keys: [],
     help: "Its pieces stay where they are, each by itself.",
@@ -205,6 +212,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Take out of the group",
+    parts: true,
     mode: "sheet",
     keys: [],
     help: "It is in no group any more.",
@@ -214,6 +222,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Unlock",
+    parts: true,
     mode: "sheet",
     keys: ["Shift+U"],
     help: "It can be worked on again.",
@@ -232,6 +241,7 @@ export const KEEP_VERBS: Verb[] = [
   },
   {
     word: "Show",
+    parts: true,
     mode: "sheet",
     keys: [],
     help: "It is seen in the drawings again.",
@@ -372,7 +382,7 @@ export const KEEP_ALL_VERBS: Verb[] = [
     mode: "sheet",
     keys: [],
     help: "What was locked by itself can be worked on again.",
-    applies: () => [...sheet().pieces.values()].some((p) => p.locked),
+    applies: () => [...sheet().pieces.values(), ...filing().parts].some((p) => p.locked),
     does: () => edit({ do: "lock", locked: false, which: "all" }),
   },
   {

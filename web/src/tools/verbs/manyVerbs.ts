@@ -69,6 +69,7 @@ export const MANY_VERBS: Verb[] = [
   },
   {
     word: "Twin",
+    parts: true,
     mode: "sheet",
     keys: ["Shift+M"],
     help: "Make a mirrored partner of it that goes with it from then on.",

@@ -53,10 +53,14 @@ describe("the register of verbs", () => {
     expect(words()).not.toContain("Level with the lead");
     useSheet.setState({ selection: ["a", "b"] });
     expect(words()).toContain("Level with the lead");
-    useSheet.setState({ selection: [], part: "wall:A" });
-    expect(words()).toContain("Remove");
-    expect(words()).not.toContain("Turn");
-    useSheet.setState({ part: null });
+    const shown = () => verbsNow().flatMap((v) => (v.seen ? [v.word] : []));
+    useSheet.getState().select(["platform:platform 1"]);
+    expect(shown()).toEqual(expect.arrayContaining(["Remove", "Lock", "Copy beside", "Twin"]));
+    expect(shown(), "is not done to it").not.toContain("Turn");
+    expect(words(), "but can be found, and says why not").toContain("Turn");
+    useSheet.getState().select(["platform:platform 1", "a"]);
+    expect(shown()).toContain("Turn");
+    useSheet.getState().select([]);
   });
 
   it("puts no more than fifteen lines into the menu of a piece, and leaves nothing out", () => {

@@ -27,20 +27,32 @@ export function mode(): Mode {
   return isProposing() ? "propose" : "sheet";
 }
 
+/**
+ * Whether a verb stands in the line and the menu. For parts of the shell alone only those do that are done to
+ * them too; all others can be found and have their keys, and say why not.
+ */
+function hasPlace(v: Verb): boolean {
+  const { parts, selection } = useSheet.getState();
+  return parts.length === 0 || selection.length > 0 || v.applies === undefined || v.parts === true;
+}
+
 /** What can be done now. */
 export function verbsNow(): Verb[] {
   const at = mode();
   const can = VERBS.filter((v) => v.applies?.() ?? true);
   const handling = useHandling.getState().at;
   const likely = (v: Verb) => (handling !== null && v.of === handling ? 0 : 1);
-  const own = can.filter((v) => v.mode === at).sort((a, b) => likely(a) - likely(b));
+  const own = can
+    .filter((v) => v.mode === at)
+    .map((v) => (hasPlace(v) ? v : { ...v, seen: false }))
+    .sort((a, b) => likely(a) - likely(b));
   return [...own, ...can.filter((v) => v.mode === "any")];
 }
 
 /** Comes anew whenever what can be done, or how it stands, may be another. */
 export function useVerbs(): Verb[] {
   useSheet((s) => s.selection);
-  useSheet((s) => s.part);
+  useSheet((s) => s.parts);
   useSheet((s) => s.pieces);
   useSheet((s) => s.space);
   useSheet((s) => s.aiming);

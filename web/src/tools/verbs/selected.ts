@@ -1,9 +1,11 @@
 import type { EditUnion as Edit } from "../../api/types.gen";
+import { chosenNow } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 
-/** The pieces that are selected, the lead last. */
-export const chosen = () => useSheet.getState().selection;
+/** All that is selected: parts of the shell, and then the pieces, the lead last. */
+export const chosen = chosenNow;
 
+/** Whether anything is selected; what cannot be done to it says so. */
 export const pieces = () => chosen().length > 0;
 export const several = () => chosen().length > 1;
 export const one = () => chosen().length === 1;

@@ -8,7 +8,7 @@ import { clip, cut, isCut, isHeld, paste } from "../clipboard/clipboard";
 import { selectMeant } from "../../store/selecting";
 import { useHelp } from "./help";
 import { search, VERB_MARK } from "./search";
-import { pieces, several } from "./selected";
+import { chosen, pieces, several } from "./selected";
 import { TOOL_WORDS } from "./tools";
 import { choice, type Choice, type Verb } from "./verb";
 import { aim } from "../aim/aims";
@@ -19,7 +19,6 @@ import { TURN_VERBS } from "./turnVerbs";
 import { copy, escape, moveBy, remove, settle, takeOff, turning, turnStep } from "./verbs";
 
 const sheet = useSheet.getState;
-const anything = () => pieces() || sheet().part !== null;
 
 const STEPS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -42,7 +41,7 @@ const side = (
   edit: "beside" | "level",
   words: string,
   of: "left" | "right" | "front" | "back" | "top" | "under",
-): Choice => choice(words, () => void sheet().edit([{ do: edit, pieces: sheet().selection, side: of }]));
+): Choice => choice(words, () => void sheet().edit([{ do: edit, pieces: chosen(), side: of }]));
 
 /** With what is selected. */
 const WITH_IT: Verb[] = [
@@ -57,6 +56,7 @@ const WITH_IT: Verb[] = [
   },
   {
     word: "Copy beside",
+    parts: true,
     mode: "sheet",
     keys: ["$mod+d", "c"],
     help: "A copy of it, with all that stands on it, set beside it.",
@@ -137,33 +137,37 @@ const WITH_IT: Verb[] = [
   },
   {
     word: "Look at it",
+    parts: true,
     mode: "sheet",
     keys: ["f"],
     help: "Show what is selected as large as it fits, in every drawing.",
-    applies: anything,
+    applies: pieces,
     does: () => sheet().look("selection"),
     seen: true,
   },
   {
     word: "Move a step",
+    parts: true,
     mode: "sheet",
     keys: ARROWS,
     shown: "arrows",
     help: "Move it by 5 cm as on the drawing last pointed at, with Alt by 1 cm; it stops at what is in the way. While it is turned: turn it by a step.",
-    applies: anything,
+    applies: pieces,
     does: (e) => e && (turning() ? turnStep(...arrow(e), e.altKey) : moveBy(...arrow(e))),
   },
   {
     word: "Remove",
+    parts: true,
     mode: "sheet",
     keys: ["Delete", "Backspace"],
     help: "Take it out of the space; undo brings it back.",
-    applies: anything,
+    applies: pieces,
     does: remove,
     seen: true,
   },
   {
     word: "Copy",
+    parts: true,
     mode: "sheet",
     keys: ["$mod+c"],
     help: "Hold it ready to be pasted.",
@@ -184,6 +188,7 @@ const WITH_IT: Verb[] = [
 const AT_ALL: Verb[] = [
   {
     word: "Paste",
+    parts: true,
     mode: "sheet",
     keys: ["$mod+v"],
     help: "What was copied is in hand, at the pointer; from another space it is set down there.",
@@ -202,6 +207,7 @@ const AT_ALL: Verb[] = [
   },
   {
     word: "Select everything",
+    parts: true,
     mode: "sheet",
     keys: ["$mod+a"],
     help: "Select all pieces that are shown.",

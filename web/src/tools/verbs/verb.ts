@@ -31,6 +31,8 @@ export interface Verb {
   now?: () => string;
   /** All it can be set to. */
   choices?: () => Choice[];
+  /** Whether it is done to parts of the shell as well as to pieces. */
+  parts?: boolean;
   /** What one is likely to be at when one wants it: then it comes first. */
   of?: "size" | "turn";
   /** Whether it is about the space, and not about what is selected in it. */

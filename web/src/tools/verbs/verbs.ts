@@ -7,8 +7,8 @@ import { stepOf } from "../carry/facing";
 import { endAim } from "../aim/aims";
 import { aboutNow, useHandling } from "../../store/handling";
 import { dropBand, useBand } from "../select/band";
-import { selectMeant } from "../../store/selecting";
-import { groupOf, groupsAbout } from "../../store/kept";
+import { chosenNow, selectMeant } from "../../store/selecting";
+import { groupOf, groupsAbout, keptAs } from "../../store/kept";
 import { giveUp } from "../propose/trial";
 
 /** What building something there is, as an edit. */
@@ -66,11 +66,10 @@ export function escape() {
 
 /** Opens the group that is selected, or in which what is selected is, to work on a part of it. */
 export function openIt() {
-  const { selection, pieces, space, inGroup: open, openGroup, select } = useSheet.getState();
-  if (!space || selection.length === 0) return;
-  const about = groupsAbout(pieces.get(selection[selection.length - 1])?.group, space.filing).map(
-    (g) => g.id,
-  );
+  const { pieces, space, inGroup: open, openGroup, select } = useSheet.getState();
+  const last = chosenNow().at(-1);
+  if (!space || last === undefined) return;
+  const about = groupsAbout(keptAs(last, pieces, space.filing).group, space.filing).map((g) => g.id);
   const inside = open === null ? about.length : about.indexOf(open);
   if (inside < 1) return;
   openGroup(about[inside - 1]);
@@ -95,7 +94,7 @@ export function lookAtIt() {
 
 export function takeOff() {
   const s = useSheet.getState();
-  if (s.selection.length > 0) void s.edit([{ do: "attach", pieces: s.selection }]);
+  if (chosenNow().length > 0) void s.edit([{ do: "attach", pieces: chosenNow() }]);
 }
 
 /** Whether what is selected is being turned. */
@@ -105,9 +104,9 @@ export function turnBy(degrees: number) {
   const s = useSheet.getState();
   if (s.placing) {
     s.place({ ...s.placing, turn: (s.placing.turn + degrees + 360) % 360 });
-  } else if (s.selection.length > 0) {
+  } else if (chosenNow().length > 0) {
     void s.edit([
-      { do: "turn", pieces: s.selection, by: degrees, about: turning() ? aboutNow() : undefined },
+      { do: "turn", pieces: chosenNow(), by: degrees, about: turning() ? aboutNow() : undefined },
     ]);
   }
 }
@@ -117,28 +116,31 @@ export function turnStep(right: number, up: number, fine: boolean) {
   turnBy((right < 0 || up > 0 ? 1 : -1) * (fine ? 1 : useHandling.getState().step));
 }
 
+/** Whether a part is of the outline, and no part that is built in. */
+const isOutline = (part: string) => /^corner:|^wall:[A-Z]\d*$/.test(part);
+
 /** Moves what is selected by so much on the drawing one looks at. */
 export function moveBy(right: number, up: number) {
   const s = useSheet.getState();
-  if (s.part) void s.edit([{ do: "shift", part: s.part, by: { x: right, z: -up } }]);
-  if (s.selection.length > 0)
-    void s.edit([{ do: "moveBy", pieces: s.selection, by: stepOf(right, up), stops: true }]);
+  if (s.part && isOutline(s.part)) void s.edit([{ do: "shift", part: s.part, by: { x: right, z: -up } }]);
+  else if (chosenNow().length > 0)
+    void s.edit([{ do: "moveBy", pieces: chosenNow(), by: stepOf(right, up), stops: true }]);
 }
 
 export function remove() {
   const s = useSheet.getState();
-  if (s.part) void s.edit([{ do: "removeParts", parts: [s.part] }]);
-  if (s.selection.length > 0) void s.edit([{ do: "remove", pieces: s.selection }]);
+  if (s.part && isOutline(s.part)) void s.edit([{ do: "removeParts", parts: [s.part] }]);
+  else if (chosenNow().length > 0) void s.edit([{ do: "remove", pieces: chosenNow() }]);
 }
 
 export async function copy() {
   const s = useSheet.getState();
-  if (s.selection.length === 0) return;
-  const changed = await s.edit([{ do: "copy", pieces: s.selection }]);
+  if (chosenNow().length === 0) return;
+  const changed = await s.edit([{ do: "copy", pieces: chosenNow() }]);
   if (changed && changed.made.length > 0) s.select(changed.made);
 }
 
 export function settle() {
   const s = useSheet.getState();
-  if (s.selection.length > 0) void s.edit([{ do: "settle", pieces: s.selection }]);
+  if (chosenNow().length > 0) void s.edit([{ do: "settle", pieces: chosenNow() }]);
 }

@@ -24,6 +24,7 @@ import { TOOL_WORDS } from "../../tools/verbs/tools";
 export function Caption() {
   const space = useSheet((s) => s.space)!;
   const selection = useSheet((s) => s.selection);
+  const parts = useSheet((s) => s.parts);
   const part = useSheet((s) => s.part);
   const tool = useSheet((s) => s.tool);
   const aiming = useSheet((s) => s.aiming);
@@ -35,8 +36,8 @@ export function Caption() {
   const asked = useQuestion((s) => s.asked !== null);
   const handling = handled(useHandling());
   const query = {
-    queryKey: ["caption", space.id, space.revision, selection, part, unit, handling],
-    queryFn: () => api.caption(space.id, selection, part, unit, handling),
+    queryKey: ["caption", space.id, space.revision, parts, selection, unit, handling],
+    queryFn: () => api.caption(space.id, part ? [] : [...parts, ...selection], part, unit, handling),
     retry: false as const,
   };
   const caption = useQuery({ ...query, placeholderData: (before?: CaptionView) => before });
@@ -93,7 +94,7 @@ export function Caption() {
         <Typography component="div" sx={THREE_LINES}>
           {caption.data && (
             // what was typed for one piece never goes over to another
-            <Fresh key={part ?? selection.join()} value={fresh}>
+            <Fresh key={[...parts, ...selection].join()} value={fresh}>
               <Phrases phrases={caption.data.phrases} />
             </Fresh>
           )}

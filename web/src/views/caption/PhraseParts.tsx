@@ -216,7 +216,9 @@ const CHOOSABLE = {
 /** A mark of the box, chosen on a small figure of it. */
 function MarkSetting({ phrase }: { phrase: PhraseSetting }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
-  const chosen = useHandling((s) => (phrase.name === "hold" ? s.hold : s.about));
+  const chosen = useHandling((s) =>
+    phrase.name === "hold" ? s.hold : phrase.name === "mark" ? s.mark : s.about,
+  );
   return (
     <>
       <ButtonBase

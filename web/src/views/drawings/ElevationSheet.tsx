@@ -64,7 +64,7 @@ function useSettled<T>(value: T, patient: boolean): T {
 /** An elevation or a section: lines that core drew, nearer things hiding farther ones. */
 export function ElevationSheet({ name }: { name: string }) {
   const { palette } = useTheme();
-  const part = useSheet((s) => s.part);
+  const parts = useSheet((s) => s.parts);
   const ghosts = useSheet((s) => s.ghosts);
   const hand = useSheet((s) => s.hand);
   const yardstick = useHandling((s) => s.yardstick);
@@ -147,8 +147,12 @@ export function ElevationSheet({ name }: { name: string }) {
           />
           <Inks inks={elevation.inks} dimmed={inHand} />
           <Figures elevation={elevation} scale={eye.scale} faint={inHand} />
-          {hoverPart && hoverPart !== part && <PartMark inks={elevation.figures} part={hoverPart} hovered />}
-          {part && <PartMark inks={elevation.figures} part={part} />}
+          {hoverPart && !parts.includes(hoverPart) && (
+            <PartMark inks={elevation.figures} part={hoverPart} hovered />
+          )}
+          {parts.map((p) => (
+            <PartMark key={p} inks={elevation.figures} part={p} />
+          ))}
           {(yardstick ? [...ghosts, yardstick] : ghosts).map((p) => (
             <PieceSide key={p.id} piece={p} elevation={elevation} quiet={p === yardstick} />
           ))}

@@ -75,6 +75,7 @@ export function Plan() {
   const { palette } = useTheme();
   const space = useSheet((s) => s.space)!;
   const part = useSheet((s) => s.part);
+  const parts = useSheet((s) => s.parts);
   const grab = useSheet((s) => s.grab);
   const carrying = useCarry((s) => s.hand !== null);
   const tool = useSheet((s) => s.tool);
@@ -90,7 +91,7 @@ export function Plan() {
   const { toPlan, press, move, up, leave } = usePlanGestures(paper);
   const under = useMemo(() => plan?.inks.filter((i) => !OVER.has(i.style)) ?? [], [plan]);
   const over = useMemo(() => plan?.inks.filter((i) => OVER.has(i.style)) ?? [], [plan]);
-  const marked = hand?.part ?? part;
+  const marked = hand?.part ? [hand.part] : parts;
   const corners = !purpose && (tab === "shell" || /^(wall|corner):/.test(part ?? ""));
   return (
     <Frame
@@ -145,8 +146,10 @@ export function Plan() {
             />
           )}
           <Inks inks={over} />
-          {hoverPart && hoverPart !== marked && <PartMark inks={plan.inks} part={hoverPart} hovered />}
-          {marked && <PartMark inks={plan.inks} part={marked} />}
+          {hoverPart && !marked.includes(hoverPart) && <PartMark inks={plan.inks} part={hoverPart} hovered />}
+          {marked.map((p) => (
+            <PartMark key={p} inks={plan.inks} part={p} />
+          ))}
           {corners && <PlanCorners scale={eye.scale} />}
           <DatumMark eye={eye} />
           <TwinLines scale={eye.scale} toPlan={toPlan} />

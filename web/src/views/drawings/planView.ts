@@ -41,7 +41,7 @@ export function usePlanFit(paper: Paper, plan: ShellPlan | undefined) {
     eyeNow.current = eye;
   }, [eye]);
   useFit(paper, "plan", plan, () => {
-    const { selection: chosen, pieces: all, part: one } = useSheet.getState();
+    const { selection: chosen, pieces: all, parts } = useSheet.getState();
     const near = chosen.map((id) => all.get(id)).filter((p): p is Piece => p !== undefined);
     if (near.length > 0) {
       const reach = Math.max(...near.map((p) => Math.max(p.size.width, p.size.depth))) * 0.75 + 0.8;
@@ -50,7 +50,7 @@ export function usePlanFit(paper: Paper, plan: ShellPlan | undefined) {
         reach,
       );
     }
-    const built = plan!.inks.filter((i) => i.part === one).flatMap((i) => i.rings.flat());
+    const built = plan!.inks.filter((i) => parts.includes(i.part ?? "")).flatMap((i) => i.rings.flat());
     return built.length > 0 ? around(built, 1) : null;
   });
 

@@ -2,7 +2,7 @@ import { useRef, type PointerEvent, type RefObject } from "react";
 import type { Vec } from "../../api/types.gen";
 import { useHandling } from "../../store/handling";
 import { pointsAt } from "../../store/lastPoint";
-import { pick } from "../../store/selecting";
+import { pick, pickPart } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 import { twice } from "../../store/twice";
 import { aimAt, aimOver, clicked } from "../../tools/aim/aims";
@@ -118,7 +118,7 @@ export function useSetPress(
     }
     if (useSheet.getState().aiming) void aimAt(met, pointed(e, met.point));
     else if (takesClicks()) clickFor(clicked(met, pointed(e, met.point)));
-    else if (met.part) useSheet.getState().selectPart(met.part);
+    else if (met.part) pickPart(met.part, e);
     else pick(met.piece, e);
   };
   const cancel = () => {

@@ -8,6 +8,7 @@ import type { ReactNode } from "react";
 import type { Layer, SetLayer } from "../../api/types.gen";
 import { Swatch } from "../fields/Swatch";
 import { selectMeant } from "../../store/selecting";
+import { useChosen } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 import { ink } from "../theme";
 import { Named } from "./Named";
@@ -22,7 +23,7 @@ export function LayerRow(props: {
 }) {
   const { layer, place, of } = props;
   const { edit, makeCurrent } = useSheet.getState();
-  const selection = useSheet((s) => s.selection);
+  const selection = useChosen();
   const set = async (change: Partial<SetLayer>) =>
     (await edit([{ do: "layer", layer: layer.id, ...change }])) !== null;
   return (

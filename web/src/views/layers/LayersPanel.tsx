@@ -7,6 +7,7 @@ import type { GroupView as Group } from "../../api/types.gen";
 import { small } from "../fields/small";
 import { selectMeant } from "../../store/selecting";
 import { wholeGroup } from "../../store/kept";
+import { useChosen } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 import { LayerRow } from "./LayerRow";
 import { Named } from "./Named";
@@ -79,7 +80,7 @@ function nested(groups: Group[]): Deep[] {
 
 function Groups() {
   const filing = useSheet((s) => s.space!.filing);
-  const selection = useSheet((s) => s.selection);
+  const selection = useChosen();
   const pieces = useSheet((s) => s.pieces);
   const inGroup = useSheet((s) => s.inGroup);
   const all = useMemo(() => nested(filing.groups), [filing.groups]);
@@ -116,7 +117,7 @@ function Groups() {
 
 function Selections() {
   const selections = useSheet((s) => s.space!.filing.selections);
-  const selection = useSheet((s) => s.selection);
+  const selection = useChosen();
   const { edit } = useSheet.getState();
   return (
     <>

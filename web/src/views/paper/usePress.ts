@@ -4,7 +4,7 @@ import type { EditUnion as Edit, MeantIn, Vec } from "../../api/types.gen";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry } from "../../tools/carry/carry";
 import { aimAt, aimOver, clicked, type Pointed } from "../../tools/aim/aims";
 import { useHandling } from "../../store/handling";
-import { pick } from "../../store/selecting";
+import { chosenNow, pick, pickPart } from "../../store/selecting";
 import { droppedOn } from "../../tools/exchange/exchange";
 import { lookAtIt } from "../../tools/verbs/verbs";
 import { draw, dropBand, takeBand, useBand } from "../../tools/select/band";
@@ -33,7 +33,7 @@ interface Down {
   x: number;
   y: number;
   under: Under;
-  what: "click" | "pan" | "carry" | "shift" | "band" | "pull";
+  what: "click" | "pan" | "carry" | "shift" | "together" | "band" | "pull";
   eye: Eye;
   edit?: Edit;
   pull?: { from: Vec; to: (by: Vec, free: boolean) => void };
@@ -66,7 +66,7 @@ export function usePress(
       if (e.key !== "Escape" || !press.current) return;
       if (press.current.what === "band") dropBand();
       else if (press.current.what === "carry") dropCarry();
-      else if (press.current.what === "shift") giveUp();
+      else if (press.current.what === "shift" || press.current.what === "together") giveUp();
       else return;
       press.current = null;
       e.stopPropagation();
@@ -112,7 +112,10 @@ export function usePress(
         const { on, holds } = p.under;
         const pulled = on.piece ? pullOf(on.piece) : null;
         const from = { ...e, clientX: p.x, clientY: p.y, target: e.target } as PointerEvent;
-        if (pulled) {
+        const { parts } = useSheet.getState();
+        if (parts.length > 0 && (holds || (on.part && parts.includes(on.part))) && part === null) {
+          p.what = "together";
+        } else if (pulled) {
           p.what = "pull";
           p.pull = { from: space(on.piece!, from), to: pulled };
         } else if (holds) {
@@ -131,8 +134,9 @@ export function usePress(
         const { from, to } = p.pull!;
         const at = space(p.under.on.piece!, e);
         to({ x: at.x - from.x, y: at.y - from.y, z: at.z - from.z }, e.altKey);
-      } else if (p.what === "shift") {
-        p.edit = shift(p.under.on.part!, { x: dx / eye.scale, y: dy / eye.scale }, e);
+      } else if (p.what === "shift" || p.what === "together") {
+        const by = { x: dx / eye.scale, y: dy / eye.scale };
+        p.edit = p.what === "shift" ? shift(p.under.on.part!, by, e) : together(shift("", by, e));
         tryOut([p.edit]);
       }
       return true;
@@ -141,7 +145,7 @@ export function usePress(
       const p = press.current;
       press.current = null;
       if (p?.what === "pan" || p?.what === "pull" || paper.pinching()) return;
-      if (p?.what === "shift") {
+      if (p?.what === "shift" || p?.what === "together") {
         if (p.edit) void useSheet.getState().edit([p.edit]).then(giveUp);
       } else if (p?.what === "band") {
         const more = e.ctrlKey || e.metaKey;
@@ -180,6 +184,12 @@ export function usePress(
 const still = () =>
   useHandling.getState().at !== null || useSheet.getState().aiming !== null || isProposing();
 
+/** Parts of the shell, and pieces among them, go as far as a part alone would. */
+function together(one: Edit): Edit {
+  const by = one.do === "shift" ? { x: one.by?.x, y: one.up, z: one.by?.z } : {};
+  return { do: "moveBy", pieces: chosenNow(), by, hand: true };
+}
+
 const OVERHEAD = 100;
 
 /** What is pointed at on a plan is seen from above. */
@@ -192,7 +202,7 @@ export type Press = ReturnType<typeof usePress>;
 
 /** What a click does where nothing is being drawn: selects a part of the shell, or a piece. */
 export function select(on: Target, e: PointerEvent) {
-  if (on.part) useSheet.getState().selectPart(on.part);
+  if (on.part) pickPart(on.part, e);
   else {
     pick(on.piece, e);
     if (on.piece) took(e, on.piece);

@@ -6,7 +6,7 @@ import { DataGrid, useGridApiRef } from "@mui/x-data-grid";
 import { useEffect, useMemo, useRef, useState, type MouseEvent } from "react";
 import type { EditUnion as Edit } from "../../api/types.gen";
 import { small } from "../fields/small";
-import { pickAlone } from "../../store/selecting";
+import { pickAlone, useChosen } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 import { columnsOf, totals } from "./columns";
 import { between, type Arrangement, type Line } from "./lines";
@@ -89,7 +89,7 @@ function ScheduleHead({ wide, schedule }: { wide: boolean; schedule: ReturnType<
  */
 export function Schedule({ wide = false }: { wide?: boolean }) {
   const filing = useSheet((s) => s.space!.filing);
-  const selection = useSheet((s) => s.selection);
+  const selection = useChosen();
   // a row that is pointed at shows so by itself
   const hover = useSheet((s) => (s.hover === pointed.row ? null : s.hover));
   const { select, look, edit } = useSheet.getState();

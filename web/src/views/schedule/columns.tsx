@@ -3,6 +3,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
 import type { GridColDef } from "@mui/x-data-grid";
 import type { FilingView, ScheduleRow } from "../../api/types.gen";
+import { isPart } from "../../store/selection";
 import { common, sizeOf, type Line } from "./lines";
 
 const VARIOUS = "various";
@@ -17,7 +18,8 @@ const amount = (v: number, digits: number) =>
   v === 0 ? "" : v.toLocaleString("en-GB", { minimumFractionDigits: digits, maximumFractionDigits: digits });
 
 /** How many there are and what they weigh and cost, of what is selected too. */
-export function totals(rows: ScheduleRow[], selection: string[]): string {
+export function totals(all: ScheduleRow[], selection: string[]): string {
+  const rows = all.filter((r) => !isPart(r.id));
   const words = (some: ScheduleRow[]) =>
     [
       `${

@@ -75,6 +75,7 @@ const FILING = {
   groups: [group("g", [], { name: "Tea" }), group("h", ["g"], { name: "Pair" })],
   selections: [],
   twins: [],
+  parts: [],
 };
 
 it("has the layers in their order, and groups by all they are in", () => {

@@ -3,6 +3,7 @@ import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useRef, useState, type MouseEvent, type PointerEvent } from "react";
 import { look } from "../paper/picking";
+import { chosenNow, pickPart } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 import { underHeadings } from "../../tools/verbs/headings";
 import { mode, verbsNow } from "../../tools/verbs/register";
@@ -134,8 +135,8 @@ const behind = (words: string, does: () => void): Verb => ({
  * @param open shows other verbs in place of these
  */
 function here(open: (verbs: Verb[]) => void): Verb[] {
-  const { selection, part } = useSheet.getState();
-  const nothing = selection.length === 0 && part === null;
+  const { selection } = useSheet.getState();
+  const nothing = chosenNow().length === 0;
   const all = verbsNow();
   const seen = all.filter((v) => v.seen && (nothing || !v.builds));
   const rest = all.filter((v) => !seen.includes(v));
@@ -144,6 +145,8 @@ function here(open: (verbs: Verb[]) => void): Verb[] {
   const { first, headings } = underHeadings(seen);
   return [...first, ...headings.map((h) => behind(h.words, () => open(h.verbs))), ...more];
 }
+
+const NO_KEYS = { shiftKey: false, ctrlKey: false, metaKey: false };
 
 /** A press of the right button that moves is no click. */
 const STILL = 4;
@@ -159,13 +162,13 @@ export function useVerbMenu() {
     if (mode() === "sheet") {
       const on = look(e).on;
       const row = (e.target as HTMLElement).closest("[role=row]")?.getAttribute("data-id") ?? null;
-      const { selection, select, selectPart, hover } = useSheet.getState();
+      const { selection, parts, select, hover } = useSheet.getState();
       const piece = on.piece ?? (inSet(e) ? hover : null);
       // a row of the schedule has selected what it stands for
       if (row === null) {
         if (piece && !selection.includes(piece)) select([piece]);
-        else if (!piece && on.part) selectPart(on.part);
-        else if (!piece && !byKey) select([]);
+        else if (!piece && on.part && !parts.includes(on.part)) pickPart(on.part, NO_KEYS);
+        else if (!piece && !on.part && !byKey) select([]);
       }
     }
     setOpened(null);

@@ -14,10 +14,12 @@ import org.apache.commons.csv.CSVPrinter;
 import pied.core.Nullable;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.schedule.PartSchedule;
 import pied.core.schedule.Schedule;
 import pied.core.solid.Vec;
 import pied.core.space.Group;
 import pied.core.space.Layer;
+import pied.core.space.Opening;
 import pied.core.space.Positions;
 import pied.core.space.Positions.Direction;
 import pied.core.space.Space;
@@ -31,7 +33,11 @@ public final class ScheduleCsv {
   /** What a line is about. */
   public enum CsvBy {
     piece,
-    article
+    article,
+    /** Doors and windows. */
+    opening,
+    /** What else is built in. */
+    built
   }
 
   private static final Comparator<Schedule.ScheduleRow> BY_ARTICLE =
@@ -54,10 +60,12 @@ public final class ScheduleCsv {
    */
   public static List<List<String>> rows(Space space, CsvBy by, LengthUnit unit, boolean comma) {
     ScheduleCsv csv = new ScheduleCsv(unit, comma);
-    if (by == CsvBy.piece) {
-      csv.pieces(space);
-    } else {
-      csv.articles(space);
+    switch (by) {
+      case piece -> csv.pieces(space);
+      case article -> csv.articles(space);
+      case opening -> csv.openings(space);
+      case built -> csv.built(space);
+      default -> throw new IllegalStateException();
     }
     return csv.rows;
   }
@@ -75,12 +83,8 @@ public final class ScheduleCsv {
   }
 
   private void pieces(Space space) {
-    String u = " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
-    boolean stage = space.shell().stage() != null;
-    List<String> places =
-        stage
-            ? List.of("From the centre line" + u, "Side", "From the setting line" + u, "Way")
-            : List.of("Across" + u, "Deep" + u);
+    String u = unit();
+    List<String> places = places(space);
     line(
         List.of("Name", "Article", "Kind", "Width" + u, "Depth" + u, "Height" + u),
         places,
@@ -100,6 +104,14 @@ public final class ScheduleCsv {
     for (Schedule.ScheduleRow r : Schedule.of(space, unit)) {
       piece(space, r);
     }
+  }
+
+  /** Heads of the columns in which places are. */
+  private List<String> places(Space space) {
+    String u = unit();
+    return space.shell().stage() != null
+        ? List.of("From the centre line" + u, "Side", "From the setting line" + u, "Way")
+        : List.of("Across" + u, "Deep" + u);
   }
 
   private void piece(Space space, Schedule.ScheduleRow r) {
@@ -143,9 +155,73 @@ public final class ScheduleCsv {
         Positions.side(Direction.deep, from.z()));
   }
 
+  private String unit() {
+    return " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
+  }
+
+  private void openings(Space space) {
+    String u = unit();
+    line(
+        List.of(
+            "Mark",
+            "Name",
+            "Sort",
+            "Wall",
+            "From its start" + u,
+            "Width" + u,
+            "Height" + u,
+            "Sill" + u,
+            "Hand",
+            "Opens",
+            "Remark"));
+    for (PartSchedule.OpeningRow r : PartSchedule.openings(space)) {
+      Opening o = r.opening();
+      line(
+          List.of(
+              r.mark(),
+              text(r.name()),
+              o.words(),
+              text(r.wall()),
+              length(o.from()),
+              length(o.width()),
+              length(o.height()),
+              length(o.sill()),
+              r.hand(),
+              r.opens(),
+              text(space.filing().part(o.name()).keeping().remark())));
+    }
+  }
+
+  private void built(Space space) {
+    String u = unit();
+    line(
+        List.of("Name", "Sort", "Width" + u, "Depth" + u, "Height" + u),
+        places(space),
+        List.of("Note", "Layer", "Group", "Remark"));
+    for (Schedule.ScheduleRow r : PartSchedule.of(space, unit)) {
+      if (r.kind().equals(PartSchedule.BUILT)) {
+        Layer layer = space.filing().layer(r.layer());
+        Group group = space.filing().group(r.group());
+        line(
+            List.of(
+                text(r.name()),
+                r.articleName(),
+                length(r.measures().width()),
+                length(r.measures().depth()),
+                length(r.measures().height())),
+            place(space, r.from()),
+            List.of(
+                r.note(),
+                text(layer == null ? "" : layer.name()),
+                text(group == null ? "" : group.name()),
+                text(r.remark())));
+      }
+    }
+  }
+
   /** Pieces of the same article, size and finish are one line. */
   private void articles(Space space) {
-    String u = " (" + (unit == LengthUnit.FT ? "ft" : unit.sign()) + ")";
+    String u = unit();
     line(
         List.of(
             "Number",

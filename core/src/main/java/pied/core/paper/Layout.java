@@ -48,6 +48,7 @@ final class Layout {
       legend.add(
           new String[] {String.valueOf(n.number()), e.getValue() + " ×", n.name(), n.size()});
     }
+    legend.addAll(drawn.legend().marks());
     int without = drawn.legend().withoutRoom();
     if (without > 0) {
       String what = without == 1 ? " number has no room here" : " numbers have no room here";

@@ -1,6 +1,8 @@
 package pied.core.paper;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -8,6 +10,7 @@ import java.util.TreeMap;
 final class Legend {
   private final Map<Integer, SheetNumbers.LegendEntry> entries = new TreeMap<>();
   private final Map<Integer, Integer> counts = new TreeMap<>();
+  private final List<String[]> marks = new ArrayList<>();
   private int leftOut;
 
   /** One more of it. */
@@ -19,6 +22,20 @@ final class Legend {
   /** One of the numbers has no room on the drawing. */
   void leftOut() {
     leftOut++;
+  }
+
+  /**
+   * A door or a window with its mark.
+   *
+   * @param name what it is and how it opens
+   */
+  void mark(String mark, String name, String size) {
+    marks.add(new String[] {mark, "", name, size});
+  }
+
+  /** Doors and windows with their marks: mark, nothing, what it is, its size. */
+  List<String[]> marks() {
+    return marks;
   }
 
   /** How many numbers the drawing has no room for. */

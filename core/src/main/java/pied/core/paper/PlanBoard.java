@@ -21,10 +21,14 @@ import pied.core.drawing.Lines;
 import pied.core.drawing.ShellPlan;
 import pied.core.paper.Mark.Anchor;
 import pied.core.piece.Piece;
+import pied.core.schedule.PartSchedule;
 import pied.core.solid.Box;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
+import pied.core.space.Opening;
 import pied.core.space.Space;
+import pied.core.space.Spot;
+import pied.core.space.Wall;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
 
@@ -96,6 +100,7 @@ final class PlanBoard {
     plan.labels().stream().filter(l -> !l.kind().equals("space")).forEach(this::label);
     measures.add(plan.dimensions());
     if (numbered) {
+      mark();
       number();
     }
     plan.labels().stream().filter(l -> l.kind().equals("space")).forEach(this::label);
@@ -325,6 +330,22 @@ final class PlanBoard {
           xy[2 * k + 1] = l.getCoordinateN(k).y;
         }
         board.line(xy, pen);
+      }
+    }
+  }
+
+  /** Doors and windows have marks of their own, outside their walls. */
+  private void mark() {
+    for (PartSchedule.OpeningRow r : PartSchedule.openings(space)) {
+      Opening o = r.opening();
+      String opens = PartSchedule.opening(r);
+      legend.mark(
+          r.mark(), r.name() + (opens.isEmpty() ? "" : ", " + opens), PartSchedule.size(o, unit));
+      Wall w = space.shell().wall(o.wall());
+      Spot at = w.spot(o.from() + o.width() / 2, -w.thickness());
+      double k = board.k();
+      if (!board.about(r.mark(), at.x() * k, at.z() * k, Board.SMALL, o.width() * k)) {
+        legend.leftOut();
       }
     }
   }

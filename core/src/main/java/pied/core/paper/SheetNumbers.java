@@ -26,12 +26,22 @@ final class SheetNumbers {
         java.util.Comparator.comparing(Schedule.ScheduleRow::kind)
             .thenComparing(Schedule.ScheduleRow::articleName));
     Map<String, LegendEntry> all = new LinkedHashMap<>();
+    Map<String, String> names = names(rows);
     for (Schedule.ScheduleRow r : rows) {
-      String name = r.articleName() + (r.finish().isEmpty() ? "" : ", " + r.finish());
+      String name = names.get(r.alike()) + (r.finish().isEmpty() ? "" : ", " + r.finish());
       LegendEntry e =
           all.computeIfAbsent(r.alike(), k -> new LegendEntry(all.size() + 1, name, r.size()));
       byPiece.put(r.id(), e);
     }
+  }
+
+  /** The name that all that is alike was given; where they have several, that of the article. */
+  private static Map<String, String> names(List<Schedule.ScheduleRow> rows) {
+    Map<String, String> names = new HashMap<>();
+    for (Schedule.ScheduleRow r : rows) {
+      names.merge(r.alike(), r.what(), (a, b) -> a.equals(b) ? a : r.articleName());
+    }
+    return names;
   }
 
   LegendEntry of(Piece p) {

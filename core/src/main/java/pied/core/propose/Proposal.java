@@ -10,6 +10,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.Edits;
 import pied.core.edit.Ids;
 import pied.core.edit.Outcome;
+import pied.core.edit.Picked;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.point.Pointed;
@@ -54,7 +55,8 @@ public record Proposal(
       @Nullable String layer,
       Supplier<String> newId,
       Deadline deadline) {
-    List<String> about = q.pieces().stream().filter(space::has).toList();
+    List<String> about =
+        q.pieces().stream().filter(id -> space.has(id) || Picked.isPart(space, id)).toList();
     Understood u;
     try {
       u = understood(space, q, about, unit, newId);

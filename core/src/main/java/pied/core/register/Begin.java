@@ -3,7 +3,9 @@ package pied.core.register;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
+import pied.core.edit.Picked;
 import pied.core.point.Pointed;
+import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.tool.Beginning;
 import pied.core.tool.exchange.ExchangeTool;
@@ -16,6 +18,7 @@ import pied.core.tool.trail.TrailTool;
 import pied.core.tool.twin.TwinTool;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
+import pied.core.units.Text;
 
 /** The register of verbs that begin with a proposal. */
 public enum Begin {
@@ -45,7 +48,14 @@ public enum Begin {
     if (pieces == null || pieces.isEmpty()) {
       throw new Refusal("Select what it is for first.");
     }
-    pieces.forEach(space::piece);
+    List<String> parts = pieces.stream().filter(id -> Picked.isPart(space, id)).toList();
+    pieces.stream().filter(id -> !parts.contains(id)).forEach(space::piece);
+    if (!parts.isEmpty() && this != twin) {
+      throw new Refusal(
+          "{} is built in: {}.",
+          Text.capital(space.nameOf(PartName.read(parts.get(0)))),
+          Edit.PIECES);
+    }
     return beginning.edit(space, unit, pieces, at);
   }
 }

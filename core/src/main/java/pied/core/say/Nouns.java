@@ -44,6 +44,11 @@ public final class Nouns {
     return ask.selected();
   }
 
+  /** Without the parts of the shell among them. */
+  private List<String> selectedPieces() {
+    return ask.selected().stream().filter(ask.space()::has).toList();
+  }
+
   public Space space() {
     return space;
   }
@@ -54,7 +59,8 @@ public final class Nouns {
 
   @Nullable
   public String lead() {
-    return ask.selected().isEmpty() ? null : ask.selected().get(ask.selected().size() - 1);
+    List<String> pieces = selectedPieces();
+    return pieces.isEmpty() ? null : pieces.get(pieces.size() - 1);
   }
 
   // ---- pieces
@@ -84,7 +90,7 @@ public final class Nouns {
       if (ask.selected().isEmpty()) {
         throw new Refusal("Nothing is selected; name the pieces.");
       }
-      List<String> found = r.maybe(() -> among(ask.selected()));
+      List<String> found = r.maybe(() -> among(selectedPieces()));
       return found == null ? ask.selected() : found;
     }
     if (r.is("all|every")) {

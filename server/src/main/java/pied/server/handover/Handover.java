@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -124,7 +125,10 @@ class Handover {
 
   private static List<List<String>> rows(Job job) {
     ScheduleCsv.CsvBy by =
-        job.wanted.by().equals("article") ? ScheduleCsv.CsvBy.article : ScheduleCsv.CsvBy.piece;
+        Arrays.stream(ScheduleCsv.CsvBy.values())
+            .filter(b -> b.name().equals(job.wanted.by()))
+            .findFirst()
+            .orElse(ScheduleCsv.CsvBy.piece);
     return ScheduleCsv.rows(job.shown, by, job.wanted.unit(), job.wanted.comma());
   }
 

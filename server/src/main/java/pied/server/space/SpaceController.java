@@ -1,5 +1,6 @@
 package pied.server.space;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -17,6 +18,7 @@ import pied.core.check.Checks;
 import pied.core.check.Snag;
 import pied.core.material.FinishPart;
 import pied.core.piece.Piece;
+import pied.core.schedule.PartSchedule;
 import pied.core.schedule.Schedule;
 import pied.core.select.Selecting;
 import pied.core.space.PartName;
@@ -113,7 +115,10 @@ class SpaceController {
   @GetMapping("/spaces/{id}/schedule")
   ScheduleView schedule(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
     OpenSpace.Seen now = store.seen(id);
-    return new ScheduleView(now.revision(), Schedule.of(now.space(), LengthUnit.of(unit)));
+    List<Schedule.ScheduleRow> rows =
+        new ArrayList<>(Schedule.of(now.space(), LengthUnit.of(unit)));
+    rows.addAll(PartSchedule.of(now.space(), LengthUnit.of(unit)));
+    return new ScheduleView(now.revision(), rows);
   }
 
   /** How the finish parts of everything in a space look unless changed. */

@@ -22,12 +22,15 @@ import pied.core.space.Carriers;
  *
  * @param stops true: what stands stops at what is in the way; up and down it goes to the next
  *     surface there is
+ * @param hand whether a hand moves it: by whole centimetres
  */
 @JsonTypeName("moveBy")
 @RecordBuilder
-public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) implements Edit {
+public record MoveBy(
+    List<String> pieces, Place3 by, @Nullable Boolean stops, @Nullable Boolean hand)
+    implements Edit {
   public MoveBy(List<String> pieces, Place3 by) {
-    this(pieces, by, null);
+    this(pieces, by, null, null);
   }
 
   @Override
@@ -51,7 +54,8 @@ public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) im
 
   /** Parts of the shell take along what is on them; the other pieces are moved as far. */
   private void withParts(EditSession session, Picked picked) {
-    Vec v = Places.way(need(by, "by"), session.unit());
+    Vec said = Places.way(need(by, "by"), session.unit());
+    Vec v = Boolean.TRUE.equals(hand) ? byHand(said) : said;
     Set<String> along =
         session.space().withCarried(Picked.carriedBy(session.space(), picked.parts()));
     BuiltIn.move(session, picked.parts(), v);
@@ -59,6 +63,14 @@ public record MoveBy(List<String> pieces, Place3 by, @Nullable Boolean stops) im
     if (!rest.isEmpty()) {
       shift(session, rest, v);
     }
+  }
+
+  private static Vec byHand(Vec v) {
+    return new Vec(cm(v.x()), cm(v.y()), cm(v.z()));
+  }
+
+  private static double cm(double v) {
+    return Math.rint(v * 100) / 100;
   }
 
   private static void shift(EditSession session, List<String> ids, Vec v) {
