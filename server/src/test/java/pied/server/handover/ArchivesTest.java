@@ -19,6 +19,7 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.model.Composed;
 import pied.core.piece.Piece;
@@ -27,8 +28,10 @@ import pied.core.tool.group.MakeGroup;
 import pied.core.tool.keep.Lock;
 import pied.core.tool.keep.NameSelection;
 import pied.core.tool.keep.Remark;
+import pied.core.tool.keep.Rename;
 import pied.core.tool.layer.NewLayer;
 import pied.core.tool.layer.ToLayer;
+import pied.core.tool.shell.SetColumnBuilder;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 import pied.server.Given;
@@ -60,6 +63,8 @@ class ArchivesTest {
         Given.put("c", "books", 3, 2));
     edit(new MakeGroup(List.of("a", "b"), null, null));
     edit(new NewLayer("props", "Props", "#2f6690"), new ToLayer(List.of("c"), "props", null));
+    edit(SetColumnBuilder.builder().at(new Edit.PlanPoint(Amount.of(4), Amount.of(3))).build());
+    edit(new Rename("column:column 1", "Pillar"), new Lock(List.of("column:column 1"), true, null));
     edit(new NameSelection("Mine", List.of("a")), new Lock(List.of("a"), true, null));
     Space now = store.space(room);
     String own = articles.keep(project, "Pile", Composed.of(now, List.of("b", "c"))).id();
@@ -119,6 +124,7 @@ class ArchivesTest {
     assertThat(b.shell()).isEqualTo(a.shell());
     assertThat(b.filing().layers()).isEqualTo(a.filing().layers());
     assertThat(b.filing().groups()).isEqualTo(a.filing().groups());
+    assertThat(b.filing().parts()).isEqualTo(a.filing().parts());
     assertThat(b.filing().selections()).isEqualTo(a.filing().selections());
     assertThat(store.seen(two).revision()).isEqualTo(store.seen(one).revision());
     for (Piece p : a.pieces()) {
@@ -148,7 +154,7 @@ class ArchivesTest {
     store.redo(room, null);
     store.redo(back, null);
     same(room, back);
-    for (int i = 0; i < 6; i++) {
+    for (int i = 0; i < 8; i++) {
       store.undo(room, null);
       store.undo(back, null);
       same(room, back);

@@ -29,8 +29,10 @@ import pied.core.tool.keep.Lock;
 import pied.core.tool.keep.NameSelection;
 import pied.core.tool.keep.Remark;
 import pied.core.tool.keep.Remove;
+import pied.core.tool.keep.Rename;
 import pied.core.tool.layer.NewLayer;
 import pied.core.tool.layer.ToLayer;
+import pied.core.tool.shell.SetColumnBuilder;
 import pied.core.tool.turn.Turn;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
@@ -146,6 +148,35 @@ class SpaceStoreTest {
     assertThat(store.space(room).filing()).isEqualTo(filed);
     assertThat(store.view(room).filing().groups())
         .containsExactly(new KeepingWire.GroupView("g", "Pair", null, List.of("g"), null));
+  }
+
+  @Test
+  void partsOfTheShellAreKeptInOrderAsPiecesAre() {
+    edit(null, put("a", 1, 1));
+    edit(
+        null,
+        SetColumnBuilder.builder().at(new Edit.PlanPoint(Amount.of(3), Amount.of(2))).build());
+    Changed c =
+        edit(
+            null,
+            new Rename("column:column 1", "The pillar"),
+            new ToLayer(List.of("column:column 1"), null, "Back"),
+            new MakeGroup(List.of("a", "column:column 1"), "g", "Pair"),
+            new Lock(List.of("column:column 1"), true, null));
+    assertThat(c.shell()).as("it may be drawn otherwise").isTrue();
+    assertThat(c.filing().parts())
+        .singleElement()
+        .satisfies(p -> assertThat(p.name()).isEqualTo("The pillar"))
+        .satisfies(p -> assertThat(p.locked()).isTrue());
+    Filing filed = store.space(room).filing();
+    store.letGo(0);
+    assertThat(store.space(room).filing()).isEqualTo(filed);
+    store.undo(room, null);
+    store.letGo(0);
+    assertThat(store.space(room).filing().parts()).isEmpty();
+    store.redo(room, null);
+    store.letGo(0);
+    assertThat(store.space(room).filing()).isEqualTo(filed);
   }
 
   private ProposalWire.Said say(String id, String text, String... pieces) {

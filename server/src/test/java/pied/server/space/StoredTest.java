@@ -36,10 +36,12 @@ import pied.core.space.Difference.PlacedPart;
 import pied.core.space.Filing;
 import pied.core.space.Flight;
 import pied.core.space.Group;
+import pied.core.space.KeptPart;
 import pied.core.space.Layer;
 import pied.core.space.NamedSelection;
 import pied.core.space.Opening;
 import pied.core.space.Ordered;
+import pied.core.space.PartName;
 import pied.core.space.Partition;
 import pied.core.space.Platform;
 import pied.core.space.Repetition;
@@ -217,6 +219,13 @@ class StoredTest {
                 new Difference.OfGroup(null, repeated("scatter", SCATTER)),
                 new Difference.OfTwin(
                     null, new Twin("m", new Vec(1, 0, 2), new Vec(0.6, 0, 0.8), false)),
+                new Difference.OfKeptPart(
+                    new KeptPart(PartName.opening("door 1"), null, Keeping.PLAIN),
+                    new KeptPart(
+                        PartName.opening("door 1"),
+                        "The back door",
+                        new Keeping("back", "set", true, false, "to be painted")
+                            .withTwin(new Partner("m", "opening:door 2", true)))),
                 new OfPiece(null, new Ordered(ofMany(piece("d", 0.9)), 9L)),
                 new OfPiece(null, new Ordered(piece("a", 0.1), 7L)),
                 new OfPiece(new Ordered(piece("b", 0.2), 4L), new Ordered(piece("b", 1 / 3.0), 4L)),

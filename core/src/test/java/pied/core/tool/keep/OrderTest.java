@@ -216,7 +216,7 @@ class OrderTest {
     refused("{'do':'group','pieces':['a','b']}", "These are the group Group 2 already.");
     refused(
         "{'do':'group','pieces':['t']}",
-        "A group is made of two pieces at least; select more of them.");
+        "A group is made of two things at least; select more of them.");
     room.json("{'do':'dissolve','group':'g'}");
     assertThat(group("g")).isNull();
     assertThat(group("h").in()).isNull();
