@@ -13,6 +13,7 @@ const isLockedNow = (p: Piece | undefined, space: SpaceView | null) =>
 /** How the selection is moved, until that is known; and what else lies where the last click took it. */
 export function AlsoHere() {
   const selection = useSheet((s) => s.selection);
+  const parts = useSheet((s) => s.parts);
   const here = useSheet((s) => s.here);
   const pieces = useSheet((s) => s.pieces);
   const others = here.filter((id) => !selection.includes(id) && pieces.has(id));
@@ -49,7 +50,10 @@ export function AlsoHere() {
           .
         </>
       )}
-      {selection.length > 0 && !locked && !canMove() && (
+      {parts.length > 0 && !canMove() && (
+        <> To move {selection.length + parts.length > 1 ? "them" : "it"}, drag.</>
+      )}
+      {parts.length === 0 && selection.length > 0 && !locked && !canMove() && (
         <>
           {" "}
           To move {it}, {next ? "drag" : "click once more"}, or press <b>Space</b>.

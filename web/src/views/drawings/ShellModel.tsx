@@ -1,4 +1,6 @@
 import { surface } from "../paper/surface";
+import { useTheme } from "@mui/material/styles";
+import { Edges } from "@react-three/drei";
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
 import {
@@ -41,6 +43,8 @@ function fade(node: Object3D, faint: boolean) {
 export function ShellModel({ small }: { small: boolean }) {
   const space = useSheet((s) => s.space)!;
   const lifted = useSheet((s) => s.lifted);
+  const parts = useSheet((s) => s.parts);
+  const { palette } = useTheme();
   const inside = useSheet((s) => s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits));
   const nodes = useShell(space.id, space.shellAt);
   const group = useRef<Group>(null);
@@ -50,7 +54,7 @@ export function ShellModel({ small }: { small: boolean }) {
   useEffect(() => {
     gl.shadowMap.needsUpdate = true;
     invalidate();
-  }, [nodes, lifted, inside, gl, invalidate]);
+  }, [nodes, lifted, parts, inside, gl, invalidate]);
 
   useFrame(({ camera }) => {
     group.current?.parent?.children.forEach((node) => {
@@ -75,6 +79,7 @@ export function ShellModel({ small }: { small: boolean }) {
               castShadow={!small && CASTING.test(n.node)}
             >
               <meshStandardMaterial {...surface(space.finishes[p.name])} />
+              {parts.includes(n.node) && <Edges color={palette.secondary.main} lineWidth={2.5} />}
             </mesh>
           ))}
         </group>

@@ -91,7 +91,8 @@ export function columnsOf(
   return [
     name,
     { ...text("article", "Article", 125, (r) => r.articleName) },
-    text("size", "Width × depth × height", 155, sizeOf, true),
+    text("size", "Width × depth × height", 155, (r) => r.size, true),
+    text("note", "Note", 130, (r) => r.note),
     // a stage is spoken of in words, which take more room
     text(
       "place",

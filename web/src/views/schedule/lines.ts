@@ -1,3 +1,4 @@
+import { isPart } from "../../store/selection";
 import type { FilingView, ScheduleRow } from "../../api/types.gen";
 import { groupsAbout } from "../../store/kept";
 
@@ -148,8 +149,9 @@ export function between(lines: Line[], from: string, to: string): string[] {
   return [...new Set(lines.slice(Math.min(a, b), Math.max(a, b) + 1).flatMap((l) => l.pieces))];
 }
 
+/** With what is unusual about a piece; what there is to say of a part of the shell is too long for that. */
 export function sizeOf(row: ScheduleRow): string {
-  return row.note ? `${row.size}, ${row.note}` : row.size;
+  return row.note && !isPart(row.id) ? `${row.size}, ${row.note}` : row.size;
 }
 
 /** What all rows have there; null if it is not the same. */

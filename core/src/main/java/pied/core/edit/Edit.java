@@ -22,12 +22,9 @@ public interface Edit {
   /** A line of sight. */
   record Sight(Vec from, Vec along) {}
 
-  /** Why something is not done to parts of the shell, where nothing better can be said. */
-  String PIECES = "this is done to pieces alone";
-
-  /** Why it is not done to parts of the shell, in words that follow “platform 1 is built in: ”. */
+  /** Why it is not done to parts of the shell; as in {@link WhyNot}. */
   default String ofParts() {
-    return PIECES;
+    return WhyNot.PIECES;
   }
 
   /** A point of the plan, metres. */

@@ -143,7 +143,8 @@ public final class EditSession {
   public List<String> chosen(List<String> ids) {
     Picked picked = picked(ids);
     if (!picked.onlyPieces()) {
-      throw new PiecesOnly(space, picked.parts(), making == null ? Edit.PIECES : making.ofParts());
+      throw new PiecesOnly(
+          space, picked.parts(), making == null ? WhyNot.PIECES : making.ofParts());
     }
     return picked.pieces();
   }

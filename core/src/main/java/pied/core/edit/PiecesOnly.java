@@ -8,11 +8,11 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pied.core.Nullable;
+import pied.core.space.KeptPart;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Text;
 
 /** Something that is done to pieces alone was asked of a part of the shell. */
 final class PiecesOnly extends Refusal {
@@ -25,7 +25,7 @@ final class PiecesOnly extends Refusal {
    * @param why what the edit says of parts
    */
   PiecesOnly(Space space, List<PartName> parts, String why) {
-    super(Message.of("{} is built in: {}.", Text.capital(space.nameOf(parts.get(0))), why));
+    super(Message.of("{} is built in: {}.", KeptPart.title(space, parts.get(0)), why));
     this.parts = List.copyOf(parts);
   }
 

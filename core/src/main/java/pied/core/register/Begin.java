@@ -4,7 +4,9 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.Picked;
+import pied.core.edit.WhyNot;
 import pied.core.point.Pointed;
+import pied.core.space.KeptPart;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.tool.Beginning;
@@ -18,7 +20,6 @@ import pied.core.tool.trail.TrailTool;
 import pied.core.tool.twin.TwinTool;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
-import pied.core.units.Text;
 
 /** The register of verbs that begin with a proposal. */
 public enum Begin {
@@ -52,9 +53,7 @@ public enum Begin {
     pieces.stream().filter(id -> !parts.contains(id)).forEach(space::piece);
     if (!parts.isEmpty() && this != twin) {
       throw new Refusal(
-          "{} is built in: {}.",
-          Text.capital(space.nameOf(PartName.read(parts.get(0)))),
-          Edit.PIECES);
+          "{} is built in: {}.", KeptPart.title(space, PartName.read(parts.get(0))), WhyNot.PIECES);
     }
     return beginning.edit(space, unit, pieces, at);
   }

@@ -5,7 +5,6 @@ import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
 import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Text;
 
 /** Something would be done to pieces, or parts of the shell, that are locked. */
 public final class Locked extends Refusal {
@@ -44,7 +43,7 @@ public final class Locked extends Refusal {
     int n = locked.size() + parts.size();
     boolean piece = !locked.isEmpty();
     String first = piece ? locked.get(0).name() : space.nameOf(parts.get(0));
-    String name = Text.capital(first);
+    String name = piece ? first : KeptPart.title(space, parts.get(0));
     if (n > 1) {
       return Message.of(
           "{} of these {} are locked, {} among them, so nothing is done to them.",
@@ -55,10 +54,10 @@ public final class Locked extends Refusal {
     Keeping k = piece ? locked.get(0).keeping() : space.filing().part(parts.get(0)).keeping();
     Layer layer = space.layer(k);
     return k.locked() || !layer.locked()
-        ? Message.of("{} is locked, so nothing is done to it.", piece ? first : name)
+        ? Message.of("{} is locked, so nothing is done to it.", name)
         : Message.of(
             "{} is on the layer {}, which is locked, so nothing is done to it.",
-            piece ? first : name,
+            name,
             layer.name());
   }
 }

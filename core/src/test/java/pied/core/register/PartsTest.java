@@ -318,7 +318,7 @@ class PartsTest {
         catchThrowableOfType(
             Declined.class, () -> room.json("{'do':'remove','pieces':['platform:platform 2']}"));
     assertThat(asked.getMessage())
-        .isEqualTo("The platform 2 is a twin of the platform 1. Are both to be taken out?");
+        .isEqualTo("Platform 2 is a twin of the platform 1. Are both to be taken out?");
     Space paired = room.space;
     room.apply(asked.offers().get(0).edits().toArray(Edit[]::new));
     assertThat(room.shell().platforms()).isEmpty();
@@ -349,7 +349,7 @@ class PartsTest {
     Declined said =
         catchThrowableOfType(
             Declined.class, () -> room.json("{'do':'platform','part':'platform 1','height':0.5}"));
-    assertThat(said.getMessage()).isEqualTo("The platform 1 is locked, so nothing is done to it.");
+    assertThat(said.getMessage()).isEqualTo("Platform 1 is locked, so nothing is done to it.");
     assertThatThrownBy(() -> room.json("{'do':'remove','pieces':['platform:platform 1']}"))
         .hasMessageContaining("is locked");
     room.json("{'do':'moveWall','wall':'B','by':0.4}"); // that is none of it
@@ -398,7 +398,7 @@ class PartsTest {
         catchThrowableOfType(
             Declined.class,
             () -> room.json("{'do':'mirror','pieces':['platform:platform 1','c']}"));
-    assertThat(said.getMessage()).startsWith("The platform 1 is built in: ");
+    assertThat(said.getMessage()).startsWith("Platform 1 is built in: ");
     room.apply(said.offers().get(0).edits().toArray(Edit[]::new));
     assertThat(room.piece("c").form().mirrored()).isTrue();
   }

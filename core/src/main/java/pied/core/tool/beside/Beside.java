@@ -8,6 +8,7 @@ import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -37,6 +38,11 @@ public record Beside(
     @Nullable Side flush,
     @Nullable Boolean stay)
     implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

@@ -5,6 +5,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
 import pied.core.place.Resting;
@@ -19,6 +20,11 @@ import pied.core.units.Refusal;
 @JsonTypeName("level")
 @RecordBuilder
 public record Level(List<String> pieces, Side side) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

@@ -16,6 +16,7 @@ import pied.core.catalog.Sizing;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Wanting;
+import pied.core.edit.WhyNot;
 import pied.core.material.Finish;
 import pied.core.material.Finishes;
 import pied.core.piece.Form;
@@ -46,6 +47,11 @@ public record Exchange(List<String> pieces, @Nullable String article)
     implements Edit, ExchangeBuilder.With {
   /** What is mounted otherwise stays as near to its place, between the nearest sides, metres. */
   private static final double NEAR = 1;
+
+  @Override
+  public String ofParts() {
+    return WhyNot.ARTICLE;
+  }
 
   @Override
   public void make(EditSession session) {

@@ -8,9 +8,9 @@ import pied.core.edit.BuiltIn;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Picked;
+import pied.core.space.KeptPart;
 import pied.core.space.PartName;
 import pied.core.units.Refusal;
-import pied.core.units.Text;
 
 /**
  * Hides pieces and parts of the shell from all drawings, or shows them. They are still there:
@@ -34,7 +34,7 @@ public record Hide(
       if (hidden && part.kind() == PartName.PartKind.opening) {
         throw new Refusal(
             "{} is built in: it is a hole in its wall, and that is always drawn.",
-            Text.capital(session.space().nameOf(part)));
+            KeptPart.title(session.space(), part));
       }
     }
     session.alter(meant.pieces(), p -> p.withKeeping(p.keeping().withHidden(hidden)));

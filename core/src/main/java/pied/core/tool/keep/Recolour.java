@@ -6,6 +6,7 @@ import java.util.List;
 import pied.core.catalog.Article;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.material.Finish;
 import pied.core.piece.Piece;
 
@@ -13,6 +14,11 @@ import pied.core.piece.Piece;
 @JsonTypeName("recolour")
 @RecordBuilder
 public record Recolour(List<String> pieces, String part, String colour) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.LOOKS;
+  }
+
   @Override
   public void make(EditSession session) {
     session.alter(session.chosen(pieces), p -> one(p, session.space().article(p)));

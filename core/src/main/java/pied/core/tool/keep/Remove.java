@@ -13,12 +13,12 @@ import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
 import pied.core.edit.Picked;
 import pied.core.piece.Partner;
+import pied.core.space.KeptPart;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.tool.twin.PartTwins;
 import pied.core.units.Message;
 import pied.core.units.Refusal;
-import pied.core.units.Text;
 
 /**
  * Removes pieces and parts of the shell; what they carried comes to rest on what is beneath. Of a
@@ -84,9 +84,7 @@ public record Remove(List<String> pieces) implements Edit {
         new Refusal(
             one
                 ? Message.of(
-                    "{} is a twin of {}. Are both to be taken out?",
-                    Text.capital(called(space, first)),
-                    other)
+                    "{} is a twin of {}. Are both to be taken out?", title(space, first), other)
                 : Message.of(
                     "{} of these are twins of others. Are both of each to be taken out?",
                     paired.size())),
@@ -101,11 +99,16 @@ public record Remove(List<String> pieces) implements Edit {
     return space.has(id) ? space.piece(id).name() : space.nameOf(PartName.read(id));
   }
 
+  private static String title(Space space, String id) {
+    return space.has(id) ? space.piece(id).name() : KeptPart.title(space, PartName.read(id));
+  }
+
   private static String gone(Space space, Picked picked) {
     List<String> names = new ArrayList<>();
     picked.pieces().forEach(id -> names.add(space.piece(id).name()));
     picked.parts().forEach(p -> names.add(space.nameOf(p)));
-    String first = Text.capital(names.get(0));
+    String first =
+        picked.pieces().isEmpty() ? KeptPart.title(space, picked.parts().get(0)) : names.get(0);
     return switch (names.size()) {
       case 1 -> first + " is taken out.";
       case 2 -> first + " and " + names.get(1) + " are taken out.";

@@ -6,6 +6,7 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.units.Refusal;
@@ -16,6 +17,11 @@ import pied.core.units.Refusal;
 @JsonTypeName("attach")
 @RecordBuilder
 public record Attach(List<String> pieces, @Nullable String to) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
+
   @Override
   public void make(EditSession session) {
     for (String id : session.chosen(pieces)) {

@@ -9,6 +9,7 @@ import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.place.Hung;
@@ -19,6 +20,11 @@ import pied.core.units.Refusal;
 @JsonTypeName("hang")
 @RecordBuilder
 public record Hang(List<String> pieces, Amount below) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.units.Refusal;
@@ -14,6 +15,11 @@ import pied.core.units.Refusal;
  */
 @JsonTypeName("holdThere")
 public record HoldThere(List<String> pieces) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
+
   @Override
   public void make(EditSession session) {
     for (String id : session.chosen(pieces)) {

@@ -9,6 +9,7 @@ import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
@@ -20,6 +21,11 @@ import pied.core.units.Refusal;
 @JsonTypeName("setDistance")
 @RecordBuilder
 public record SetDistance(String piece, Side side, Amount distance) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
+
   @Override
   public void make(EditSession session) {
     Piece p = session.chosen(piece);

@@ -8,6 +8,7 @@ import java.util.List;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.solid.Vec;
 import pied.core.space.Carriers;
 
@@ -15,6 +16,11 @@ import pied.core.space.Carriers;
 @JsonTypeName("topAt")
 @RecordBuilder
 public record TopAt(List<String> pieces, Amount height) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

@@ -14,6 +14,7 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -47,6 +48,11 @@ public record SettleOnto(List<String> pieces, @Nullable String onto) implements 
 
   /** So far in from the edge of what carries it the middle of a piece has to be, metres. */
   private static final double RIM = 0.01;
+
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
+  }
 
   @Override
   public void make(EditSession session) {

@@ -8,6 +8,7 @@ import org.locationtech.jts.operation.distance.DistanceOp;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.piece.Piece;
 import pied.core.place.Rest;
 import pied.core.place.Resting;
@@ -26,6 +27,11 @@ public record BringIn(List<String> pieces, @Nullable PlanPoint at) implements Ed
   /** To the nearest free place inside. */
   public BringIn(List<String> pieces) {
     this(pieces, null);
+  }
+
+  @Override
+  public String ofParts() {
+    return WhyNot.RESTS;
   }
 
   @Override

@@ -13,6 +13,7 @@ import pied.core.catalog.Sizing;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.measure.Side;
 import pied.core.piece.Form;
@@ -54,6 +55,11 @@ public record Fill(
     implements Edit, FillBuilder.With {
   /** A slice is so thick, metres, or a tenth of the piece. */
   private static final double SLICE = 0.01;
+
+  @Override
+  public String ofParts() {
+    return WhyNot.SIZED;
+  }
 
   @Override
   public void make(EditSession session) {

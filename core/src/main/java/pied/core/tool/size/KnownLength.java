@@ -12,6 +12,7 @@ import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
@@ -43,6 +44,11 @@ public record KnownLength(
     @Nullable String hold,
     @Nullable OutOfRange beyond)
     implements Edit, KnownLengthBuilder.With {
+  @Override
+  public String ofParts() {
+    return WhyNot.SIZED;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

@@ -8,6 +8,7 @@ import pied.core.Nullable;
 import pied.core.catalog.Mounting;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.piece.Stance;
@@ -28,6 +29,11 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record Mirror(List<String> pieces, @Nullable Measure across, @Nullable String about)
     implements Edit, MirrorBuilder.With {
+  @Override
+  public String ofParts() {
+    return WhyNot.MIRRORED;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

@@ -12,6 +12,7 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Sizing;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
@@ -49,6 +50,11 @@ public record PullSide(
   private static final double AROUND = 3;
 
   private record PullSnap(double by, String words) {}
+
+  @Override
+  public String ofParts() {
+    return WhyNot.SIZED;
+  }
 
   @Override
   public void make(EditSession session) {

@@ -13,6 +13,7 @@ import pied.core.edit.Declined;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Form;
 import pied.core.piece.Piece;
@@ -50,6 +51,11 @@ public record Resize(
   /** By the piece's own measures, each by itself. */
   public Resize(List<String> pieces, Measures size, @Nullable String hold) {
     this(pieces, size, hold, null, null, null, null);
+  }
+
+  @Override
+  public String ofParts() {
+    return WhyNot.SIZED;
   }
 
   @Override

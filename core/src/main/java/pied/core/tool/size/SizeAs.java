@@ -6,6 +6,7 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.size.Measure;
@@ -27,6 +28,11 @@ public record SizeAs(
     @Nullable String hold,
     @Nullable OutOfRange beyond)
     implements Edit, SizeAsBuilder.With {
+  @Override
+  public String ofParts() {
+    return WhyNot.SIZED;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

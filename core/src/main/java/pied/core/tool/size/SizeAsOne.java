@@ -15,6 +15,7 @@ import pied.core.edit.Declined;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Offer;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Form;
 import pied.core.piece.Piece;
@@ -43,6 +44,11 @@ public record SizeAsOne(
     @Nullable OutOfRange beyond)
     implements Edit, SizeAsOneBuilder.With {
   private static final double SAME = Tolerance.SAME;
+
+  @Override
+  public String ofParts() {
+    return WhyNot.SIZED;
+  }
 
   @Override
   public void make(EditSession session) {

@@ -12,6 +12,7 @@ import pied.core.Tolerance;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.edit.Walls;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
@@ -35,6 +36,11 @@ import pied.core.units.Refusal;
 @RecordBuilder
 public record Along(List<String> pieces, String to, @Nullable Side side, @Nullable String about)
     implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.TURNED;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = Carriers.tops(session.space(), session.chosen(pieces));

@@ -9,6 +9,7 @@ import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
@@ -55,6 +56,11 @@ public record Face(
     audience,
     /** The wall that is nearest to each. */
     wall
+  }
+
+  @Override
+  public String ofParts() {
+    return WhyNot.TURNED;
   }
 
   @Override

@@ -10,6 +10,7 @@ import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
@@ -35,6 +36,11 @@ import pied.core.units.Refusal;
 public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wall)
     implements Edit {
   private static final double CLEAR = 0.01;
+
+  @Override
+  public String ofParts() {
+    return WhyNot.TURNED;
+  }
 
   @Override
   public void make(EditSession session) {

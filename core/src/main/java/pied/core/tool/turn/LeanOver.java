@@ -7,6 +7,7 @@ import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.piece.Lean;
 import pied.core.piece.Piece;
 import pied.core.place.FloorLean;
@@ -27,6 +28,11 @@ import pied.core.units.Refusal;
 public record LeanOver(
     List<String> pieces, @Nullable Amount toward, @Nullable Amount by, @Nullable Boolean withFloor)
     implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.TURNED;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

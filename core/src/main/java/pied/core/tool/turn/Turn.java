@@ -10,6 +10,7 @@ import pied.core.catalog.Mounting;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -45,6 +46,11 @@ public record Turn(
   /** Each about the middle of its foot. */
   public Turn(List<String> pieces, @Nullable Amount to, @Nullable Amount by) {
     this(pieces, to, by, null, null, null, null);
+  }
+
+  @Override
+  public String ofParts() {
+    return WhyNot.TURNED;
   }
 
   @Override

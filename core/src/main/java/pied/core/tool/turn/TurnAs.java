@@ -6,6 +6,7 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.measure.Hold;
 import pied.core.piece.Piece;
 import pied.core.space.Carriers;
@@ -19,6 +20,11 @@ import pied.core.units.Refusal;
 @JsonTypeName("turnAs")
 @RecordBuilder
 public record TurnAs(List<String> pieces, @Nullable String about) implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.TURNED;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = session.chosen(pieces);

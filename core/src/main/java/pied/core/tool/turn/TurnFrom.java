@@ -9,6 +9,7 @@ import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.edit.WhyNot;
 import pied.core.solid.Vec;
 import pied.core.space.Carriers;
 import pied.core.space.Validity;
@@ -27,6 +28,11 @@ import pied.core.units.Refusal;
 public record TurnFrom(
     List<String> pieces, Vec centre, Vec from, @Nullable Vec to, @Nullable Amount angle)
     implements Edit {
+  @Override
+  public String ofParts() {
+    return WhyNot.TURNED;
+  }
+
   @Override
   public void make(EditSession session) {
     List<String> ids = Carriers.tops(session.space(), session.chosen(pieces));
