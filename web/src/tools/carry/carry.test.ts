@@ -59,6 +59,7 @@ const carried = (more: Partial<CarryResult> = {}): CarryResult => ({
   levels: 1,
   mark: { x: 0, y: 0, z: 0 },
   turn: 0,
+  ways: [],
   measures: [measure("moved"), measure("left"), measure("right", 0.01), measure("turn", 30)],
   snaps: [],
   stopped: "",

@@ -284,11 +284,24 @@ function apply() {
   ask();
 }
 
-/** A step by an arrow: what is pointed at moves by so much on the drawing. */
+/** Which way it goes by the distance that was typed. */
+export function chooseWay(way: Vec) {
+  const { typed } = useCarry.getState();
+  if (!typed) return;
+  useCarry.setState({ typed: { ...typed, way } });
+  ask();
+}
+
+/** A step by an arrow: what is pointed at moves by so much on the drawing, or that way is chosen. */
 export function step(right: number, up: number) {
-  const { pointer, free } = useCarry.getState();
+  const { pointer, free, answer } = useCarry.getState();
   if (!pointer) return;
   const by = stepOf(right, up);
+  const toward = (v: Vec) => v.x * by.x + v.y * by.y + v.z * by.z;
+  if (answer && answer.ways.length > 0) {
+    chooseWay(answer.ways.reduce((a, b) => (toward(b.way) > toward(a.way) ? b : a)).way);
+    return;
+  }
   if ("at" in pointer) {
     pointCarry({ ...pointer, at: { x: pointer.at.x + by.x, z: pointer.at.z + by.z } }, free);
   } else {
@@ -355,6 +368,8 @@ let pause: ReturnType<typeof setTimeout> | undefined;
 export function typeInHand(e: KeyboardEvent): boolean {
   const s = useCarry.getState();
   if (!s.hand || e.ctrlKey || e.metaKey) return false;
+  // a number does not begin with a stroke, which is for the search
+  if (e.key === "/" && (!s.typing || s.anew)) return false;
   if (!/^[0-9.,+*'"=/-]$/.test(e.key) && !(s.typing && !s.anew && /^[ a-z%]$/.test(e.key))) return false;
   const begins = s.anew || (s.typed && !s.typing);
   useCarry.setState({ typing: (begins ? "" : s.typing) + e.key, anew: false });

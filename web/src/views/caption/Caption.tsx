@@ -4,7 +4,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api } from "../../api/client";
 import type { CaptionView, CarryTone } from "../../api/types.gen";
-import { chooseNumber, useCarry } from "../../tools/carry/carry";
+import { chooseNumber, chooseWay, useCarry } from "../../tools/carry/carry";
 import { useDraft } from "../../tools/draft/draft";
 import { useSheet } from "../../store/sheet";
 import { AimCaption } from "./AimCaption";
@@ -17,6 +17,7 @@ import { useProposal } from "../../tools/propose/proposal";
 import { AlsoHere } from "./AlsoHere";
 import { Fresh } from "../fields/fresh";
 import { reach } from "../fields/reach";
+import { small } from "../fields/small";
 import { Phrases } from "./PhraseParts";
 import { TOOL_WORDS } from "../../tools/verbs/tools";
 
@@ -171,6 +172,19 @@ function CarryCaption() {
           {refused}{" "}
         </Box>
       )}
+      {answer?.ways.map((w) => (
+        <ButtonBase
+          key={w.words}
+          // the keys go on being those of the carry
+          tabIndex={-1}
+          onPointerDown={(e) => e.preventDefault()}
+          onClick={() => chooseWay(w.way)}
+          sx={{ ...small, mr: 0.75, borderColor: "divider" }}
+        >
+          {w.words}
+        </ButtonBase>
+      ))}
+      {(answer?.ways.length ?? 0) > 0 && "or an arrow key."}
     </Typography>
   );
 }

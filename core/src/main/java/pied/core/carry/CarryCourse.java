@@ -35,6 +35,9 @@ final class CarryCourse {
   String stopped = "";
   String refused = "";
 
+  /** Ways to choose from, where a number says how far and nothing which way. */
+  List<CarryResult.CarriedWay> asks = List.of();
+
   /** Whether a number raises it. */
   boolean upright;
 

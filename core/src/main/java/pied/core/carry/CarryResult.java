@@ -25,6 +25,7 @@ import pied.core.solid.Vec;
  * @param stopped what it was stopped by, in words; empty for nothing
  * @param refused why it cannot be put down here; empty if it can
  * @param said all of this as a sentence, in parts
+ * @param ways to choose from, where a distance was typed and it is not known which way; else none
  */
 @RecordBuilder
 public record CarryResult(
@@ -42,7 +43,8 @@ public record CarryResult(
     List<CarrySnap> snaps,
     String stopped,
     String refused,
-    List<CarriedWords> said)
+    List<CarriedWords> said,
+    List<CarriedWay> ways)
     implements CarryResultBuilder.With {
 
   /** What a part of the sentence is. */
@@ -66,6 +68,13 @@ public record CarryResult(
    * @param slot for a number: which
    */
   public record CarriedWords(CarryTone tone, String text, @Nullable String slot) {}
+
+  /**
+   * A way to go.
+   *
+   * @param way of length 1
+   */
+  public record CarriedWay(String words, Vec way) {}
 
   /**
    * A distance.

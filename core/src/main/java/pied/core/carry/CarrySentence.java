@@ -2,6 +2,7 @@ package pied.core.carry;
 
 import java.util.ArrayList;
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.carry.CarryResult.CarriedWords;
 import pied.core.carry.CarryResult.CarryMeasure;
 import pied.core.carry.CarryResult.CarryTone;
@@ -17,8 +18,13 @@ final class CarrySentence {
 
   private CarrySentence() {}
 
-  /** Of an answer that has all but its sentence. */
-  static List<CarriedWords> of(CarryResult a, CarryAsk q, CarriedPieces load) {
+  /**
+   * Of an answer that has all but its sentence.
+   *
+   * @param kept the one direction it is kept to, in words; null for any
+   */
+  static List<CarriedWords> of(
+      CarryResult a, CarryAsk q, CarriedPieces load, @Nullable String kept) {
     CarrySentence s = new CarrySentence();
     int more = (q.pieces() == null ? 1 : q.pieces().size()) - 1;
     s.add(CarryTone.name, load.lead().name() + (more > 0 ? " and " + more + " more" : ""));
@@ -26,7 +32,7 @@ final class CarrySentence {
     if (a.levels() > 1) {
       s.text(" (").add(CarryTone.levels, a.levels() + " surfaces here").text(")");
     }
-    List<String> how = how(q);
+    List<String> how = how(q, kept);
     if (!how.isEmpty()) {
       s.text(", ").add(CarryTone.how, String.join(", ", how));
     }
@@ -49,13 +55,13 @@ final class CarrySentence {
   }
 
   /** The switches that are on. */
-  private static List<String> how(CarryAsk q) {
+  private static List<String> how(CarryAsk q, @Nullable String kept) {
     List<String> all = new ArrayList<>();
     if (q.copy()) {
       all.add("a copy");
     }
-    if (q.keep() != null) {
-      all.add("kept " + q.keep().words());
+    if (kept != null) {
+      all.add("kept " + kept);
     }
     if (q.against() != null) {
       String side = q.against() == Side.under ? "underside" : q.against().name();

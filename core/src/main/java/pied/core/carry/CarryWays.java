@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.Tolerance;
+import pied.core.carry.CarryResult.CarriedWay;
 import pied.core.solid.Vec;
+import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
@@ -34,6 +36,33 @@ final class CarryWays {
       case height -> Vec.UP;
       case along -> wall == null ? new Vec(1, 0, 0) : wall.along();
       case away -> wall == null ? new Vec(0, 0, 1) : wall.inward();
+    };
+  }
+
+  /** The ways one may choose from, in the words of the space. */
+  List<CarriedWay> asked() {
+    boolean stage = space.shell().stage() != null;
+    return List.of(
+        new CarriedWay(stage ? "to stage left" : "to the right", new Vec(1, 0, 0)),
+        new CarriedWay(stage ? "to stage right" : "to the left", new Vec(-1, 0, 0)),
+        new CarriedWay(stage ? "upstage" : "to the back", new Vec(0, 0, -1)),
+        new CarriedWay(stage ? "downstage" : "to the front", new Vec(0, 0, 1)),
+        new CarriedWay("up", Vec.UP),
+        new CarriedWay("down", Vec.DOWN));
+  }
+
+  /** The one direction it is kept to, in words that name the wall; null for any. */
+  @Nullable
+  String keptInWords() {
+    if (q.keep() == null) {
+      return null;
+    }
+    Wall wall = wallBy(load.lead().at());
+    String name = wall == null ? "the wall" : space.nameOf(PartName.wall(wall.name()));
+    return switch (q.keep()) {
+      case along -> "along " + name;
+      case away -> "away from " + name;
+      default -> q.keep().words();
     };
   }
 

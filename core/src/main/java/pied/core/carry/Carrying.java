@@ -132,8 +132,9 @@ public final class Carrying {
             holding.said(told.reaches(), exact),
             c.stopped,
             c.refused,
-            List.of());
-    return answer.withSaid(CarrySentence.of(answer, c.q, c.load));
+            List.of(),
+            c.asks);
+    return answer.withSaid(CarrySentence.of(answer, c.q, c.load, c.ways.keptInWords()));
   }
 
   /** Turned by a typed angle, its mark stays where it is without that. */

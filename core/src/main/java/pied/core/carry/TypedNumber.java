@@ -50,8 +50,12 @@ final class TypedNumber {
   private void moved(double far) {
     Vec way = c.q.typed().way() != null ? c.q.typed().way() : c.ways.way(c.now);
     way = way == null ? c.ways.kept() : way;
-    if (way == null || c.load.fresh() || !(way.length() > 0.5)) {
-      throw new Refusal("Move it a little first, or keep it to a direction, so that it is known.");
+    if (c.load.fresh()) {
+      throw new Refusal("It is not there yet: say how far from something, or where.");
+    }
+    if (way == null || !(way.length() > 0.5)) {
+      c.asks = c.ways.asked();
+      throw new Refusal("Which way?");
     }
     Vec to = c.load.lead().at().along(way.unit(), far);
     c.upright = Math.abs(way.y()) > 0.5;

@@ -24,10 +24,14 @@ final class MoveSentence implements Sentence<MoveTo> {
 
   @Override
   public List<Edit> read(Reading r, Nouns n) {
-    if (r.is("at")) {
+    boolean together = r.is("together at");
+    boolean each = !together && r.is("each at");
+    if (together || each || r.is("at")) {
       PlanPoint p = Points.two(r);
       Place3 to = new Place3(p.x(), Points.high(r), p.z());
-      High e = new High(new MoveTo(n.selected(), to), null);
+      // several things have one place together: none of them is to be in another
+      boolean asOne = together || !each && n.selected().size() > 1;
+      High e = new High(new MoveTo(n.selected(), to, null, asOne ? true : null, null), null);
       return edits(Clause.all(r, n, e, List.of(MoveSentence::high)), n);
     }
     if (r.ahead("underside at|undersides at")) {
@@ -35,10 +39,18 @@ final class MoveSentence implements Sentence<MoveTo> {
       return e == null ? null : edits(Clause.all(r, n, e, List.of()), n);
     }
     if (r.is("move")) {
-      return List.of(Clause.all(r, n, moved(r, n), List.of()));
+      MoveBy move = moved(r, n, r.length("a length"));
+      if (move == null) {
+        throw r.unread();
+      }
+      return List.of(Clause.all(r, n, move, List.of()));
     }
     int before = r.at();
     Amount gap = r.maybe(() -> r.length("a length"));
+    MoveBy way = gap == null ? null : moved(r, n, gap);
+    if (way != null) {
+      return List.of(Clause.all(r, n, way, List.of()));
+    }
     if (r.is("beside the lead")) {
       for (Side s : Side.values()) {
         if (s != Side.under && r.is(s.words())) {
@@ -66,8 +78,10 @@ final class MoveSentence implements Sentence<MoveTo> {
     }
     r.quietly("high");
     Place3 to = e.move.to();
+    Place3 there = new Place3(to.x(), y, to.z());
     return under
-        ? new High(new MoveTo(e.move.pieces(), new Place3(to.x(), y, to.z())), e.top)
+        ? new High(
+            new MoveTo(e.move.pieces(), there, null, e.move.together(), e.move.mark()), e.top)
         : new High(e.move, y);
   }
 
@@ -75,10 +89,10 @@ final class MoveSentence implements Sentence<MoveTo> {
     return e.top == null ? List.of(e.move) : List.of(e.move, new TopAt(n.selected(), e.top));
   }
 
-  private static MoveBy moved(Reading r, Nouns n) {
-    Amount by = r.length("a length");
+  /** So far a way that is named next; null if none is. */
+  private static @Nullable MoveBy moved(Reading r, Nouns n, @Nullable Amount by) {
     if (by == null) {
-      throw r.unread();
+      return null;
     }
     PlanPoint staged = Points.way(r, by);
     if (staged != null) {
@@ -97,16 +111,15 @@ final class MoveSentence implements Sentence<MoveTo> {
                         : r.is("up")
                             ? new Place3(null, by, null)
                             : r.is("down") ? new Place3(null, back, null) : null;
-    if (way == null) {
-      throw r.unread();
-    }
-    return new MoveBy(n.selected(), way);
+    return way == null ? null : new MoveBy(n.selected(), way);
   }
 
   @Override
   public void write(Writer w, MoveTo e) {
     if (e.to().x() != null && e.to().z() != null) {
-      w.text("At " + Points.two(w, new PlanPoint(e.to().x(), e.to().z())));
+      boolean together = Boolean.TRUE.equals(e.together());
+      String who = together ? "Together at " : e.pieces().size() > 1 ? "Each at " : "At ";
+      w.text(who + Points.two(w, new PlanPoint(e.to().x(), e.to().z())));
       w.text(e.to().y() == null ? ". " : ", underside at " + Points.length(w, e.to().y()) + ". ");
     } else if (e.to().y() != null) {
       w.text("Underside at " + Points.length(w, e.to().y()) + ". ");
