@@ -23,6 +23,7 @@ import pied.core.space.Space;
 import pied.core.space.Stage;
 import pied.core.tool.keep.RenameBuilder;
 import pied.core.tool.move.AttachBuilder;
+import pied.core.tool.move.Drop;
 import pied.core.tool.move.HangBuilder;
 import pied.core.tool.move.MoveToBuilder;
 import pied.core.tool.move.SetDistanceBuilder;
@@ -257,6 +258,9 @@ public final class Caption {
             "Height of the top above the floor",
             "height",
             TopAtBuilder.builder().pieces(List.of(p.id())).build());
+    if (!Double.isNaN(Drop.hem(space, p))) {
+      writer.text(" ").action("let its hem reach the floor", Drop.reaching(space, p));
+    }
   }
 
   /** The free distances round about; of one neighbour only the least. */

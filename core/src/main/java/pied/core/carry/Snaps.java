@@ -6,12 +6,15 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.catalog.Clearance;
+import pied.core.catalog.Mounting;
 import pied.core.measure.Reach;
 import pied.core.measure.Side;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
+import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.solid.Box;
 import pied.core.solid.Vec;
@@ -253,6 +256,12 @@ final class Snaps {
           null);
       add(all, c - centre, 3, "middle in line with " + name, piece.at(), n.at(), null);
     }
+    over(all, axis, centre);
+    ofTheShell(all, axis, centre);
+  }
+
+  /** In the middle of what it stands on, or over that of what it hangs over. */
+  private void over(List<Held> all, Vec axis, double centre) {
     if (piece.on().kind() == On.OnKind.piece && space.has(piece.on().id())) {
       Piece under = space.piece(piece.on().id());
       add(
@@ -264,7 +273,25 @@ final class Snaps {
           under.at(),
           null);
     }
-    ofTheShell(all, axis, centre);
+    Piece beneath = beneath();
+    if (beneath != null) {
+      String words = "over the middle of " + beneath.name();
+      add(all, beneath.at().dot(axis) - centre, 1, words, piece.at(), beneath.at(), null);
+    }
+  }
+
+  /** What stands on the floor beneath something that hangs, such as the table under a lamp. */
+  private @Nullable Piece beneath() {
+    if (space.article(piece).mounting() != Mounting.HANGS) {
+      return null;
+    }
+    Bodies.RayMet met =
+        space.bodies().ray(piece.at(), Vec.DOWN, 1e3, b -> !own.contains(b.id()) && space.seen(b));
+    Piece p = met == null || !space.has(met.body().id()) ? null : space.piece(met.body().id());
+    while (p != null && p.on().kind() == On.OnKind.piece) {
+      p = space.piece(p.on().id());
+    }
+    return p;
   }
 
   private Vec edge(Vec axis, double by) {

@@ -89,6 +89,17 @@ public record Article(
     };
   }
 
+  /** Whether it hangs by a length of its own: by a cord or a chain, or as cloth. */
+  public boolean hangsByLength() {
+    Sizing.SizingRule high = sizing.rule(Measure.height);
+    return mounting == Mounting.HANGS && high.most() > high.least();
+  }
+
+  /** Whether it is cloth that hangs, whose hem may reach the floor. */
+  public boolean hasHem() {
+    return hangsByLength() && finishes.containsKey("cloth");
+  }
+
   /**
    * Whether it can be made this size.
    *

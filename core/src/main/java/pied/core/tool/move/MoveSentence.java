@@ -24,15 +24,9 @@ final class MoveSentence implements Sentence<MoveTo> {
 
   @Override
   public List<Edit> read(Reading r, Nouns n) {
-    boolean together = r.is("together at");
-    boolean each = !together && r.is("each at");
-    if (together || each || r.is("at")) {
-      PlanPoint p = Points.two(r);
-      Place3 to = new Place3(p.x(), Points.high(r), p.z());
-      // several things have one place together: none of them is to be in another
-      boolean asOne = together || !each && n.selected().size() > 1;
-      High e = new High(new MoveTo(n.selected(), to, null, asOne ? true : null, null), null);
-      return edits(Clause.all(r, n, e, List.of(MoveSentence::high)), n);
+    List<Edit> place = place(r, n);
+    if (place != null) {
+      return place;
     }
     if (r.ahead("underside at|undersides at")) {
       High e = high(r, n, new High(new MoveTo(n.selected(), new Place3(null, null, null)), null));
@@ -62,6 +56,20 @@ final class MoveSentence implements Sentence<MoveTo> {
     }
     r.back(before);
     return null;
+  }
+
+  private static @Nullable List<Edit> place(Reading r, Nouns n) {
+    boolean together = r.is("together at");
+    boolean each = !together && r.is("each at");
+    if (!together && !each && !r.is("at")) {
+      return null;
+    }
+    PlanPoint p = Points.two(r);
+    Place3 to = new Place3(p.x(), Points.high(r), p.z());
+    // several things have one place together: none of them is to be in another
+    boolean asOne = together || !each && n.selected().size() > 1;
+    High e = new High(new MoveTo(n.selected(), to, null, asOne ? true : null, null), null);
+    return edits(Clause.all(r, n, e, List.of(MoveSentence::high)), n);
   }
 
   /** A place, and how high its top is to be there. */

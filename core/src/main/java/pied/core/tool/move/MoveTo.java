@@ -20,7 +20,7 @@ import pied.core.space.Space;
 
 /**
  * Moves pieces to a place read from the datum; each keeps what is not said. Its height is that of
- * its lowest point.
+ * its lowest point; what hangs by a cord, or as cloth, is made longer or shorter for it.
  *
  * @param absolute whether a typed minus is a sign: 0.20 m before the datum, not 0.20 m less than
  *     now
@@ -54,7 +54,12 @@ public record MoveTo(
       Vec low = new Vec(0, p.at().y() - session.space().shapes().low(p), 0);
       Vec at = p.at().minus(low);
       Vec next = Places.read(place, at, session.space().shell(), session.unit());
-      session.shift(List.of(id), next.minus(at));
+      if (to.y() != null && Drop.isDrop(session.space(), p)) {
+        session.shift(List.of(id), new Vec(next.x() - at.x(), 0, next.z() - at.z()));
+        Drop.to(session, id, next.y());
+      } else {
+        session.shift(List.of(id), next.minus(at));
+      }
     }
     if (to.y() == null) {
       session.settle(Carriers.tops(session.space(), ids), false);

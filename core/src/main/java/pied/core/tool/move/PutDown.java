@@ -44,6 +44,9 @@ public record PutDown(CarryAsk carry, @Nullable String piece) implements Edit {
     tops.remove(lead);
     session.carriers(tops);
     session.sayOverlaps(tops.isEmpty() ? List.of(lead) : ids);
+    if (q.article() != null) {
+      Drop.offerHem(session, lead);
+    }
   }
 
   private static List<String> moved(EditSession session, CarryResult a) {

@@ -23,6 +23,7 @@ import pied.core.place.Target;
 import pied.core.size.Size;
 import pied.core.space.Spot;
 import pied.core.space.Validity;
+import pied.core.tool.move.Drop;
 import pied.core.tool.size.Resize;
 import pied.core.units.Text;
 
@@ -82,6 +83,7 @@ public record Place(
       session.say("{} was set {} aside, where it is free.", called, aside);
     }
     session.sayOverlaps(List.of(id));
+    Drop.offerHem(session, id);
   }
 
   private Target target(EditSession session) {

@@ -21,6 +21,8 @@ import pied.core.space.Carriers;
 import pied.core.space.PartName;
 import pied.core.space.Spot;
 import pied.core.space.Wall;
+import pied.core.units.Angle;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /**
@@ -73,7 +75,14 @@ public record LeanAgainst(List<String> pieces, Amount angle, @Nullable String wa
             .travel(
                 session.space().shapes().mesh(q), q.pose(), there, 1e3, b -> !own.contains(b.id()));
     if (!met.stop().meets()) {
-      throw new Refusal("On the way to the wall {} meets nothing to lean against.", p.name());
+      double foot = p.size().height() * Math.sin(Math.toRadians(by));
+      throw new Refusal(
+          "At {} the foot of {} stands {} from {}, but there is nothing there for its top to lean"
+              + " against; move it along to where the wall is.",
+          Angle.text(90 - by),
+          p.name(),
+          Message.length(Math.rint(foot * 1000) / 1000),
+          session.space().nameOf(PartName.wall(to.name())));
     }
     session.set(q.moved(there.times(met.stop().distance())));
     session.settle(List.of(p.id()), false);

@@ -21,6 +21,6 @@ public final class TurnTool implements Tool {
 
   @Override
   public List<Sentence<?>> sentences() {
-    return List.of(new TurnSentence());
+    return List.of(new TurnSentence(), new LeanSentence());
   }
 }
