@@ -1,6 +1,7 @@
 import { useTheme } from "@mui/material/styles";
-import type { PointerEvent } from "react";
+import { useMemo, type PointerEvent } from "react";
 import { dragEdit } from "../handling/pull";
+import { useChosen } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
 
 /** A line is drawn so far both ways, metres; beyond any room. */
@@ -15,9 +16,14 @@ export function TwinLines(props: {
   toPlan: (e: { clientX: number; clientY: number }) => { x: number; z: number };
 }) {
   const { palette } = useTheme();
-  const twins = useSheet((s) => s.space!.filing.twins);
-  const shown = useSheet((s) => s.selection.some((id) => Boolean(s.pieces.get(id)?.twin)));
-  if (!shown) return null;
+  const filing = useSheet((s) => s.space!.filing);
+  const pieces = useSheet((s) => s.pieces);
+  const chosen = useChosen();
+  const shown = useMemo(() => {
+    const kept = new Map(filing.parts.map((p) => [p.part, p.twin]));
+    return new Set(chosen.map((id) => pieces.get(id)?.twinLine ?? kept.get(id)));
+  }, [chosen, pieces, filing]);
+  const twins = filing.twins.filter((t) => shown.has(t.id));
   const move = (twin: string) => (e: PointerEvent) => {
     dragEdit(e, (m) => ({ do: "twinLine", twin, at: props.toPlan(m) }));
   };

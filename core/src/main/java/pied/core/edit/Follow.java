@@ -364,8 +364,13 @@ final class Follow {
       session.set(p.withKeeping(p.keeping().withTwin(null)));
       return;
     }
+    boolean onOne = p.keeping().twin() == null;
     Paired.make(session, line, List.of(id));
     onTwin(id);
+    if (onOne) { // whether the other gets it too is for one to say
+      session.say("{} is on one of two twins, and another one is on the other.", p.name());
+      session.offer(new Offer("Only this one", List.of(new Single(id))));
+    }
   }
 
   /** What stands on one of a pair has its twin on the other. */

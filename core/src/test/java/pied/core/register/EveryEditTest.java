@@ -188,6 +188,7 @@ class EveryEditTest {
           "{'do':'twin','pieces':['t'],'about':{'by':'across','at':{'x':2.8}}}",
           "{'do':'twinLine','twin':'T','off':3.2}",
           "{'do':'partTwins','pieces':['k']}",
+          "{'do':'single','piece':'k'}",
           "{'do':'moveBy','pieces':['k'],'by':{'x':0.3,'z':-0.2}}",
           "{'do':'turn','pieces':['k'],'by':30}",
           "{'do':'remove','pieces':['k','K']}",

@@ -71,7 +71,8 @@ public final class SpaceWire {
       @Nullable String group,
       boolean locked,
       boolean hidden,
-      @Nullable String twin) {
+      @Nullable String twin,
+      @Nullable String twinLine) {
     public static PieceView of(Piece p, Shapes shapes) {
       Stance s = p.stance();
       Keeping k = p.keeping();
@@ -95,7 +96,8 @@ public final class SpaceWire {
           k.group(),
           k.locked(),
           k.hidden(),
-          k.twin() == null ? null : k.twin().piece());
+          k.twin() == null ? null : k.twin().piece(),
+          k.twin() == null ? null : k.twin().twin());
     }
 
     private static @Nullable Map<String, Finish> looks(Piece p, Shapes shapes) {

@@ -26,7 +26,7 @@ public record MakeTwins(List<String> pieces, TwinLine about)
     implements Edit, MakeTwinsBuilder.With {
   @Override
   public void make(EditSession session) {
-    Picked picked = session.picked(pieces);
+    Picked picked = others(session.picked(pieces));
     Set<String> chosen = new LinkedHashSet<>(picked.pieces());
     List<String> on = Picked.carriedBy(session.space(), picked.parts());
     on.forEach(session::follows);
@@ -36,10 +36,19 @@ public record MakeTwins(List<String> pieces, TwinLine about)
     picked
         .parts()
         .forEach(p -> single(session.space().nameOf(p), session.filing().part(p).keeping()));
-    Twin line = EditSession.need(about, "about").line(session, session.newId());
+    Twin line = EditSession.need(about, "about").line(session, session.newId(), picked);
     session.rules(line.id());
     session.file(session.filing().with(line));
     Paired.make(session, line, all, picked.parts());
+  }
+
+  /** Without the piece that they are twins about. */
+  private Picked others(Picked all) {
+    List<String> ids = new ArrayList<>(all.pieces());
+    if (ids.remove(about == null ? null : about.of()) && ids.isEmpty() && all.onlyPieces()) {
+      throw new Refusal("Select what shall be on its other side, and it last.");
+    }
+    return new Picked(ids, all.parts());
   }
 
   private static void single(String name, Keeping k) {

@@ -38,7 +38,7 @@ public record MoveTwins(
     if (old == null) {
       throw new Refusal("There are no such twins in this space; they may have been parted.");
     }
-    Twin next = about == null ? moved(session, old) : about.line(session, old.id());
+    Twin next = about == null ? moved(session, old) : about.line(session, old.id(), null);
     session.rules(old.id());
     session.file(session.filing().with(next));
     Paired.follow(session, next);

@@ -26,7 +26,8 @@ final class TwinClick implements Click<MakeTwins> {
           l.at() == null ? "Click a point of the line." : "Click another point of the line.";
       case point -> "Click the point they are turned about.";
       case deep -> "Click how far deep the line shall be.";
-      default -> "Click how far across the line shall be, or the wall whose middle it is.";
+      default ->
+          "Click how far across the line shall be, or the wall or the piece whose middle it is.";
     };
   }
 
@@ -46,6 +47,9 @@ final class TwinClick implements Click<MakeTwins> {
     double z = at.z().number() - space.shell().datum().z();
     if (l.by() == TwinBy.deep) {
       return about(e, TwinBy.deep, new PlanPoint(null, Pointed.amount(z)), null);
+    }
+    if (p.piece() != null && space.has(p.piece())) {
+      return e.withAbout(TwinLine.ofPiece(p.piece()));
     }
     Wall wall = p.wall(space.shell());
     return wall != null

@@ -5,8 +5,11 @@ import pied.core.Tolerance;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.EditSession;
+import pied.core.edit.Picked;
 import pied.core.edit.Walls;
 import pied.core.edit.Wanting;
+import pied.core.piece.Piece;
+import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
 import pied.core.space.Spot;
@@ -22,9 +25,24 @@ import pied.core.units.Refusal;
  * @param at a point of the line, or the point they are turned about; of {@link TwinBy#across} only
  *     x counts and of {@link TwinBy#deep} only z
  * @param to another point of a line that was drawn
+ * @param of id of the piece whose middle it is, for {@link TwinBy#piece}
  */
 public record TwinLine(
-    TwinBy by, @Nullable String wall, @Nullable PlanPoint at, @Nullable PlanPoint to) {
+    TwinBy by,
+    @Nullable String wall,
+    @Nullable PlanPoint at,
+    @Nullable PlanPoint to,
+    @Nullable String of) {
+  /** Of all but {@link TwinBy#piece}. */
+  public TwinLine(
+      TwinBy by, @Nullable String wall, @Nullable PlanPoint at, @Nullable PlanPoint to) {
+    this(by, wall, at, to, null);
+  }
+
+  /** Through the middle of a piece. */
+  static TwinLine ofPiece(String id) {
+    return new TwinLine(TwinBy.piece, null, null, null, id);
+  }
 
   /** Sorts of lines. */
   public enum TwinBy {
@@ -39,10 +57,17 @@ public record TwinLine(
     /** Through two points. */
     drawn,
     /** Turned half round a point. */
-    point
+    point,
+    /** Through the middle of a piece, from its back to its front. */
+    piece,
+    /** Through the middle of what is picked, from back to front. */
+    middle
   }
 
-  Twin line(EditSession session, String id) {
+  /**
+   * @param picked what becomes twins; null where that is known already
+   */
+  Twin line(EditSession session, String id, @Nullable Picked picked) {
     Shell shell = session.space().shell();
     Vec down = new Vec(0, 0, 1);
     return switch (EditSession.need(by, "by")) {
@@ -68,6 +93,16 @@ public record TwinLine(
         yield new Twin(id, a, b.minus(a).unit(), false);
       }
       case point -> new Twin(id, point(session, at), down, true);
+      case piece -> {
+        Piece p = session.piece(EditSession.need(of, "of"));
+        yield new Twin(id, p.at(), Pose.of(Vec.ZERO, p.turn()).direct(down), false);
+      }
+      case middle -> {
+        if (picked == null) {
+          throw new Refusal("Say which line they are twins by.");
+        }
+        yield new Twin(id, picked.box(session.space()).centre(), down, false);
+      }
     };
   }
 

@@ -47,9 +47,16 @@ final class TwinSentence implements Sentence<MakeTwins> {
     if (r.is("the centre line|the centre")) {
       return new TwinLine(TwinBy.centre, null, null, null);
     }
+    if (r.is("their middle|its middle")) {
+      return new TwinLine(TwinBy.middle, null, null, null);
+    }
     if (r.is("the middle of")) {
       String wall = n.wall();
-      return wall == null ? null : new TwinLine(TwinBy.wall, "wall:" + wall, null, null);
+      if (wall != null) {
+        return new TwinLine(TwinBy.wall, "wall:" + wall, null, null);
+      }
+      String piece = n.piece();
+      return piece == null ? null : TwinLine.ofPiece(piece);
     }
     if (r.is("the line from")) {
       PlanPoint a = Points.two(r);
@@ -91,6 +98,9 @@ final class TwinSentence implements Sentence<MakeTwins> {
               "turned about " + (l.at() == null ? "a point" : Points.two(w, l.at())),
               "About what",
               lines);
+      case piece ->
+          w.choice("about the middle of " + w.space.piece(l.of()).name(), "About what", lines);
+      case middle -> w.choice("about their middle", "About what", lines);
       case across -> {
         w.choice("about", "About what", lines).text(" ");
         w.field(Points.length(w, l.at().x()), "Across from the datum", "about.at.x", e);
@@ -112,6 +122,12 @@ final class TwinSentence implements Sentence<MakeTwins> {
     for (String name : Nouns.walls(w.shell)) {
       TwinLine of = new TwinLine(TwinBy.wall, "wall:" + name, null, null);
       all.add(option("about the middle of wall " + name, e, of));
+    }
+    all.add(option("about their middle", e, new TwinLine(TwinBy.middle, null, null, null)));
+    String lead = e.pieces().get(e.pieces().size() - 1);
+    if (e.pieces().size() > 1 && w.space.has(lead)) {
+      String words = "about the middle of " + w.space.piece(lead).name();
+      all.add(option(words, e, TwinLine.ofPiece(lead)));
     }
     Amount zero = Amount.of(0);
     all.add(

@@ -3,6 +3,7 @@ package pied.core.tool.twin;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Edit;
+import pied.core.edit.Single;
 import pied.core.point.Click;
 import pied.core.point.Pointed;
 import pied.core.say.Sentence;
@@ -15,7 +16,7 @@ import pied.core.units.LengthUnit;
 public final class TwinTool implements Tool {
   @Override
   public List<Class<? extends Edit>> edits() {
-    return List.of(MakeTwins.class, MoveTwins.class, PartTwins.class);
+    return List.of(MakeTwins.class, MoveTwins.class, PartTwins.class, Single.class);
   }
 
   @Override

@@ -195,4 +195,45 @@ class TwinsTest {
                         + "'to':{'x':0,'z':0}}}"))
         .hasMessageContaining("leads nowhere");
   }
+
+  @Test
+  void aboutTheMiddleOfAPieceTheyAreOnItsOtherSide() {
+    room.put("t", "cafe-table", 1, -3, 30);
+    room.put("a", "stool", 1.8, -3.2);
+    room.json("{'do':'twin','pieces':['a','t'],'about':{'by':'piece','of':'t'}}");
+    assertThat(room.piece("t").keeping().twin()).isNull();
+    Vec middle = room.piece("a").at().plus(other("a").at()).times(0.5);
+    Vec front = room.piece("t").pose().direct(new Vec(0, 0, 1));
+    Vec off = middle.minus(room.piece("t").at());
+    assertThat(Math.hypot(off.x(), off.z()))
+        .as("halfway between them lies the line through the table")
+        .isEqualTo(Math.abs(off.x() * front.x() + off.z() * front.z()), within(1e-9));
+  }
+
+  @Test
+  void aboutTheirOwnMiddleTheyStandInTheSameBox() {
+    room.put("a", "stool", 1, -3);
+    room.put("b", "crate", 3, -2);
+    room.json("{'do':'twin','pieces':['a','b'],'about':{'by':'middle'}}");
+    double left = room.piece("a").at().x() - room.piece("a").size().width() / 2;
+    double right = room.piece("b").at().x() + room.piece("b").size().width() / 2;
+    assertThat(other("a").at().x()).isEqualTo(left + right - 1, within(1e-9));
+  }
+
+  @Test
+  void whatIsPutOnOneIsOnTheOtherTooUnlessOneSaysNo() {
+    room.put("t", "cafe-table", 2, -3);
+    room.json("{'do':'twin','pieces':['t'],'about':{'by':'centre'}}");
+    int before = room.space.pieces().size();
+    pied.core.edit.Outcome o =
+        room.json(
+            "{'do':'place','piece':'u','article':'bottle','ray':{'from':{'x':2,'y':3,'z':-3},"
+                + "'along':{'x':0,'y':-1,'z':0}}}");
+    assertThat(room.space.pieces()).hasSize(before + 2);
+    assertThat(o.offers()).extracting(f -> f.words()).containsExactly("Only this one");
+    room.apply(o.offers().get(0).edits().toArray(Edit[]::new));
+    assertThat(room.space.pieces()).hasSize(before + 1);
+    assertThat(room.piece("u").keeping().twin()).isNull();
+    assertThat(room.piece("t").keeping().twin()).isNotNull();
+  }
 }
