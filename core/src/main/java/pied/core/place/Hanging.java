@@ -26,7 +26,7 @@ import pied.core.units.Refusal;
 /** Where what hangs goes up to: a bar, the tube of a truss, or the ceiling. */
 final class Hanging {
   /** Kinds from which something may hang. */
-  private static final Set<String> RIGGED = Set.of("stage structure/truss", "stage structure/bars");
+  static final Set<String> RIGGED = Set.of("stage structure/truss", "stage structure/bars");
 
   /** Something that hangs goes to a bar no farther from it on the plan, metres. */
   private static final double NEAR_BAR = 0.25;

@@ -19,6 +19,11 @@ public record Hung(On from, double below) {
     return Resting.of(space, piece).hung(piece.pose());
   }
 
+  /** Whether something may hang from a piece: it is a truss, or a bar on wires. */
+  public static boolean isRigged(Space space, String id) {
+    return Hanging.RIGGED.contains(space.article(space.piece(id)).kind());
+  }
+
   /** Whether it hangs in mid-air, on lines of its own. */
   public boolean onLines() {
     return below > Resting.CONTACT;

@@ -9,11 +9,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiFunction;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.edit.RepeatedArticle;
 import pied.core.piece.Piece;
+import pied.core.space.Bar;
+import pied.core.space.Group;
 import pied.core.space.Platform;
+import pied.core.space.Rule;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.units.Refusal;
@@ -51,6 +55,26 @@ public final class Nouns {
 
   public Space space() {
     return space;
+  }
+
+  /** The group that is selected as a whole and kept by a rule; null for none. */
+  public @Nullable Group repetition() {
+    List<String> ids = selectedPieces();
+    String id = ids.isEmpty() ? null : space.piece(ids.get(0)).keeping().group();
+    Group g = space.filing().group(id);
+    boolean whole = g != null && g.repeats() != null;
+    return whole && space.members(id).equals(Set.copyOf(ids)) ? g : null;
+  }
+
+  /**
+   * Something of that, if its rule is of a sort; else null.
+   *
+   * @param what of it
+   */
+  public <R extends Rule, T> @Nullable T repetition(Class<R> sort, BiFunction<R, String, T> what) {
+    Group g = repetition();
+    boolean own = g != null && sort.isInstance(g.repeats().rule());
+    return own ? what.apply(sort.cast(g.repeats().rule()), g.id()) : null;
   }
 
   public String newId() {
@@ -316,6 +340,23 @@ public final class Nouns {
     }
     if (!space.shell().platforms().isEmpty()) {
       r.expect(Reading.ReadingSort.words, space.shell().platforms().get(0).id());
+    }
+    return null;
+  }
+
+  /** The id of a bar; null if none is named here. */
+  @Nullable
+  public String bar() {
+    for (Reading.Span s : r.spans(3)) {
+      for (Bar b : space.shell().bars()) {
+        if (b.id().equalsIgnoreCase(s.text()) || ("the " + b.id()).equalsIgnoreCase(s.text())) {
+          r.take(s);
+          return b.id();
+        }
+      }
+    }
+    if (!space.shell().bars().isEmpty()) {
+      r.expect(Reading.ReadingSort.words, space.shell().bars().get(0).id());
     }
     return null;
   }

@@ -218,9 +218,20 @@ public final class Reading {
     return Amount.of(Entry.length(plain, unit).from(0));
   }
 
-  /** A whole number; null for none. */
+  /** The first numbers, in words. */
+  private static final List<String> NUMBERS =
+      List.of(
+          "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven",
+          "twelve");
+
+  /** A whole number, in figures or in words; null for none. */
   @Nullable
   public Amount whole(String what) {
+    for (int i = 0; i < NUMBERS.size(); i++) {
+      if (quietly(NUMBERS.get(i))) {
+        return Amount.of(i + 1);
+      }
+    }
     String typed = typed(WHOLE);
     if (typed == null || typed.length() > 9) {
       expect(ReadingSort.value, what);

@@ -103,7 +103,8 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
       Gap rowsApart,
       int tiers,
       Gap tiersApart,
-      boolean staggered)
+      boolean staggered,
+      Double turning)
       implements Law {
     static Row of(RowRule r) {
       return new Row(
@@ -118,7 +119,8 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
           Gap.of(r.rowsApart()),
           r.tiers(),
           Gap.of(r.tiersApart()),
-          r.staggered());
+          r.staggered(),
+          r.turning() == 0 ? null : r.turning());
     }
 
     @Override
@@ -135,7 +137,8 @@ record StoredRule(Law rule, List<StoredArticle> mix, List<Long> out) {
           Gap.live(rowsApart),
           tiers,
           Gap.live(tiersApart),
-          staggered);
+          staggered,
+          turning == null ? 0 : turning);
     }
   }
 

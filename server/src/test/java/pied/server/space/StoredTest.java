@@ -125,7 +125,8 @@ class StoredTest {
           new Rule.Apart(0.9, true),
           1,
           new Rule.Apart(0, false),
-          true);
+          true,
+          12.5);
 
   private static final Rule TRAIL =
       new TrailRule(

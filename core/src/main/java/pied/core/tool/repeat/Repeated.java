@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiFunction;
 import pied.core.Nullable;
 import pied.core.edit.Amount;
+import pied.core.edit.Edit;
 import pied.core.edit.RepeatedArticle;
 import pied.core.phrase.Writer;
+import pied.core.say.Clause;
 import pied.core.say.Nouns;
 import pied.core.say.Reading;
 import pied.core.space.Rule.RepeatFacing;
@@ -38,6 +41,30 @@ public record Repeated(@Nullable Amount count, @Nullable List<RepeatedArticle> o
     List<RepeatedArticle> of =
         r.maybe(() -> r.ahead("in a row|rows of|along|around|over|on|within") ? null : n.kinds());
     return new Repeated(count, of);
+  }
+
+  /**
+   * What is said of a repetition that is selected as a whole, without saying again what it is: "10
+   * of them", "0.3 apart".
+   *
+   * @param now the edit that leaves it as it is
+   * @return null if nothing of that is said here
+   */
+  public static <E extends Edit> @Nullable List<Edit> adjusted(
+      Reading r, Nouns n, E now, BiFunction<E, Amount, E> counted, List<Clause<E>> clauses) {
+    int before = r.at();
+    Amount count = r.maybe(() -> whole(r));
+    if (count != null && (r.quietly("of them|of these") || r.done() || r.comma())) {
+      return List.of(Clause.all(r, n, counted.apply(now, count), clauses));
+    }
+    r.back(before);
+    for (Clause<E> c : clauses) {
+      E next = r.maybe(() -> c.read(r, n, now));
+      if (next != null) {
+        return List.of(Clause.all(r, n, next, clauses));
+      }
+    }
+    return null;
   }
 
   /** A number, and not the beginning of a length. */

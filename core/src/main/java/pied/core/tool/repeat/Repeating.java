@@ -197,6 +197,19 @@ public final class Repeating {
     return a.mounting() == Mounting.STANDS ? 0 : begins(near).at().y();
   }
 
+  /**
+   * Where what hangs is under a bar or a truss over a point.
+   *
+   * @throws Refusal if it does not hang
+   */
+  public Vec hangs(Spot under) {
+    Piece p = mix.get(0).parts().get(0);
+    if (session.space().article(p).mounting() != Mounting.HANGS) {
+      throw new Refusal("{} does not hang; from a bar or a truss goes only what hangs.", p.name());
+    }
+    return begins(under).at();
+  }
+
   /** What is repeated for the first time, the first piece of each; none for what is adjusted. */
   public List<Piece> begins() {
     return units.stream().map(ids -> session.piece(ids.get(0))).toList();

@@ -38,6 +38,7 @@ import pied.core.units.Refusal;
  * @param along which way it goes; the way the sides of the first one are if nothing is said
  * @param wall name of the wall, of {@link RowLine#wall}
  * @param at where the first one stands that is not there yet
+ * @param turning degrees up to which each is turned by chance, either way; 0 for none
  * @param refill whether places that were taken out are filled again
  */
 @JsonTypeName("row")
@@ -60,6 +61,7 @@ public record Row(
     @Nullable RowLine along,
     @Nullable String wall,
     @Nullable PlanPoint at,
+    @Nullable Amount turning,
     @Nullable Boolean refill)
     implements Edit, RowBuilder.With {
 
@@ -113,8 +115,17 @@ public record Row(
             .withTiersApart(r.apart(tierGap, null, old.tiersApart()))
             .withLength(filled)
             .withEvened(evened == null ? old.evened() : evened)
-            .withStaggered(staggered == null ? old.staggered() : staggered),
+            .withStaggered(staggered == null ? old.staggered() : staggered)
+            .withTurning(turning(old.turning())),
         Boolean.TRUE.equals(refill));
+  }
+
+  private double turning(double now) {
+    double v = turning == null ? now : turning.angle(now);
+    if (!(v >= 0 && v <= 180)) {
+      throw new Refusal("They can be turned at random by up to 180°.");
+    }
+    return v;
   }
 
   /** As it begins, where nothing is said of it. */
@@ -122,7 +133,7 @@ public record Row(
     Rule.Apart usual = new Rule.Apart(GAP, false);
     Rule.Apart touching = new Rule.Apart(0, false);
     return new RowRule(
-        first.at(), first.turn(), way, 4, usual, null, false, 1, usual, 1, touching, false);
+        first.at(), first.turn(), way, 4, usual, null, false, 1, usual, 1, touching, false, 0);
   }
 
   private static int atLeastOne(int n) {

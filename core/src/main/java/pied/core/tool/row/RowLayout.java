@@ -70,12 +70,20 @@ final class RowLayout {
           if (last != null) {
             at = at.along(rule.way(), one ? step(last, shape, rule.way(), rule.apart()) : pitch);
           }
-          places.add(new LaidOut.LaidPlace(i + r * ROW + t * TIER, s, new Stance(at, rule.turn())));
+          long place = i + r * ROW + t * TIER;
+          places.add(new LaidOut.LaidPlace(place, s, new Stance(at, rule.turn() + chance(place))));
           last = shape;
         }
       }
     }
     return places;
+  }
+
+  /** How far one is turned by chance, the same whenever it is asked. */
+  private double chance(long place) {
+    return rule.turning() == 0
+        ? 0
+        : (new java.util.SplittableRandom(place).nextDouble() * 2 - 1) * rule.turning();
   }
 
   /** What the length to fill leaves beside the first one, metres. */

@@ -31,6 +31,7 @@ import pied.core.units.Deadline;
  * @param rows behind the first, each as far behind as it says
  * @param tiers over one another
  * @param staggered whether every other row is half a place to the side
+ * @param turning degrees up to which each is turned by chance, either way; 0 for none
  */
 @JsonTypeName("row")
 @RecordBuilder
@@ -46,7 +47,8 @@ public record RowRule(
     Apart rowsApart,
     int tiers,
     Apart tiersApart,
-    boolean staggered)
+    boolean staggered,
+    double turning)
     implements Arrangement, RowRuleBuilder.With {
   @Override
   public RowRule moved(Motion m) {
@@ -71,6 +73,8 @@ public record RowRule(
         && Apart.isSound(apart)
         && Apart.isSound(rowsApart)
         && Apart.isSound(tiersApart)
+        && turning >= 0
+        && turning <= 180
         && Bounds.length(length);
   }
 
@@ -96,6 +100,7 @@ public record RowRule(
         .staggered(several ? staggered : null)
         .tiers(tiered ? Amount.of(tiers) : null)
         .tierGap(tiered ? Arrangement.gap(tiersApart) : null)
+        .turning(turning == 0 ? null : Amount.of(turning))
         .build();
   }
 

@@ -15,6 +15,7 @@ import pied.core.say.Points;
 import pied.core.say.Reading;
 import pied.core.say.Sentence;
 import pied.core.say.Ways;
+import pied.core.tool.repeat.Arrangement;
 import pied.core.tool.repeat.Repeated;
 import pied.core.tool.row.Row.RowLine;
 
@@ -46,6 +47,12 @@ final class RowSentence implements Sentence<Row> {
 
   @Override
   public List<Edit> read(Reading r, Nouns n) {
+    Edit there = n.repetition(RowRule.class, Arrangement::adjusting);
+    List<Edit> adjusted =
+        there == null ? null : Repeated.adjusted(r, n, (Row) there, Row::withCount, clauses());
+    if (adjusted != null) {
+      return adjusted;
+    }
     r.quietly("a row of");
     Repeated what = Repeated.read(r, n);
     Row e = RowBuilder.builder().count(what.count()).of(what.of()).pieces(what.pieces(n)).build();
@@ -74,10 +81,25 @@ final class RowSentence implements Sentence<Row> {
         RowSentence::line,
         RowSentence::length,
         RowSentence::other,
+        RowSentence::turning,
         RowSentence::at);
   }
 
+  private static @Nullable Row turning(Reading r, Nouns n, Row e) {
+    if (r.is("not turned")) {
+      return e.withTurning(Amount.of(0));
+    }
+    if (!r.is("turned at random by up to|turned by chance by up to")) {
+      return null;
+    }
+    Amount by = r.angle("an angle");
+    return by == null ? null : e.withTurning(by);
+  }
+
   private static @Nullable Row apart(Reading r, Nouns n, Row e) {
+    if (r.quietly("touching")) {
+      return e.withGap(Amount.of(0)).withPitch(null);
+    }
     Amount by = r.length("a length");
     if (by == null) {
       return null;
@@ -185,11 +207,19 @@ final class RowSentence implements Sentence<Row> {
       filling(w, e);
     }
     rows(w, e);
+    turned(w, e);
     if (e.at() != null) {
       w.text(", at " + Points.two(w, e.at()));
     }
     w.text(". ");
     more(w, e, fills);
+  }
+
+  private static void turned(Writer w, Row e) {
+    if (e.turning() != null) {
+      w.text(", turned at random by up to ")
+          .field(Points.angle(e.turning()), "Turned by chance, degrees", "turning", e);
+    }
   }
 
   private static void filling(Writer w, Row e) {
@@ -246,6 +276,9 @@ final class RowSentence implements Sentence<Row> {
                 "by their number",
                 e.withLength(e.group() == null ? null : Amount.of(0)).withEvened(null))
             : new Phrase.Option("filling a length", e.withLength(Amount.of(3)).withEvened(false)));
+    if (e.turning() == null) {
+      more.add(new Phrase.Option("turned at random", e.withTurning(Amount.of(15))));
+    }
     w.more("more …", "What else", more);
   }
 }

@@ -52,6 +52,9 @@ final class SpaceOutSentence implements Sentence<SpaceOut> {
   @Override
   public List<Edit> read(Reading r, Nouns n) {
     boolean said = r.is("space out|space them out");
+    if (!said && n.repetition() != null) {
+      return null; // it is said of its rule
+    }
     SpaceOut e = SpaceOutBuilder.builder().pieces(n.selected()).build();
     r.comma();
     SpaceOut how = r.done() && said ? e : how(r, n, e);

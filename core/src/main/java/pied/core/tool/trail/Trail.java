@@ -15,8 +15,11 @@ import pied.core.edit.Walls;
 import pied.core.edit.Wanting;
 import pied.core.measure.Side;
 import pied.core.piece.Piece;
+import pied.core.place.Hung;
 import pied.core.solid.Vec;
+import pied.core.space.Bar;
 import pied.core.space.Outlines;
+import pied.core.space.Part;
 import pied.core.space.PartName;
 import pied.core.space.Platform;
 import pied.core.space.Rule;
@@ -36,7 +39,8 @@ import pied.core.units.Refusal;
  * @param of articles to repeat instead
  * @param path corners of a path that was drawn
  * @param closed whether that ends where it begins
- * @param along walls in their order ("wall:A"), a platform, or a piece, in place of a path
+ * @param along walls in their order ("wall:A"), a platform, a piece, or a bar or a truss from which
+ *     they hang, in place of a path
  * @param side of a piece; its front if nothing is said
  * @param inside of an edge: within it, and not outside
  * @param count how many; without a distance they are spread over all of it
@@ -68,7 +72,20 @@ public record Trail(
     @Nullable Boolean refill)
     implements Edit, TrailBuilder.With {
 
-  private record TrailLine(List<Spot> spots, boolean closed, @Nullable String along, double high) {}
+  /**
+   * @param high where what goes along it stands, metres; not a number where it hangs from it
+   */
+  private record TrailLine(List<Spot> spots, boolean closed, @Nullable String along, double high) {
+    boolean hangs() {
+      return Double.isNaN(high);
+    }
+
+    Spot middle() {
+      Spot a = spots.get(0);
+      Spot b = spots.get(1);
+      return new Spot((a.x() + b.x()) / 2, (a.z() + b.z()) / 2);
+    }
+  }
 
   @Override
   public void make(EditSession session) {
@@ -78,8 +95,8 @@ public record Trail(
     if (old == null) {
       old = begun(r, line);
     } else if (line != null) {
-      boolean other = (old.along() == null) != (line.along == null);
-      Double usual = line.along == null ? null : 0.0;
+      boolean other = (old.along() == null) != (line.along == null) || line.hangs();
+      Double usual = line.along == null || line.hangs() ? null : 0.0;
       old =
           old.withPath(line.spots)
               .withClosed(line.closed)
@@ -95,6 +112,19 @@ public record Trail(
       throw new Refusal("Draw a path, or say along which walls or edge.");
     }
     Piece first = r.first();
+    if (line.hangs()) {
+      return new TrailRule(
+          line.spots,
+          false,
+          line.along,
+          5,
+          null,
+          false,
+          null,
+          Rule.RepeatFacing.inward,
+          0,
+          r.hangs(line.middle()).y());
+    }
     boolean by = line.along != null;
     double high =
         first != null ? first.at().y() : line.high > 0 ? line.high : r.high(line.spots.get(0));
@@ -158,10 +188,19 @@ public record Trail(
       return null;
     }
     String first = along.get(0);
+    if (space.has(first) && Hung.isRigged(space, first)) {
+      return ofTruss(r, space.piece(first));
+    }
     if (space.has(first)) {
       return ofPiece(space, space.piece(first));
     }
     PartName part = PartName.read(first);
+    if (part.kind() == PartName.PartKind.bar) {
+      Bar b = Part.find(space.shell().bars(), part.id());
+      double half = b.length() / 2;
+      List<Spot> tube = List.of(new Spot(b.x() - half, b.z()), new Spot(b.x() + half, b.z()));
+      return new TrailLine(tube, false, b.id(), Double.NaN);
+    }
     if (part.kind() == PartName.PartKind.platform) {
       return ofPlatform(space.shell(), part.id());
     }
@@ -224,6 +263,17 @@ public record Trail(
       Collections.reverse(ring);
     }
     return new TrailLine(ring, true, "the edge of the " + id, within ? p.height() : 0);
+  }
+
+  /** Along the tube of it that they hang from, from its left to its right. */
+  private static TrailLine ofTruss(Repeating r, Piece p) {
+    double half = p.size().width() / 2;
+    Vec tube = r.hangs(new Spot(p.at().x(), p.at().z()));
+    Vec off = new Vec(tube.x() - p.at().x(), 0, tube.z() - p.at().z());
+    Vec a = p.pose().apply(new Vec(-half, 0, 0)).plus(off);
+    Vec b = p.pose().apply(new Vec(half, 0, 0)).plus(off);
+    List<Spot> ends = List.of(new Spot(a.x(), a.z()), new Spot(b.x(), b.z()));
+    return new TrailLine(ends, false, p.name(), Double.NaN);
   }
 
   private TrailLine ofPiece(Space space, Piece p) {

@@ -39,6 +39,9 @@ final class TrailClick implements Click<Trail> {
     if (piece != null) {
       return other.withAlong(List.of(piece));
     }
+    if (p.part() != null && p.part().startsWith("bar:")) {
+      return other.withAlong(List.of(p.part()));
+    }
     if (p.platform() != null) {
       return other.withAlong(List.of(p.platform()));
     }

@@ -9,6 +9,7 @@ import pied.core.edit.Edit;
 import pied.core.measure.Side;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
+import pied.core.place.Hung;
 import pied.core.say.Clause;
 import pied.core.say.Nouns;
 import pied.core.say.Points;
@@ -16,6 +17,7 @@ import pied.core.say.Reading;
 import pied.core.say.Sentence;
 import pied.core.space.PartName;
 import pied.core.space.Rule.RepeatFacing;
+import pied.core.tool.repeat.Arrangement;
 import pied.core.tool.repeat.Repeated;
 
 /**
@@ -23,6 +25,9 @@ import pied.core.tool.repeat.Repeated;
  * 0.2 off", "5 along the path 1, 1 to 4, 1 to 4, 3, facing along it".
  */
 public final class TrailSentence implements Sentence<Trail> {
+  private static final List<Clause<Trail>> CLAUSES =
+      List.of(TrailSentence::apart, TrailSentence::facing, TrailSentence::other);
+
   @Override
   public Class<Trail> of() {
     return Trail.class;
@@ -30,6 +35,12 @@ public final class TrailSentence implements Sentence<Trail> {
 
   @Override
   public List<Edit> read(Reading r, Nouns n) {
+    Edit there = n.repetition(TrailRule.class, Arrangement::adjusting);
+    List<Edit> adjusted =
+        there == null ? null : Repeated.adjusted(r, n, (Trail) there, Trail::withCount, CLAUSES);
+    if (adjusted != null) {
+      return adjusted;
+    }
     r.quietly("a trail of");
     Repeated what = Repeated.read(r, n);
     if (!r.is("along")) {
@@ -41,9 +52,7 @@ public final class TrailSentence implements Sentence<Trail> {
     if (on == null) {
       throw r.unread();
     }
-    return List.of(
-        Clause.all(
-            r, n, on, List.of(TrailSentence::apart, TrailSentence::facing, TrailSentence::other)));
+    return List.of(Clause.all(r, n, on, CLAUSES));
   }
 
   private static @Nullable Trail path(Reading r, Nouns n, Trail e) {
@@ -66,6 +75,10 @@ public final class TrailSentence implements Sentence<Trail> {
     if (r.is("the path|a path")) {
       return e.withPath(Points.several(r));
     }
+    String bar = n.bar();
+    if (bar != null) {
+      return e.withAlong(List.of("bar:" + bar));
+    }
     if (r.is("the edge of")) {
       String p = n.platform();
       return p == null ? null : e.withAlong(List.of("platform:" + p));
@@ -76,11 +89,18 @@ public final class TrailSentence implements Sentence<Trail> {
         return piece == null ? null : e.withAlong(List.of(piece)).withSide(s);
       }
     }
+    String piece = r.maybe(n::piece);
+    if (piece != null && Hung.isRigged(n.space(), piece)) {
+      return e.withAlong(List.of(piece)).withSide(null);
+    }
     return null;
   }
 
   private static @Nullable Trail apart(Reading r, Nouns n, Trail e) {
     int before = r.at();
+    if (r.is("touching")) {
+      return e.withGap(Amount.of(0)).withPitch(null);
+    }
     if (r.is("turned")) {
       Amount by = r.angle("an angle");
       return by == null ? null : e.withTurn(by);
@@ -225,12 +245,21 @@ public final class TrailSentence implements Sentence<Trail> {
                 all.add(
                     new Phrase.Option(
                         "the edge of " + p.id(), e.withAlong(List.of("platform:" + p.id())))));
+    w.shell
+        .bars()
+        .forEach(b -> all.add(new Phrase.Option(b.id(), e.withAlong(List.of("bar:" + b.id())))));
     w.choice(along(w, e, along), "Along what", all.toArray(Phrase.Option[]::new));
   }
 
   private static String along(Writer w, Trail e, List<String> along) {
     if (along.isEmpty()) {
       return "its path";
+    }
+    if (w.space.has(along.get(0)) && Hung.isRigged(w.space, along.get(0))) {
+      return Nouns.name(w.space, along.get(0));
+    }
+    if (along.get(0).startsWith("bar:")) {
+      return PartName.read(along.get(0)).id();
     }
     if (w.space.has(along.get(0))) {
       Side s = e.side() == null ? Side.front : e.side();
