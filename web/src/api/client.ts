@@ -137,11 +137,21 @@ export const api = {
     call<T.YardstickView>(`/spaces/${id}/yardstick` + query({ piece, what, size, unit })).then(
       (a) => a.piece,
     ),
+  /** How files of a project were handed over last; kept for all who do. */
+  handoverChoices: (project: string) => call<Record<string, string>>(`/projects/${project}/handover`),
+  keepHandover: (project: string, said: Record<string, string>) =>
+    fetch(`/api/projects/${project}/handover`, {
+      method: "PUT",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(said),
+    }),
   handoverSheet: (id: string) => call<T.HandoverSheet>(`/spaces/${id}/handover`),
-  handoverPreview: (id: string, file: string, said: Record<string, string>, signal?: AbortSignal) =>
-    call<T.Preview>(`/spaces/${id}/handover/${file}/preview` + query(said), undefined, signal),
-  beginHandover: (id: string, request: T.HandoverRequest) =>
-    call<T.HandoverView>(`/spaces/${id}/handover`, request),
+  /**
+   * @param of "spaces/" or "projects/" and an id
+   */
+  handoverPreview: (of: string, file: string, said: Record<string, string>, signal?: AbortSignal) =>
+    call<T.Preview>(`/${of}/handover/${file}/preview` + query(said), undefined, signal),
+  beginHandover: (of: string, request: T.HandoverRequest) => call<T.HandoverView>(`/${of}/handover`, request),
   handover: (job: string) => call<T.HandoverView>(`/handovers/${job}`),
   takeIn: async (file: File, signal: AbortSignal) => {
     const body = new FormData();

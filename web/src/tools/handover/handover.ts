@@ -22,12 +22,16 @@ export const closeHandover = () => useHandover.setState({ open: false });
 /** How often one looks how far it has come, ms. */
 const LOOK = 250;
 
-/** Makes a file and saves it where the browser saves files; it may be stopped. */
-export async function saveFile(space: string, file: string, said: Said) {
+/**
+ * Makes a file and saves it where the browser saves files; it may be stopped.
+ *
+ * @param of "spaces/" or "projects/" and an id
+ */
+export async function saveFile(of: string, file: string, said: Said) {
   if (useHandover.getState().made) return;
   useHandover.setState({ failed: null });
   try {
-    let made = await api.beginHandover(space, { file, said, by: WINDOW });
+    let made = await api.beginHandover(of, { file, said, by: WINDOW });
     useHandover.setState({ made });
     while (!made.ready && !made.failed) {
       await new Promise((r) => setTimeout(r, LOOK));

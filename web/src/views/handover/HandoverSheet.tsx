@@ -24,6 +24,8 @@ interface What {
   file: string;
   said?: Said;
   sort: "list" | "drawing" | "model" | "project";
+  /** Whether it is of all spaces of the project. */
+  whole?: boolean;
 }
 
 const whats = (offered: Offered | undefined): What[] => [
@@ -41,6 +43,9 @@ const whats = (offered: Offered | undefined): What[] => [
   { key: "glb", words: "The model, GLB", file: "space.glb", sort: "model" },
   { key: "obj", words: "The model, OBJ in a zip", file: "space.obj.zip", sort: "model" },
   { key: "stl", words: "The model to make, STL", file: "space.stl", sort: "model" },
+  { key: "all schedule", words: "The schedule of all spaces", file: "schedule", sort: "list", whole: true },
+  { key: "all plans", words: "The plans, side by side", file: "plans", sort: "drawing", whole: true },
+  { key: "pack", words: "Everything in one pack", file: "pack.zip", sort: "drawing", whole: true },
   { key: "archive", words: "The project, as an archive", file: "archive.zip", sort: "project" },
 ];
 
@@ -57,6 +62,22 @@ export function HandoverSheet() {
 }
 
 function Sheet() {
+  const { project } = useSheet((s) => s.space)!;
+  const kept = useQuery({
+    queryKey: ["handover-choices", project],
+    queryFn: () => api.handoverChoices(project),
+    retry: false,
+    staleTime: 0,
+    gcTime: 0,
+  });
+  // what was chosen last, by whoever, before anything is made
+  return kept.isPending ? null : <Making kept={kept.data ?? {}} />;
+}
+
+/** What is only for the moment, or for one space. */
+const PASSING = ["layers", "hidden", "piece"];
+
+function Making({ kept }: { kept: Said }) {
   const space = useSheet((s) => s.space)!;
   const [key, setKey] = useState("schedule");
   const [said, setSaid] = useState<Said>({
@@ -64,6 +85,7 @@ function Sheet() {
     paper: "A3",
     scale: "fit",
     drawnBy: myName(),
+    ...kept,
   });
   const [form, setForm] = useState<"pdf" | "svg">("pdf");
   const [sheet, setSheet] = useState(1);
@@ -75,13 +97,19 @@ function Sheet() {
   const all = whats(offered);
   const what = all.find((w) => w.key === key) ?? all[0];
   const put = (name: string, value: string) => {
-    setSaid((s) => ({ ...s, [name]: value }));
+    const now = { ...said, [name]: value };
+    setSaid(now);
+    const lasting = Object.entries(now).filter(([n, v]) => v && !PASSING.includes(n));
+    void api.keepHandover(space.project, Object.fromEntries(lasting));
     setSheet(1);
   };
   const own = only(what, said);
   const drawing = what.sort === "drawing";
+  const of = what.whole ? `projects/${space.project}` : `spaces/${space.id}`;
   const file = drawing
-    ? `${what.file}.${what.key === "drawings" ? "pdf" : form}`
+    ? what.key === "pack"
+      ? what.file
+      : `${what.file}.${what.key === "drawings" ? "pdf" : form}`
     : what.sort === "list"
       ? "schedule.csv"
       : what.file;
@@ -89,7 +117,7 @@ function Sheet() {
   const address =
     what.sort === "project"
       ? `/api/projects/${space.project}/archive.zip`
-      : `/api/spaces/${space.id}/handover/${file}?${new URLSearchParams(asked).toString()}`;
+      : `/api/${of}/handover/${file}?${new URLSearchParams(asked).toString()}`;
   const choose = (w: What) => {
     setKey(w.key);
     setSheet(1);
@@ -119,20 +147,13 @@ function Sheet() {
               pieces={useSheet.getState().selection}
             />
           </Box>
-          <Preview
-            what={what.sort}
-            space={space.id}
-            file={file}
-            said={own}
-            sheet={sheet}
-            onSheet={setSheet}
-          />
+          <Preview what={what.sort} of={of} file={file} said={own} sheet={sheet} onSheet={setSheet} />
         </Box>
       </Box>
       <Foot
         key={address}
         address={address}
-        does={() => (what.sort === "project" ? save(address, "") : void saveFile(space.id, file, asked))}
+        does={() => (what.sort === "project" ? save(address, "") : void saveFile(of, file, asked))}
       />
     </Box>
   );
@@ -144,9 +165,9 @@ function Files({ all, chosen, choose }: { all: What[]; chosen: string; choose: (
     <List dense sx={{ width: 250, overflowY: "auto", py: 0.5, borderRight: 1, borderColor: "divider" }}>
       {all.map((w, i) => (
         <Box key={w.key}>
-          {w.sort !== all[i - 1]?.sort && (
+          {headOf(w) !== (all[i - 1] ? headOf(all[i - 1]) : "") && (
             <Typography variant="caption" sx={{ px: 2, pt: 0.75, display: "block" }} color="text.secondary">
-              {HEADS[w.sort]}
+              {headOf(w)}
             </Typography>
           )}
           <ListItemButton
@@ -162,6 +183,9 @@ function Files({ all, chosen, choose }: { all: What[]; chosen: string; choose: (
   );
 }
 
+/** What stands over a file among the files. */
+const headOf = (w: What) => (w.whole ? "The whole project" : HEADS[w.sort]);
+
 const OF: Record<What["sort"], string[]> = {
   list: ["unit", "layers", "hidden", "by", "decimal"],
   drawing: ["unit", "layers", "hidden", "scale", "paper", "numbers", "drawnBy"],
@@ -172,6 +196,10 @@ const OF: Record<What["sort"], string[]> = {
 /** What of all that was said is for this file. */
 function only(what: What, said: Said): Said {
   const names = [...OF[what.sort]];
+  if (what.whole) {
+    const whole = names.filter((n) => n !== "layers");
+    return Object.fromEntries(whole.filter((n) => said[n]).map((n) => [n, said[n]]));
+  }
   if (what.key === "glb" || what.key === "obj") names.push("ceiling");
   const own = Object.fromEntries(names.filter((n) => said[n]).map((n) => [n, said[n]]));
   if (what.key === "stl") {
@@ -198,7 +226,7 @@ function How(p: {
       in <Choice label="Unit" value={said.unit} options={UNITS} onChange={(v) => put("unit", v)} />
     </>
   );
-  const layers = (
+  const layers = !what.whole && (
     <>
       , with{" "}
       <Choice
@@ -233,7 +261,12 @@ function How(p: {
         <Choice
           label="Lines"
           value={said.by ?? "piece"}
-          options={{ piece: "every piece", article: "every article, summed" }}
+          options={{
+            piece: "every piece",
+            article: "every article, summed",
+            opening: "every door and window",
+            built: "all else that is built in",
+          }}
           onChange={(v) => put("by", v)}
         />
         , {unit}, numbers with{" "}
@@ -275,7 +308,7 @@ function How(p: {
           onChange={(v) => put("numbers", v)}
         />
         , drawn by <Typed label="Drawn by" value={said.drawnBy} onChange={(v) => put("drawnBy", v)} />
-        {what.key !== "drawings" && (
+        {what.key !== "drawings" && what.key !== "pack" && (
           <>
             , as{" "}
             <Choice

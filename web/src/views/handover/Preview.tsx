@@ -10,19 +10,20 @@ import type { Said } from "../../tools/handover/handover";
 /** What the file will be: a sheet of a drawing, the first lines of a list, or how much it is. */
 export function Preview(p: {
   what: "list" | "drawing" | "model" | "project";
-  space: string;
+  /** "spaces/" or "projects/" and an id. */
+  of: string;
   file: string;
   said: Said;
   sheet: number;
   onSheet: (n: number) => void;
 }) {
   const revision = useSheet((s) => s.space!.revision);
-  const many = p.file === "drawings.pdf";
+  const many = p.file === "drawings.pdf" || p.file === "pack.zip";
   const looked = useQuery({
-    queryKey: ["handover-preview", p.space, revision, p.file, p.said, p.sheet],
+    queryKey: ["handover-preview", p.of, revision, p.file, p.said, p.sheet],
     queryFn: ({ signal }) =>
       api.handoverPreview(
-        p.space,
+        p.of,
         p.file,
         p.what === "drawing" && p.sheet > 1 ? { ...p.said, sheet: String(p.sheet) } : p.said,
         signal,

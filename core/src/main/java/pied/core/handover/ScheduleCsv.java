@@ -70,6 +70,30 @@ public final class ScheduleCsv {
     return csv.rows;
   }
 
+  /**
+   * The lists of several spaces one behind the other, each line with the name of its space before.
+   *
+   * @param names of the spaces, in their order
+   */
+  public static List<List<String>> rows(
+      List<String> names, List<Space> spaces, CsvBy by, LengthUnit unit, boolean comma) {
+    List<List<String>> all = new ArrayList<>();
+    for (int i = 0; i < spaces.size(); i++) {
+      List<List<String>> own = rows(spaces.get(i), by, unit, comma);
+      for (int k = 0; k < own.size(); k++) {
+        boolean head = k == 0;
+        if (head && !all.isEmpty() && own.get(0).size() + 1 == all.get(0).size()) {
+          continue; // it is there already; the places of a stage have heads of their own
+        }
+        List<String> line = new ArrayList<>();
+        line.add(head ? "Space" : text(names.get(i)));
+        line.addAll(own.get(k));
+        all.add(line);
+      }
+    }
+    return all;
+  }
+
   /** Lines as the text of a file. */
   public static String text(List<List<String>> rows, boolean comma) {
     CSVFormat rfc = CSVFormat.RFC4180.builder().setDelimiter(comma ? ';' : ',').get();

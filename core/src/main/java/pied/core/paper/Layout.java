@@ -71,6 +71,11 @@ final class Layout {
     return wide * k <= w && high * k <= h;
   }
 
+  /** How wide a drawing without a legend may be on one sheet, millimetres. */
+  static double room(SheetWish wish) {
+    return wish.paper().width() - 2 * MARGIN - 2 * AROUND;
+  }
+
   private double width() {
     return wish.paper().width() - 2 * MARGIN - (legend.isEmpty() ? 0 : LEGEND);
   }

@@ -5,7 +5,6 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -59,7 +58,7 @@ class Handover {
     /** How the file is called where it is kept. */
     String name() {
       String stem = wanted.file().substring(0, wanted.file().indexOf('.'));
-      String what = stem.equals("space") ? "" : " " + stem;
+      String what = stem.equals("space") ? "" : " " + stem + wanted.which();
       return fileName(seen.name() + what, stem) + "." + wanted.ending();
     }
 
@@ -124,12 +123,7 @@ class Handover {
   }
 
   private static List<List<String>> rows(Job job) {
-    ScheduleCsv.CsvBy by =
-        Arrays.stream(ScheduleCsv.CsvBy.values())
-            .filter(b -> b.name().equals(job.wanted.by()))
-            .findFirst()
-            .orElse(ScheduleCsv.CsvBy.piece);
-    return ScheduleCsv.rows(job.shown, by, job.wanted.unit(), job.wanted.comma());
+    return ScheduleCsv.rows(job.shown, job.wanted.by(), job.wanted.unit(), job.wanted.comma());
   }
 
   List<Sheet> sheets(Job job, Drawings.SheetWish wish, Deadline deadline) {
@@ -155,7 +149,7 @@ class Handover {
   }
 
   /** Plan, ceiling plan, a section or all that is offered, and an elevation of every wall. */
-  private List<Sheet> all(Job job, Deadline deadline) {
+  List<Sheet> all(Job job, Deadline deadline) {
     Wanted w = job.wanted;
     List<Sheet> all = new ArrayList<>();
     all.addAll(sheets(job, w.wish(Drawings.SheetKind.plan, null), deadline));

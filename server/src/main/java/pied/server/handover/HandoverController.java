@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -44,6 +45,7 @@ import pied.server.handover.HandoverWire.LookChoice;
 import pied.server.handover.HandoverWire.Preview;
 import pied.server.handover.HandoverWire.TakenIn;
 import pied.server.space.OpenSpace;
+import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.server.store.Missing;
 
@@ -52,11 +54,21 @@ import pied.server.store.Missing;
 @RequestMapping("/api")
 class HandoverController {
   private final Handover handover;
+  private final ProjectHandover ofProject;
+  private final ProjectStore projects;
   private final HandoverJobs jobs;
   private final Archives archives;
   private final SpaceStore store;
 
-  HandoverController(Handover handover, HandoverJobs jobs, Archives archives, SpaceStore store) {
+  HandoverController(
+      Handover handover,
+      ProjectHandover ofProject,
+      ProjectStore projects,
+      HandoverJobs jobs,
+      Archives archives,
+      SpaceStore store) {
+    this.ofProject = ofProject;
+    this.projects = projects;
     this.archives = archives;
     this.handover = handover;
     this.jobs = jobs;
@@ -125,6 +137,59 @@ class HandoverController {
         job.name(),
         Handover.type(job.wanted()),
         (out, deadline) -> handover.write(job, out, deadline));
+  }
+
+  /** A file of all spaces of a project: its lists, its plans, a pack of all of it. */
+  @GetMapping("/projects/{id}/handover/{file}")
+  CompletableFuture<ResponseEntity<Resource>> ofProject(
+      @PathVariable String id,
+      @PathVariable String file,
+      @RequestParam Map<String, String> said,
+      @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had) {
+    ProjectHandover.ProjectJob job = ofProject.job(id, Wanted.ofProject(file, said));
+    return shared(
+        id + "/" + file,
+        job.tag(),
+        had,
+        job.name(),
+        Handover.type(job.wanted()),
+        (out, deadline) -> ofProject.write(job, out, deadline));
+  }
+
+  /** What such a file would be, to look at. */
+  @GetMapping("/projects/{id}/handover/{file}/preview")
+  Preview previewOfProject(
+      @PathVariable String id, @PathVariable String file, @RequestParam Map<String, String> said) {
+    return ofProject.preview(ofProject.job(id, Wanted.ofProject(file, said)), Deadline.seconds(30));
+  }
+
+  /** How files of a project were handed over last: unit, scale, paper and the like. */
+  @GetMapping("/projects/{id}/handover")
+  Map<String, String> choices(@PathVariable String id) {
+    return projects.handover(id);
+  }
+
+  /** Keeps that with the project. */
+  @PutMapping("/projects/{id}/handover")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void choose(@PathVariable String id, @RequestBody Map<String, String> chosen) {
+    projects.keepHandover(id, chosen);
+  }
+
+  /** Begins to make a file of all spaces of a project. */
+  @PostMapping("/projects/{id}/handover")
+  HandoverView beginOfProject(@PathVariable String id, @RequestBody HandoverRequest r) {
+    Map<String, String> said = r.said() == null ? Map.of() : r.said();
+    Wanted wanted = Wanted.ofProject(r.file() == null ? "" : r.file(), said);
+    ProjectHandover.ProjectJob job = ofProject.job(id, wanted);
+    String begun =
+        jobs.begin(
+            r.by() == null ? "" : r.by(),
+            job.name(),
+            Handover.type(wanted),
+            job.steps(),
+            (out, deadline) -> ofProject.write(job, out, deadline));
+    return view(begun);
   }
 
   /** A project as one file. */

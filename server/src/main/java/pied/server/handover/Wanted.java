@@ -10,6 +10,7 @@ import pied.core.Nullable;
 import pied.core.drawing.Elevation;
 import pied.core.edit.Amount;
 import pied.core.handover.Extent;
+import pied.core.handover.ScheduleCsv;
 import pied.core.paper.Drawings;
 import pied.core.paper.Paper;
 import pied.core.units.LengthUnit;
@@ -34,6 +35,10 @@ final class Wanted {
           "space.obj.zip",
           "space.stl");
 
+  /** All files there are of a project. */
+  static final List<String> OF_PROJECT =
+      List.of("schedule.csv", "plans.pdf", "plans.svg", "pack.zip");
+
   private static final Set<String> KNOWN =
       Set.of(
           "layers", "hidden", "unit", "by", "decimal", "scale", "paper", "numbers", "drawnBy",
@@ -46,9 +51,18 @@ final class Wanted {
    * @throws Refusal if there is no such file, or something said has no meaning
    */
   Wanted(String file, Map<String, String> said) {
-    if (!FILES.contains(file)) {
+    this(file, said, FILES);
+  }
+
+  /** Of a project. */
+  static Wanted ofProject(String file, Map<String, String> said) {
+    return new Wanted(file, said, OF_PROJECT);
+  }
+
+  private Wanted(String file, Map<String, String> said, List<String> files) {
+    if (!files.contains(file)) {
       throw new Refusal(
-          "There is no “{}” to hand over; there is {}.", file, String.join(", ", FILES));
+          "There is no “{}” to hand over; there is {}.", file, String.join(", ", files));
     }
     for (String key : said.keySet()) {
       if (!KNOWN.contains(key)) {
@@ -104,8 +118,28 @@ final class Wanted {
     return new Extent(ids, flag("hidden", false));
   }
 
-  String by() {
-    return get("by", "piece");
+  /** What a line of a list is about. */
+  ScheduleCsv.CsvBy by() {
+    String by = get("by", "piece");
+    return Arrays.stream(ScheduleCsv.CsvBy.values())
+        .filter(b -> b.name().equals(by))
+        .findFirst()
+        .orElse(ScheduleCsv.CsvBy.piece);
+  }
+
+  /** What tells it from others of the same sort: "wall A", "looking left"; empty for nothing. */
+  String which() {
+    String wall = get("wall", "");
+    String way = get("way", "");
+    if (is("schedule.csv")) {
+      return switch (by()) {
+        case piece -> "";
+        case article -> " by article";
+        case opening -> " of doors and windows";
+        case built -> " of what is built in";
+      };
+    }
+    return wall.isEmpty() ? way.isEmpty() ? "" : " looking " + way : " " + wall;
   }
 
   boolean comma() {

@@ -13,6 +13,7 @@ public class ProjectRow {
   private String name;
   private Instant madeAt;
   private Instant removedAt;
+  private String handedOver;
 
   protected ProjectRow() {}
 
@@ -32,6 +33,11 @@ public class ProjectRow {
 
   public Instant madeAt() {
     return madeAt;
+  }
+
+  /** How its files are handed over, as JSON; null if nothing was chosen. */
+  public String handedOver() {
+    return handedOver;
   }
 
   /** Nobody sees it. */

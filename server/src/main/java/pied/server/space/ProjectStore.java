@@ -1,11 +1,13 @@
 package pied.server.space;
 
+import com.fasterxml.jackson.core.type.TypeReference;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
@@ -18,10 +20,12 @@ import pied.core.piece.Shapes;
 import pied.core.space.Filing;
 import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 import pied.core.units.Text;
 import pied.server.space.SpaceWire.ProjectView;
 import pied.server.space.SpaceWire.SpaceName;
 import pied.server.store.Journal;
+import pied.server.store.Json;
 import pied.server.store.Ledger;
 import pied.server.store.MarkRow;
 import pied.server.store.Missing;
@@ -29,6 +33,11 @@ import pied.server.store.Missing;
 /** Keeps projects, and which spaces they have. What is removed is put aside and can come back. */
 @Service
 public class ProjectStore {
+  private static final TypeReference<Map<String, String>> CHOICES = new TypeReference<>() {};
+
+  /** Letters of what was chosen for a hand-over. */
+  private static final int MOST_CHOICES = 4_000;
+
   /** So many rows of what comes from elsewhere are kept at a time. */
   private static final int PART = 200;
 
@@ -285,6 +294,27 @@ public class ProjectStore {
   public void renameProject(String id, String name) {
     project(id);
     alter("update ProjectRow set name = :value where id = :id", id, Text.name("It", name));
+  }
+
+  /** How the files of a project are handed over: what was chosen last, by its name. */
+  public Map<String, String> handover(String id) {
+    project(id);
+    String text = projects.findById(id).map(ProjectRow::handedOver).orElse(null);
+    return text == null ? Map.of() : Json.read(text, CHOICES);
+  }
+
+  /**
+   * Keeps that for all who hand something over.
+   *
+   * @throws Refusal if it is too much to be that
+   */
+  public void keepHandover(String id, Map<String, String> chosen) {
+    project(id);
+    String text = Json.text(new TreeMap<>(chosen));
+    if (text.length() > MOST_CHOICES || !Text.whole(text)) {
+      throw new Refusal("That is too much for the choices of a hand-over.");
+    }
+    alter("update ProjectRow set handedOver = :value where id = :id", id, text);
   }
 
   public void renameSpace(String id, String name) {
