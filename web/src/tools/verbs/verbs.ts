@@ -9,6 +9,7 @@ import { aboutNow, useHandling } from "../../store/handling";
 import { dropBand, useBand } from "../select/band";
 import { chosenNow, selectMeant } from "../../store/selecting";
 import { groupOf, groupsAbout, keptAs } from "../../store/kept";
+import { isProposing } from "../propose/proposal";
 import { giveUp } from "../propose/trial";
 
 /** What building something there is, as an edit. */
@@ -37,7 +38,9 @@ export async function buildAt(at: { x: number; z: number }, within: number, more
   if (!more) build(null);
   const changed = await edit([toolEdit(tool, at, within)]);
   const { selection, part } = useSheet.getState();
-  const untouched = part === before.part && selection.join() === before.selection.join();
+  // who says something by now goes on saying it
+  const untouched =
+    part === before.part && selection.join() === before.selection.join() && !isProposing();
   if (changed?.part && untouched) selectPart(changed.part);
   else if (!changed && !more) build(tool); // refused: it is still in hand
 }

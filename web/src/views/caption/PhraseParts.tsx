@@ -21,6 +21,7 @@ import { filled } from "../../api/filled";
 import { Hinted } from "../fields/Hinted";
 import { meaning } from "../fields/ownWords";
 import { reach } from "../fields/reach";
+import { isProposing } from "../../tools/propose/proposal";
 import { useSheet } from "../../store/sheet";
 import { Swatch } from "../fields/Swatch";
 import { TypedField } from "../fields/TypedField";
@@ -95,7 +96,7 @@ function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first:
           title={meaning(phrase.text) ?? undefined}
           onClick={async () => {
             const changed = await useSheet.getState().edit([phrase.edit]);
-            if (changed?.part) selectPart(changed.part);
+            if (changed?.part && !isProposing()) selectPart(changed.part);
           }}
           sx={{
             ...reach,

@@ -23,6 +23,7 @@ import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
+import pied.core.space.Skirting;
 import pied.core.space.Space;
 import pied.core.space.Wall;
 import pied.core.units.Message;
@@ -272,7 +273,17 @@ public record LineUp(
   /** At a right angle to a wall's face or to the edge next to it, outward from there. */
   private LineUpLine toward(EditSession session, Bulk b) {
     LineUpLine face = face(session.space().shell(), b);
-    return new LineUpLine(face.way(), face.part(), face.at() + session.length(off, 0));
+    double away = off == null ? skirting(session.space().shell(), b) : session.length(off, 0);
+    return new LineUpLine(face.way(), face.part(), face.at() + away);
+  }
+
+  /** What stands on the floor against a wall stands against its skirting. */
+  private double skirting(Shell shell, Bulk b) {
+    Skirting s = shell.skirting();
+    boolean at = to == LineUpTo.wall && nearness == LineUpPart.near && s != null;
+    boolean outline =
+        at && shell.walls().stream().anyMatch(w -> w.name().equals(PartName.read(what).id()));
+    return outline && b.low(Vec.UP) < s.height() ? s.depth() : 0;
   }
 
   private LineUpLine face(Shell shell, Bulk b) {

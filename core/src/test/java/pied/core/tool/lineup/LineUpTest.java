@@ -170,4 +170,22 @@ class LineUpTest {
                 assertThat(((pied.core.edit.Declined) e).offers().get(0).words())
                     .isEqualTo("Line up Jug with Oak sideboard"));
   }
+
+  @Test
+  void whatStandsAgainstAWallStandsAgainstItsSkirting() {
+    Rooms skirted = new Rooms();
+    skirted.json("{'do':'build','skirtingHeight':0.1,'skirtingDepth':0.02}");
+    skirted.put("c", "chest-of-drawers", 3, 1);
+    skirted.put("m", "picture-frame", 1, 0.1);
+    for (String id : new String[] {"c", "m"}) {
+      skirted.json(
+          "{'do':'lineUp','pieces':['" + id + "'],'to':'wall','what':'wall:A','nearness':'near'}");
+    }
+    double depth = skirted.piece("c").size().depth();
+    assertThat(skirted.piece("c").at().z() - depth / 2)
+        .isEqualTo(0.02, org.assertj.core.api.Assertions.within(1e-9));
+    assertThat(skirted.piece("m").at().z() - skirted.piece("m").size().depth() / 2)
+        .as("what hangs above it hangs on the wall")
+        .isEqualTo(0, org.assertj.core.api.Assertions.within(1e-9));
+  }
 }
