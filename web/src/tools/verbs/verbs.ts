@@ -39,8 +39,7 @@ export async function buildAt(at: { x: number; z: number }, within: number, more
   const changed = await edit([toolEdit(tool, at, within)]);
   const { selection, part } = useSheet.getState();
   // who says something by now goes on saying it
-  const untouched =
-    part === before.part && selection.join() === before.selection.join() && !isProposing();
+  const untouched = part === before.part && selection.join() === before.selection.join() && !isProposing();
   if (changed?.part && untouched) selectPart(changed.part);
   else if (!changed && !more) build(tool); // refused: it is still in hand
 }
