@@ -52,6 +52,16 @@ class FinderTest {
   }
 
   @Test
+  void theTradesWordsAreKnownAndNoWordBringsAnotherSortOfThing() {
+    assertThat(ids("lantern"))
+        .contains("profile-spot", "wash-light", "flood", "strip-light", "followspot")
+        .contains("ship-lantern");
+    for (String typed : List.of("wardrobe", "closet", "wardrob", "clothes press")) {
+      assertThat(ids(typed)).as(typed).contains("wardrobe").doesNotContain("toilet");
+    }
+  }
+
+  @Test
   void everyWordMustBeAnswered() {
     assertThat(ids("round table"))
         .contains("round-table")

@@ -14,6 +14,6 @@ public final class PlaceTool implements Tool {
 
   @Override
   public List<Sentence<?>> sentences() {
-    return List.of(new PlaceSentence());
+    return List.of(new ListSentence(), new PlaceSentence());
   }
 }
