@@ -6,6 +6,7 @@ import pied.core.solid.Vec;
 import pied.core.space.Positions;
 import pied.core.space.Positions.Direction;
 import pied.core.units.Entry;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 
 /** A number that was typed while something is carried: where that puts it. */
@@ -55,7 +56,7 @@ final class TypedNumber {
     }
     if (way == null || !(way.length() > 0.5)) {
       c.asks = c.ways.asked();
-      throw new Refusal("Which way?");
+      throw new Refusal("By {}: which way?", Message.length(far));
     }
     Vec to = c.load.lead().at().along(way.unit(), far);
     c.upright = Math.abs(way.y()) > 0.5;

@@ -338,7 +338,7 @@ final class PlanBoard {
   private void mark() {
     for (PartSchedule.OpeningRow r : PartSchedule.openings(space)) {
       Opening o = r.opening();
-      String opens = PartSchedule.opening(r);
+      String opens = r.hand() + (r.hand().isEmpty() || r.opens().isEmpty() ? "" : ", ") + r.opens();
       legend.mark(
           r.mark(), r.name() + (opens.isEmpty() ? "" : ", " + opens), PartSchedule.size(o, unit));
       Wall w = space.shell().wall(o.wall());

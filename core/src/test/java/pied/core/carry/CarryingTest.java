@@ -629,7 +629,7 @@ class CarryingTest {
     for (CarryKeep keep : new CarryKeep[] {CarryKeep.across, CarryKeep.deep, CarryKeep.height}) {
       Asked q = carry("s").to(3, 2).typed("moved", "0.75");
       CarryResult asked = answer(q);
-      assertThat(asked.refused()).isEqualTo("Which way?");
+      assertThat(asked.refused()).isEqualTo("By 0.75 m: which way?");
       CarryResult.CarriedWay right = asked.ways().get(0);
       assertThat(right.words()).isEqualTo("to the right");
       q.typed = new CarryAsk.CarryTyped("moved", "0.75", right.way());
