@@ -129,6 +129,7 @@ final class KeepingCaption {
     Edit refilled = Arrangement.refilled(g);
     if (refilled != null) {
       int n = g.repeats().out().size();
+      writer.text(n == 1 ? "One of them is taken out. " : n + " of them are taken out. ");
       writer.action("fill " + (n == 1 ? "the place" : n + " places") + " taken out", refilled);
     }
     writer.action("keep by no rule", new Dissolve(g.id()));

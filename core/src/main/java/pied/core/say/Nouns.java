@@ -16,6 +16,7 @@ import pied.core.edit.RepeatedArticle;
 import pied.core.piece.Piece;
 import pied.core.space.Bar;
 import pied.core.space.Group;
+import pied.core.space.Part;
 import pied.core.space.Platform;
 import pied.core.space.Rule;
 import pied.core.space.Shell;
@@ -123,7 +124,8 @@ public final class Nouns {
     }
     List<String> all = new ArrayList<>();
     do {
-      List<String> found = named(false);
+      String part = part();
+      List<String> found = part == null ? named(false) : List.of(part);
       if (found == null) {
         r.expect(Reading.ReadingSort.piece, "the name of a piece");
         return null;
@@ -131,6 +133,27 @@ public final class Nouns {
       all.addAll(found);
     } while (r.quietly("and"));
     return List.copyOf(new LinkedHashSet<>(all));
+  }
+
+  /** The name of a part that is built into the shell; null if none is named here. */
+  private @Nullable String part() {
+    int before = r.at();
+    r.quietly("the");
+    for (Reading.Span s : r.spans(LONGEST)) {
+      for (List<? extends Part> some : space.shell().parts().values()) {
+        for (Part p : some) {
+          @Nullable String own = space.filing().part(p.name()).name();
+          if (p.id().equalsIgnoreCase(s.text())
+              || s.text().equalsIgnoreCase(own)
+              || ("the " + s.text()).equalsIgnoreCase(own)) {
+            r.take(s);
+            return p.name().text();
+          }
+        }
+      }
+    }
+    r.back(before);
+    return null;
   }
 
   /** Of the selected ones those that go by the next words. */

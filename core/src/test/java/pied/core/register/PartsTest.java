@@ -451,4 +451,29 @@ class PartsTest {
       assertThat(List.copyOf(back.pieces())).as(e).isEqualTo(List.copyOf(before.pieces()));
     }
   }
+
+  @Test
+  void aPartIsNamedInASentenceByWhatItIsCalledOrWasCalled() {
+    room.json("{'do':'rename','piece':'column:column 1','name':'The pillar'}");
+    say("platform 1: 0.3 to the right");
+    assertThat(x(platform(1))).isEqualTo(1.7, within(1e-9));
+    say("The pillar and platform 1: lock");
+    assertThat(room.space.locked(PartName.read("column:column 1"))).isTrue();
+    assertThat(room.space.locked(PartName.read("platform:platform 1"))).isTrue();
+  }
+
+  private void say(String text) {
+    int[] n = {0};
+    pied.core.propose.Proposal p =
+        pied.core.propose.Proposal.of(
+            room.space,
+            pied.core.propose.Question.of(text, List.of()),
+            LengthUnit.M,
+            null,
+            () -> "m" + n[0]++,
+            pied.core.units.Deadline.NONE);
+    assertThat(p.understood().wrong()).as(text).isNull();
+    assertThat(p.refused()).as(text).isNull();
+    room.space = p.outcome().space();
+  }
 }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -97,7 +96,13 @@ class ProjectHandoverTest {
   void howItIsHandedOverIsKeptWithTheProject() {
     String address = "/api/projects/" + project + "/handover";
     assertThat(http.getForObject(address, String.class)).isEqualTo("{}");
-    http.put(address, Map.of("scale", "50", "paper", "A2"));
+    ResponseEntity<String> kept =
+        http.exchange(
+            org.springframework.http.RequestEntity.put(address)
+                .contentType(org.springframework.http.MediaType.APPLICATION_JSON)
+                .body("{\"scale\":\"50\",\"paper\":\"A2\"}"),
+            String.class);
+    assertThat(kept.getStatusCode().value()).as(kept.getBody()).isEqualTo(204);
     assertThat(http.getForObject(address, String.class))
         .contains("\"paper\":\"A2\"")
         .contains("\"scale\":\"50\"");
