@@ -49,21 +49,22 @@ class Handover {
    *
    * @param shown what of it
    */
-  record Job(String id, Wanted wanted, OpenSpace.Seen seen, Space shown, Plate plate) {
-    /** The same for the same bytes. */
-    String tag() {
+  record Job(String id, Wanted wanted, OpenSpace.Seen seen, Space shown, Plate plate)
+      implements HandedOver {
+    @Override
+    public String tag() {
       return seen.revision() + "-" + Integer.toHexString(Objects.hash(id, wanted.key(), plate));
     }
 
-    /** How the file is called where it is kept. */
-    String name() {
+    @Override
+    public String name() {
       String stem = wanted.file().substring(0, wanted.file().indexOf('.'));
       String what = stem.equals("space") ? "" : " " + stem + wanted.which();
       return fileName(seen.name() + what, stem) + "." + wanted.ending();
     }
 
-    /** How many steps it takes, about. */
-    int steps() {
+    @Override
+    public int steps() {
       return 10 + shown.pieces().size() * (wanted.ending().equals("pdf") ? 2 : 1);
     }
   }

@@ -130,13 +130,7 @@ class HandoverController {
       @RequestParam Map<String, String> said,
       @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had) {
     Handover.Job job = handover.job(id, new Wanted(file, said));
-    return shared(
-        id + "/" + file,
-        job.tag(),
-        had,
-        job.name(),
-        Handover.type(job.wanted()),
-        (out, deadline) -> handover.write(job, out, deadline));
+    return shared(id, job, had, (out, deadline) -> handover.write(job, out, deadline));
   }
 
   /** A file of all spaces of a project: its lists, its plans, a pack of all of it. */
@@ -147,13 +141,7 @@ class HandoverController {
       @RequestParam Map<String, String> said,
       @RequestHeader(value = HttpHeaders.IF_NONE_MATCH, required = false) @Nullable String had) {
     ProjectHandover.ProjectJob job = ofProject.job(id, Wanted.ofProject(file, said));
-    return shared(
-        id + "/" + file,
-        job.tag(),
-        had,
-        job.name(),
-        Handover.type(job.wanted()),
-        (out, deadline) -> ofProject.write(job, out, deadline));
+    return shared(id, job, had, (out, deadline) -> ofProject.write(job, out, deadline));
   }
 
   /** What such a file would be, to look at. */
@@ -182,14 +170,7 @@ class HandoverController {
     Map<String, String> said = r.said() == null ? Map.of() : r.said();
     Wanted wanted = Wanted.ofProject(r.file() == null ? "" : r.file(), said);
     ProjectHandover.ProjectJob job = ofProject.job(id, wanted);
-    String begun =
-        jobs.begin(
-            r.by() == null ? "" : r.by(),
-            job.name(),
-            Handover.type(wanted),
-            job.steps(),
-            (out, deadline) -> ofProject.write(job, out, deadline));
-    return view(begun);
+    return begun(r, job, (out, deadline) -> ofProject.write(job, out, deadline));
   }
 
   /** A project as one file. */
@@ -207,6 +188,12 @@ class HandoverController {
   }
 
   /** A file that is the same for all who ask for it, unless somebody has it already. */
+  private CompletableFuture<ResponseEntity<Resource>> shared(
+      String id, HandedOver job, @Nullable String had, HandoverJobs.Work work) {
+    String what = id + "/" + job.wanted().file();
+    return shared(what, job.tag(), had, job.name(), Handover.type(job.wanted()), work);
+  }
+
   private CompletableFuture<ResponseEntity<Resource>> shared(
       String what,
       String tag,
@@ -253,14 +240,12 @@ class HandoverController {
     }
     Wanted wanted = new Wanted(r.file(), r.said() == null ? Map.of() : r.said());
     Handover.Job job = handover.job(id, wanted);
-    String begun =
-        jobs.begin(
-            r.by() == null ? "" : r.by(),
-            job.name(),
-            Handover.type(wanted),
-            job.steps(),
-            (out, deadline) -> handover.write(job, out, deadline));
-    return view(begun);
+    return begun(r, job, (out, deadline) -> handover.write(job, out, deadline));
+  }
+
+  private HandoverView begun(HandoverRequest r, HandedOver job, HandoverJobs.Work work) {
+    String by = r.by() == null ? "" : r.by();
+    return view(jobs.begin(by, job.name(), Handover.type(job.wanted()), job.steps(), work));
   }
 
   /** How it comes on. */

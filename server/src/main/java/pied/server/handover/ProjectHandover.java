@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
@@ -52,9 +53,10 @@ class ProjectHandover {
    *
    * @param each of its spaces by itself, in their order
    */
-  record ProjectJob(ProjectView project, Wanted wanted, List<Handover.Job> each, Plate plate) {
-    /** The same for the same bytes. */
-    String tag() {
+  record ProjectJob(ProjectView project, Wanted wanted, List<Handover.Job> each, Plate plate)
+      implements HandedOver {
+    @Override
+    public String tag() {
       int hash = Objects.hash(project.name(), wanted.key(), plate);
       for (Handover.Job j : each) {
         hash = 31 * hash + j.tag().hashCode();
@@ -62,14 +64,15 @@ class ProjectHandover {
       return plate.revision() + "-" + Integer.toHexString(hash);
     }
 
-    /** How the file is called where it is kept. */
-    String name() {
+    @Override
+    public String name() {
       String stem = wanted.file().substring(0, wanted.file().indexOf('.'));
       String what = project.name() + " " + stem + wanted.which();
       return Handover.fileName(what, stem) + "." + wanted.ending();
     }
 
-    int steps() {
+    @Override
+    public int steps() {
       return each.stream().mapToInt(Handover.Job::steps).sum();
     }
 
@@ -169,7 +172,7 @@ class ProjectHandover {
       String name = Handover.fileName(j.seen().name(), "space");
       Zip.put(
           zip,
-          String.format(java.util.Locale.ROOT, "drawings/%02d %s.pdf", n, name),
+          String.format(Locale.ROOT, "drawings/%02d %s.pdf", n, name),
           PdfSheets.of(handover.all(j, deadline), j.plate()));
     }
     zip.finish();
