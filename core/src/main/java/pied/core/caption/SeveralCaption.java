@@ -16,7 +16,7 @@ import pied.core.space.Group;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.tool.beside.BesideCaption;
-import pied.core.tool.keep.RecolourBuilder;
+import pied.core.tool.finish.RecolourBuilder;
 import pied.core.tool.move.MoveTo;
 import pied.core.tool.move.MoveToBuilder;
 import pied.core.tool.size.Handling;
@@ -156,7 +156,9 @@ final class SeveralCaption {
                 writer.out.add(
                     Phrase.swatch(
                         finish.name(),
-                        article.look(part, p.finishes()).finish().colour(),
+                        ids,
+                        part,
+                        article.look(part, p.finishes()).finish(),
                         RecolourBuilder.builder().pieces(ids).part(part).build())));
   }
 

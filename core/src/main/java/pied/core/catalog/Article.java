@@ -126,12 +126,22 @@ public record Article(
    * @throws pied.core.units.Refusal if it has no such part, or that is no finish
    */
   public Finish finish(String part, Finish finish) {
+    natural(part);
+    return finish.checked();
+  }
+
+  /**
+   * How one of its parts looks as it comes.
+   *
+   * @throws pied.core.units.Refusal if it has no such part
+   */
+  public Finish natural(String part) {
     if (part == null || !finishes.containsKey(part)) {
       String shown = part == null ? "" : part.length() > 40 ? part.substring(0, 40) + "…" : part;
       throw new Refusal(
           "{} has no part “{}”; it has {}.", name, shown, String.join(", ", finishes.keySet()));
     }
-    return finish.checked();
+    return finishes.get(part).finish();
   }
 
   /**

@@ -94,16 +94,19 @@ public final class ArticleReader {
     Map<String, FinishPart> finishes = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> e : n.properties()) {
       JsonNode f = e.getValue();
-      finishes.put(
-          e.getKey(),
-          new FinishPart(
-              need(f, "name").asText(),
-              Finish.of(
-                  need(f, "colour").asText(),
-                  f.path("rough").asDouble(0.7),
-                  f.path("glow").asDouble(0))));
+      finishes.put(e.getKey(), new FinishPart(need(f, "name").asText(), finish(f)));
     }
     return Collections.unmodifiableMap(finishes);
+  }
+
+  /** Of a material, with a colour of its own or in the material's; or of card in a colour. */
+  private static Finish finish(JsonNode n) {
+    Finish of =
+        Finish.of(n.has("colour") ? n.get("colour").asText() : null)
+            .withMaterial(n.path("of").asText(Finish.PLAIN))
+            .withEmission(n.path("glow").asDouble(0))
+            .withRoughness(n.has("rough") ? n.get("rough").doubleValue() : null);
+    return of.checked();
   }
 
   private static JsonNode need(JsonNode n, String name) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import pied.core.material.Finish;
 import pied.core.material.Look;
+import pied.core.material.PictureFiles;
 import pied.core.solid.Body;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
@@ -40,9 +41,27 @@ public final class Glb {
     return all(List.of(new Body(name, mesh, Pose.HERE)), finishes, pictures);
   }
 
+  /**
+   * Writes bodies to be dressed by others: TEXCOORD_0 is in metres to the right and down as one
+   * looks at the part, TEXCOORD_1 the same along its length, TEXCOORD_2 its place on the picture it
+   * came with.
+   *
+   * @param pictures they came with, by the names of their parts
+   */
+  public static byte[] shape(List<Body> bodies, Map<String, byte[]> pictures) {
+    return all(GltfScene.ofShape(), bodies, Map.of(), pictures);
+  }
+
   private static byte[] all(
       List<Body> bodies, Map<String, Finish> finishes, Map<String, byte[]> pictures) {
-    GltfScene scene = new GltfScene("Pied");
+    return all(new GltfScene("Pied", PictureFiles.NONE), bodies, finishes, pictures);
+  }
+
+  private static byte[] all(
+      GltfScene scene,
+      List<Body> bodies,
+      Map<String, Finish> finishes,
+      Map<String, byte[]> pictures) {
     for (Body body : bodies) {
       Map<String, Look> looks = new LinkedHashMap<>();
       for (String part : body.mesh().parts()) {

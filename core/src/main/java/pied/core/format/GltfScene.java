@@ -11,14 +11,14 @@ import java.nio.ByteOrder;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import pied.core.Nullable;
 import pied.core.Tolerance;
-import pied.core.material.Finish;
+import pied.core.material.Appearance;
 import pied.core.material.Look;
+import pied.core.material.PictureFiles;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Rotation;
@@ -41,20 +41,18 @@ public final class GltfScene {
   private final ArrayNode scene;
   private final ArrayNode nodes;
   private final Bytes data = new Bytes();
-  private final Map<Look, Integer> materials = new LinkedHashMap<>();
+  private final SceneMaterials materials;
+  private final boolean shapes;
   private final Map<Mesh, Geometry> geometries = new IdentityHashMap<>();
   private final Map<Worn, Integer> meshes = new HashMap<>();
 
   /** A mesh in the looks of its parts. */
   private record Worn(int geometry, List<Look> looks) {}
 
-  /**
-   * What of a mesh is written: for every part the attributes, and the corners if they are shared.
-   */
-  private record Geometry(
-      int number, Mesh mesh, Map<Integer, ScenePart> plain, Map<Integer, ScenePart> on) {}
+  /** What of a mesh is written: its parts, as things lie on them. */
+  private record Geometry(int number, Mesh mesh, Map<String, ScenePart> parts) {}
 
-  private record ScenePart(ObjectNode attributes, @Nullable Integer indices) {}
+  private record ScenePart(@Nullable ObjectNode attributes, int indices) {}
 
   private static final class Bytes extends ByteArrayOutputStream {
     /** Where the next ones begin, at a whole number of four. */
@@ -70,8 +68,23 @@ public final class GltfScene {
     }
   }
 
-  /** An empty scene of a name. */
-  public GltfScene(String name) {
+  /**
+   * An empty scene of a name.
+   *
+   * @param pictures where own pictures are had
+   */
+  public GltfScene(String name, PictureFiles pictures) {
+    this(name, pictures, false);
+  }
+
+  /** A shape to be dressed by others: the ways things can lie on it, and pictures it came with. */
+  static GltfScene ofShape() {
+    return new GltfScene("Pied", PictureFiles.NONE, true);
+  }
+
+  private GltfScene(String name, PictureFiles pictures, boolean shapes) {
+    this.shapes = shapes;
+    materials = new SceneMaterials(root, pictures, this::view, shapes);
     root.putObject("asset").put("version", "2.0").put("generator", "Pied");
     root.put("scene", 0);
     ObjectNode only = root.putArray("scenes").addObject().put("name", name);
@@ -94,8 +107,7 @@ public final class GltfScene {
     ObjectNode node = node(name, pose);
     List<Look> own = mesh.parts().stream().map(looks::get).toList();
     Geometry g =
-        geometries.computeIfAbsent(
-            mesh, m -> new Geometry(geometries.size(), m, new HashMap<>(), new HashMap<>()));
+        geometries.computeIfAbsent(mesh, m -> new Geometry(geometries.size(), m, new HashMap<>()));
     node.put("mesh", meshes.computeIfAbsent(new Worn(g.number, own), w -> mesh(name, g, own)));
     return node;
   }
@@ -122,9 +134,7 @@ public final class GltfScene {
    * @param rgb its colour in linear light, 0 to 1
    */
   public void lamp(String name, Vec at, double candela, double[] rgb) {
-    if (!root.has("extensionsUsed")) {
-      root.putArray("extensionsUsed").add(LIGHTS);
-    }
+    materials.uses(LIGHTS);
     ArrayNode lamps = root.withObject("/extensions/" + LIGHTS).withArray("/lights");
     ObjectNode lamp = lamps.addObject().put("name", name).put("type", "point");
     lamp.put("intensity", candela);
@@ -157,26 +167,36 @@ public final class GltfScene {
     ArrayNode primitives = mesh.putArray("primitives");
     for (int part = 0; part < looks.size(); part++) {
       Look look = looks.get(part);
-      boolean pictured = look.picture() != null && g.mesh.uv() != null;
-      int own = part;
-      ScenePart written =
-          (pictured ? g.on : g.plain)
-              .computeIfAbsent(part, k -> pictured ? pictured(g.mesh, own) : plain(g, own));
+      Appearance surface = Appearance.of(look.finish());
+      ScenePart written = part(g, part, look, surface);
       if (written.attributes == null) {
         continue;
       }
       ObjectNode p = primitives.addObject();
       p.set("attributes", written.attributes);
-      if (written.indices != null) {
-        p.put("indices", written.indices);
-      }
-      p.put("material", material(pictured ? look : plain(look)));
+      p.put("indices", written.indices);
+      boolean pictured = TexturePlaces.pictured(g.mesh, look);
+      p.put("material", materials.of(look, surface, pictured));
     }
     return all.size() - 1;
   }
 
-  private static Look plain(Look l) {
-    return l.picture() == null ? l : new Look(l.name(), l.finish(), null);
+  /** A part as it is worn: written once for all that lies on it in the same way. */
+  private ScenePart part(Geometry g, int part, Look look, Appearance surface) {
+    Appearance.Tiled tile = surface.tile();
+    boolean pictured = TexturePlaces.pictured(g.mesh, look);
+    String lies =
+        pictured ? "picture" : tile == null ? "" : tile.along() + Arrays.toString(tile.matrix());
+    return g.parts.computeIfAbsent(
+        part + lies,
+        k -> {
+          int[] corners = corners(g.mesh, part);
+          if (corners.length == 0) {
+            return new ScenePart(null, 0);
+          }
+          float[] places = shapes ? null : TexturePlaces.of(g.mesh, corners, look, surface);
+          return shapes ? shape(g.mesh, corners, pictured) : written(g.mesh, corners, places);
+        });
   }
 
   private static int[] corners(Mesh mesh, int part) {
@@ -185,36 +205,41 @@ public final class GltfScene {
         .toArray();
   }
 
-  /** A part whose corners share the vertices that are of it. */
-  private ScenePart plain(Geometry g, int part) {
-    Mesh mesh = g.mesh;
-    int[] at = corners(mesh, part);
-    if (at.length == 0) {
-      return new ScenePart(null, null);
-    }
-    int[] used = Arrays.stream(at).map(i -> mesh.corners()[i]).sorted().distinct().toArray();
+  /** A part whose corners share the vertices that are the same in all. */
+  private ScenePart written(Mesh mesh, int[] at, float[]... places) {
+    Shared shared = Shared.of(mesh, at, places);
     ByteBuffer corners = bytes(4 * at.length);
-    for (int i : at) {
-      corners.putInt(Arrays.binarySearch(used, mesh.corners()[i]));
+    for (int i : shared.indices()) {
+      corners.putInt(i);
     }
-    ObjectNode attributes = attributes(mesh, used);
+    int[] first = shared.corners();
+    int[] vertices = Arrays.stream(first).map(i -> mesh.corners()[at[i]]).toArray();
+    ObjectNode attributes = attributes(mesh, vertices);
+    for (int k = 0; k < places.length && places[k] != null; k++) {
+      ByteBuffer out = bytes(8 * first.length);
+      for (int i : first) {
+        out.putFloat(places[k][2 * i]).putFloat(places[k][2 * i + 1]);
+      }
+      attributes.put("TEXCOORD_" + k, accessor(out, ARRAY, FLOAT, first.length, "VEC2"));
+    }
     return new ScenePart(attributes, accessor(corners, ELEMENTS, INT, at.length, "SCALAR"));
   }
 
-  /** A part with a picture: a corner may be at another place of it in every triangle. */
-  private ScenePart pictured(Mesh mesh, int part) {
-    int[] at = corners(mesh, part);
-    if (at.length == 0) {
-      return new ScenePart(null, null);
+  /** All the ways in which something can lie on a part, for whoever dresses it. */
+  private ScenePart shape(Mesh mesh, int[] at, boolean pictured) {
+    float[] upright = picked(mesh.mapping().upright(), at);
+    float[] along = picked(mesh.mapping().along(), at);
+    return pictured
+        ? written(mesh, at, upright, along, picked(mesh.uv(), at))
+        : written(mesh, at, upright, along);
+  }
+
+  private static float[] picked(float[] all, int[] at) {
+    float[] out = new float[2 * at.length];
+    for (int i = 0; i < at.length; i++) {
+      System.arraycopy(all, 2 * at[i], out, 2 * i, 2);
     }
-    int[] vertices = Arrays.stream(at).map(i -> mesh.corners()[i]).toArray();
-    ObjectNode attributes = attributes(mesh, vertices);
-    ByteBuffer places = bytes(8 * at.length);
-    for (int i : at) {
-      places.putFloat(mesh.uv()[2 * i]).putFloat(mesh.uv()[2 * i + 1]);
-    }
-    attributes.put("TEXCOORD_0", accessor(places, ARRAY, FLOAT, at.length, "VEC2"));
-    return new ScenePart(attributes, null);
+    return out;
   }
 
   private ObjectNode attributes(Mesh mesh, int[] vertices) {
@@ -278,50 +303,6 @@ public final class GltfScene {
     all.addObject().put("buffer", 0).put("byteOffset", data.next()).put("byteLength", bytes.length);
     data.writeBytes(bytes);
     return all.size() - 1;
-  }
-
-  private int material(Look look) {
-    Integer had = materials.get(look);
-    if (had != null) {
-      return had;
-    }
-    ArrayNode all = root.withArray("/materials");
-    ObjectNode m = all.addObject().put("name", look.name());
-    Finish f = look.finish();
-    ObjectNode surface = m.putObject("pbrMetallicRoughness");
-    surface.put("metallicFactor", f.metal()).put("roughnessFactor", f.roughness());
-    double[] rgb = f.linear();
-    if (look.picture() != null) {
-      surface.putObject("baseColorTexture").put("index", texture(look.picture()));
-    } else {
-      surface
-          .putArray("baseColorFactor")
-          .add(rgb[0])
-          .add(rgb[1])
-          .add(rgb[2])
-          .add(1 - f.transparency());
-    }
-    if (f.transparency() > 0) {
-      m.put("alphaMode", "BLEND");
-    }
-    if (f.emission() > 0) {
-      double glow = f.emission();
-      m.putArray("emissiveFactor").add(glow * rgb[0]).add(glow * rgb[1]).add(glow * rgb[2]);
-    }
-    materials.put(look, all.size() - 1);
-    return all.size() - 1;
-  }
-
-  private int texture(byte[] file) {
-    boolean png = file.length > 0 && (file[0] & 255) == 0x89;
-    ArrayNode images = root.withArray("/images");
-    images
-        .addObject()
-        .put("bufferView", view(file))
-        .put("mimeType", png ? "image/png" : "image/jpeg");
-    ArrayNode textures = root.withArray("/textures");
-    textures.addObject().put("source", images.size() - 1);
-    return textures.size() - 1;
   }
 
   /** The file. */

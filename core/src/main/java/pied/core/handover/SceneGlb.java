@@ -30,7 +30,7 @@ public final class SceneGlb {
    * @param ceiling whether what closes the space above comes too
    */
   public static byte[] of(Space space, String name, boolean ceiling, Deadline deadline) {
-    GltfScene scene = new GltfScene(name);
+    GltfScene scene = new GltfScene(name, space.shapes().pictures());
     scene.about().put("unit", "m").put("datum", "place is read from the datum");
     for (Item i : Item.of(space, ceiling)) {
       deadline.check();

@@ -6,19 +6,24 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Locale;
 import java.util.Objects;
 import pied.core.Nullable;
+import pied.core.material.pattern.Tint;
 import pied.core.units.Refusal;
 
 /**
- * How a part looks, in the terms of glTF 2.0. What is missing is as it comes: of an article's part,
- * card; of a piece's part, that of its article.
+ * How a part looks, in the terms of glTF 2.0 and its ratified extensions. What is missing is as the
+ * material has it, or without one as it comes: of an article's part, card; of a piece's part, that
+ * of its article.
  *
- * @param colour as #RRGGBB
+ * @param colour as #RRGGBB; of a patterned material what it is on the whole
  * @param roughness 0 polished to 1 matt
  * @param metal 0 for none to 1
- * @param transparency 0 for none to 1
+ * @param transparency 0 for none to 1: how much of it is not there, as of gauze
  * @param emission 0 for none to 1, for lampshades
+ * @param clearCoat 0 for none to 1: how much lacquer lies over it
+ * @param sheen 0 for none to 1: how much cloth gleams at its edges
+ * @param transmission 0 for none to 1: how much light goes through, as through glass
  * @param material id of what it is made of
- * @param pattern what repeats on it
+ * @param laid how the material's pattern lies on it
  */
 @RecordBuilder
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -28,11 +33,21 @@ public record Finish(
     @Nullable Double metal,
     @Nullable Double transparency,
     @Nullable Double emission,
+    @Nullable Double clearCoat,
+    @Nullable Double sheen,
+    @Nullable Double transmission,
     @Nullable String material,
-    @Nullable Pattern pattern)
+    @Nullable Laying laid)
     implements FinishBuilder.With {
+  /** What is of no material but has a colour: card. */
+  public static final String PLAIN = "plain";
+
+  private static final Finish NONE =
+      new Finish(null, null, null, null, null, null, null, null, null, null);
+
   /** Card, of which all is that has no finish. */
-  public static final Finish CARD = new Finish("#D9D0C2", 0.8, 0.0, 0.0, 0.0, null, null);
+  public static final Finish CARD =
+      new Finish("#D9D0C2", 0.8, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, PLAIN, Laying.USUAL);
 
   @JsonCreator(mode = JsonCreator.Mode.PROPERTIES)
   public Finish {
@@ -41,62 +56,92 @@ public record Finish(
 
   /** A colour alone, as scripts may write it: "#B4674B". */
   @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
-  public static Finish of(String colour) {
-    return new Finish(colour, null, null, null, null, null, null);
+  public static Finish of(@Nullable String colour) {
+    return NONE.withColour(colour);
   }
 
-  /** The natural finish of an article's part. */
+  /** A material as it comes. */
+  public static Finish made(String material) {
+    return NONE.withMaterial(material);
+  }
+
+  /** The natural finish of an article's part of no material. */
   public static Finish of(String colour, double roughness, double emission) {
-    return new Finish(colour, roughness, 0.0, 0.0, emission, null, null);
+    return of(colour).withRoughness(roughness).withEmission(emission);
   }
 
-  /** The same, where nothing is missing that another has. */
+  /** The same, where nothing is missing that another has, or the material if it has one. */
   public Finish over(Finish natural) {
+    Finish base = base(material, natural);
     return new Finish(
-        or(colour, natural.colour),
-        or(roughness, natural.roughness),
-        or(metal, natural.metal),
-        or(transparency, natural.transparency),
-        or(emission, natural.emission),
-        or(material, natural.material),
-        or(pattern, natural.pattern));
+        or(colour, base.colour),
+        or(roughness, base.roughness),
+        or(metal, base.metal),
+        or(transparency, base.transparency),
+        or(emission, base.emission),
+        or(clearCoat, base.clearCoat),
+        or(sheen, base.sheen),
+        or(transmission, base.transmission),
+        or(material, base.material),
+        or(laid, base.laid));
+  }
+
+  /** What a part of a material is before it says anything of its own. */
+  private static Finish base(@Nullable String material, Finish natural) {
+    if (material == null || material.equals(natural.material)) {
+      return natural;
+    }
+    // a lampshade shines whatever it is made of
+    return Materials.of(material).finish().withEmission(natural.emission);
   }
 
   private static <T> T or(@Nullable T own, T natural) {
     return own == null ? natural : own;
   }
 
-  /** What of it is another than in the natural one; the rest is missing. */
+  /** What of it is another than in the natural one; the rest is missing. Both are complete. */
   public Finish but(Finish natural) {
+    Finish base = base(material, natural);
     return new Finish(
-        Objects.equals(colour, natural.colour) ? null : colour,
-        Objects.equals(roughness, natural.roughness) ? null : roughness,
-        Objects.equals(metal, natural.metal) ? null : metal,
-        Objects.equals(transparency, natural.transparency) ? null : transparency,
-        Objects.equals(emission, natural.emission) ? null : emission,
-        Objects.equals(material, natural.material) ? null : material,
-        Objects.equals(pattern, natural.pattern) ? null : pattern);
+        other(colour, base.colour),
+        other(roughness, base.roughness),
+        other(metal, base.metal),
+        other(transparency, base.transparency),
+        other(emission, base.emission),
+        other(clearCoat, base.clearCoat),
+        other(sheen, base.sheen),
+        other(transmission, base.transmission),
+        other(material, natural.material),
+        other(laid, base.laid));
+  }
+
+  private static @Nullable <T> T other(T own, T natural) {
+    return Objects.equals(own, natural) ? null : own;
   }
 
   /** Whether it says nothing. */
   public boolean none() {
-    return equals(of(null));
+    return equals(NONE);
   }
 
   /**
    * As it is kept.
    *
-   * @throws Refusal if a colour is none, or a share is not from 0 to 1
+   * @throws Refusal if a colour is none, a share is not from 0 to 1, or there is no such material
    */
   public Finish checked() {
     share("roughness", roughness);
     share("metal", metal);
     share("transparency", transparency);
     share("emission", emission);
-    if (material != null || pattern != null) {
-      throw new Refusal("There are no materials and patterns to choose yet; give it a colour.");
+    share("clear coat", clearCoat);
+    share("sheen", sheen);
+    share("transmission", transmission);
+    if (material != null && !Materials.has(material)) {
+      throw new Refusal("There is no material “{}”.", Materials.shortened(material));
     }
-    return colour == null ? this : withColour(colour(colour));
+    return withColour(colour == null ? null : colour(colour))
+        .withLaid(laid == null ? null : laid.checked());
   }
 
   private static void share(String what, @Nullable Double v) {
@@ -119,12 +164,6 @@ public record Finish(
 
   /** Its colour in red, green and blue of linear light, 0 to 1 (IEC 61966-2-1), as glTF has it. */
   public double[] linear() {
-    int rgb = Integer.parseInt(colour.substring(1), 16);
-    double[] out = new double[3];
-    for (int k = 0; k < 3; k++) {
-      double c = (rgb >> (16 - 8 * k) & 255) / 255.0;
-      out[k] = c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);
-    }
-    return out;
+    return Tint.linear(colour);
   }
 }

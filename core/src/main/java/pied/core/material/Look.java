@@ -21,8 +21,9 @@ public record Look(String name, Finish finish, @Nullable byte[] picture) {
     if (own == null) {
       return this;
     }
-    // a colour of its own takes the place of a picture
-    return new Look(name, own.over(finish), own.colour() == null ? picture : null);
+    // a colour or a material of its own takes the place of a picture
+    boolean covered = own.colour() != null || own.material() != null;
+    return new Look(name, own.over(finish), covered ? null : picture);
   }
 
   @Override

@@ -7,6 +7,9 @@ import java.util.List;
 import pied.core.Nullable;
 import pied.core.edit.Blank;
 import pied.core.edit.Edit;
+import pied.core.material.Appearance;
+import pied.core.material.Finish;
+import pied.core.material.FinishWords;
 
 /** A part of a caption: what is read there, and what one can do with it. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
@@ -89,8 +92,26 @@ public sealed interface Phrase {
   /** Something to do. */
   record PhraseAction(String text, Edit edit) implements Phrase {}
 
-  /** A colour, #RRGGBB, that can be chosen anew. */
-  record PhraseSwatch(String text, String colour, Blank blank) implements Phrase {}
+  /**
+   * How a part looks, that can be chosen anew.
+   *
+   * @param text what the part is called
+   * @param words what it is made of
+   * @param colour as #RRGGBB
+   * @param sample where a picture of it is had; null where its colour says it all
+   * @param pieces whose part it is; null for one of the shell
+   * @param part key of the part
+   * @param blank takes a colour
+   */
+  record PhraseSwatch(
+      String text,
+      String words,
+      String colour,
+      @Nullable String sample,
+      @Nullable List<String> pieces,
+      String part,
+      Blank blank)
+      implements Phrase {}
 
   // ---- made in fewer words
 
@@ -118,7 +139,22 @@ public sealed interface Phrase {
     return new PhraseWord(text, null, part);
   }
 
-  static Phrase swatch(String part, String colour, Edit edit) {
-    return new PhraseSwatch(part, colour, new Blank(edit, "colour"));
+  /**
+   * How a part looks.
+   *
+   * @param pieces whose part it is; null for one of the shell
+   * @param shown complete
+   * @param edit whose "colour" is typed
+   */
+  static Phrase swatch(
+      String name, @Nullable List<String> pieces, String part, Finish shown, Edit edit) {
+    return new PhraseSwatch(
+        name,
+        FinishWords.of(shown),
+        shown.colour(),
+        Appearance.sample(shown),
+        pieces,
+        part,
+        new Blank(edit, "colour"));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Set;
 import pied.core.BoundedCache;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
+import pied.core.material.PictureFiles;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
@@ -23,12 +24,25 @@ public final class Shapes {
   private static final double CELL = 0.008;
 
   private final Catalog catalog;
+  private final PictureFiles pictures;
   private final Map<Form, Mesh> meshes = BoundedCache.room(SHARE, Mesh::bytes);
 
   private final Map<Form, Boolean> symmetric = BoundedCache.latest(KEPT);
 
   public Shapes(Catalog catalog) {
+    this(catalog, PictureFiles.NONE);
+  }
+
+  /**
+   * @param pictures where own pictures are had
+   */
+  public Shapes(Catalog catalog, PictureFiles pictures) {
     this.catalog = catalog;
+    this.pictures = pictures;
+  }
+
+  public PictureFiles pictures() {
+    return pictures;
   }
 
   public Catalog catalog() {

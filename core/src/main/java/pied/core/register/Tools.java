@@ -6,6 +6,7 @@ import pied.core.edit.Edit;
 import pied.core.tool.Tool;
 import pied.core.tool.beside.BesideTool;
 import pied.core.tool.exchange.ExchangeTool;
+import pied.core.tool.finish.FinishTool;
 import pied.core.tool.group.GroupTool;
 import pied.core.tool.keep.KeepTool;
 import pied.core.tool.layer.LayerTool;
@@ -47,6 +48,7 @@ public final class Tools {
           new PlaceTool(),
           new LayerTool(),
           new GroupTool(),
+          new FinishTool(),
           new ShellTool());
 
   private Tools() {}

@@ -9,6 +9,7 @@ import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.material.Finish;
+import pied.core.material.FinishWords;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -41,7 +42,7 @@ public final class Schedule {
    * @param from the same as numbers, metres
    * @param facing its turn as text
    * @param turn degrees
-   * @param finish colours that are not the article's own; empty for none
+   * @param finish what is not the article's own, in words; empty for none
    * @param weight kg, reckoned from that at natural size by its room; 0 if not known
    * @param cost 0 if not known
    * @param remark what was written beside it
@@ -102,7 +103,7 @@ public final class Schedule {
         p.id(),
         p.name(),
         Names.bare(p.name()),
-        String.join("\n", p.article(), size, finish, note),
+        String.join("\n", p.article(), size, p.finishes().toString(), note),
         p.article(),
         article.name(),
         article.kind(),
@@ -132,11 +133,12 @@ public final class Schedule {
         .forEach(
             (part, f) -> {
               Finish own = p.finishes().of(part);
-              if (own != null && own.colour() != null) {
-                others.add(f.name() + " " + own.colour());
+              if (own != null) {
+                Finish shown = own.over(f.finish());
+                others.add(f.name().toLowerCase(Locale.ROOT) + " " + FinishWords.of(shown));
               }
             });
-    return String.join(", ", others);
+    return String.join("; ", others);
   }
 
   /** What is unusual about it; mirrored is only what is another then. */

@@ -84,8 +84,7 @@ public final class Selecting {
       }
       case like -> {
         Piece lead = lead();
-        Map<String, String> colours = colours(lead);
-        yield all(p -> p.form().equals(lead.form()) && colours(p).equals(colours));
+        yield all(p -> p.form().equals(lead.form()) && p.finishes().equals(lead.finishes()));
       }
       case finish -> byColour();
       case layer -> {

@@ -198,7 +198,7 @@ public final class Bodies {
   }
 
   /** What a ray meets first: the body, how far along, and the outward normal there. */
-  public record RayMet(Body body, double distance, Vec point, Vec normal) {}
+  public record RayMet(Body body, double distance, Vec point, Vec normal, int triangle) {}
 
   /** The nearest body along a ray that counts, or null. */
   public RayMet ray(Vec from, Vec direction, double limit, Predicate<Body> counts) {
@@ -232,7 +232,8 @@ public final class Bodies {
           if (hits && !(tie && met[0].body().id().compareTo(body.id()) < 0)) {
             best[0] = hit.distance;
             Vec at = from.along(direction, hit.distance);
-            met[0] = new RayMet(body, hit.distance, at, body.pose().direct(normal(body, hit)));
+            Vec normal = body.pose().direct(normal(body, hit));
+            met[0] = new RayMet(body, hit.distance, at, normal, hit.triangle);
           }
         });
     return met[0];

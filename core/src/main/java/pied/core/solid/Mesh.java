@@ -18,6 +18,9 @@ public final class Mesh {
   private final float[] uv;
   private final Box box;
   private volatile MeshTree tree;
+  private volatile Mapping mapping;
+  private Mesh same = this;
+  private Vec from = Vec.ZERO;
   private volatile Topology topology;
 
   /**
@@ -112,7 +115,6 @@ public final class Mesh {
     return parts;
   }
 
-  /** Where the corners of its triangles are on pictures, two numbers each; or null. */
   /**
    * How much room it takes, bytes, with the tree and the neighbourhoods it has once it was asked
    * anything: 103 bytes a triangle for the tree (measured, docs/core.md), and about as much for the
@@ -126,6 +128,7 @@ public final class Mesh {
         + 200L * triangles;
   }
 
+  /** Where the corners of its triangles are on pictures, two numbers each; or null. */
   public @Nullable float[] uv() {
     return uv;
   }
@@ -161,6 +164,30 @@ public final class Mesh {
       }
     }
     return t;
+  }
+
+  /** Where what repeats on it lies; worked out when first asked for. */
+  public Mapping mapping() {
+    if (same != this) {
+      return same.mapping();
+    }
+    Mapping m = mapping;
+    if (m == null) {
+      synchronized (this) {
+        if (mapping == null) {
+          mapping = Mapping.of(this, from);
+        }
+        m = mapping;
+      }
+    }
+    return m;
+  }
+
+  /** The same mesh, what repeats on it measured from another point. */
+  public Mesh measuredFrom(Vec point) {
+    Mesh m = new Mesh(xyz, normals, corners, partOf, parts, uv);
+    m.from = point;
+    return m;
   }
 
   /** The same mesh with left and right exchanged. */
@@ -227,7 +254,9 @@ public final class Mesh {
         n[i + 2] = (float) d.z();
       }
     }
-    return new Mesh(p, n, corners, partOf, parts, uv);
+    Mesh moved = new Mesh(p, n, corners, partOf, parts, uv);
+    moved.same = same; // what is on it goes with it
+    return moved;
   }
 
   /** Several meshes as one; parts of the same name become one part. */
@@ -278,7 +307,6 @@ public final class Mesh {
     return topology().closed;
   }
 
-  /** Whether it is closed and every connected piece of it has its outside outward. */
   /**
    * Works out all that is asked of a mesh again and again, which is otherwise done when it is first
    * asked.
@@ -288,6 +316,7 @@ public final class Mesh {
     topology();
   }
 
+  /** Whether it is closed and every connected piece of it has its outside outward. */
   boolean isOutward() {
     return topology().outward;
   }

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import pied.core.catalog.Article;
 import pied.core.catalog.ArticleReader;
+import pied.core.material.Finish;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
@@ -56,9 +57,10 @@ final class Joinery {
     return Pose.of(at, inward(o) ? wall.turn() : wall.turn() + 180);
   }
 
-  static Map<String, String> colours() {
-    Map<String, String> all = new LinkedHashMap<>();
-    ARTICLES.values().forEach(a -> a.finishes().forEach((k, f) -> all.put(k, f.finish().colour())));
+  /** How its parts look. */
+  static Map<String, Finish> looks() {
+    Map<String, Finish> all = new LinkedHashMap<>();
+    ARTICLES.values().forEach(a -> a.finishes().forEach((k, f) -> all.put(k, f.finish())));
     return all;
   }
 }

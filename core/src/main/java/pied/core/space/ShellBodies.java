@@ -26,9 +26,6 @@ public final class ShellBodies {
 
   private static final double BRIGHT = 0.8;
 
-  /** Roughness of what a room is built of. */
-  private static final double MATT = 0.92;
-
   private static final double SLAB = 0.2;
 
   private final Shell shell;
@@ -314,21 +311,23 @@ public final class ShellBodies {
   private static final Map<String, Finish> USUAL = usual();
 
   private static Map<String, Finish> usual() {
-    Map<String, String> all = new LinkedHashMap<>();
-    all.put("floor", "#D8C3A0");
-    all.put("wall", "#F1EADD");
-    all.put("ceiling", "#FBF7EE");
-    all.put("skirting", "#EDE3D2");
-    all.put("column", "#E9DFCC");
-    all.put("platform", "#C2A67C");
-    all.put("bar", "#4A4744");
-    all.put("seat", "#8E6A5E");
-    all.put("house", "#A69C90");
-    all.putAll(Joinery.colours());
-    Map<String, Finish> finishes = new LinkedHashMap<>();
-    all.forEach((part, colour) -> finishes.put(part, Finish.of(colour, MATT, 0)));
-    finishes.computeIfPresent("glass", (part, f) -> f.withTransparency(CLEAR).withEmission(BRIGHT));
-    return finishes;
+    Map<String, Finish> all = new LinkedHashMap<>();
+    usual(all, "floor", Finish.PLAIN, "#D8C3A0");
+    usual(all, "wall", "plaster", "#F1EADD");
+    usual(all, "ceiling", "paint-matt", "#FBF7EE");
+    usual(all, "skirting", "paint-eggshell", "#EDE3D2");
+    usual(all, "column", "plaster", "#E9DFCC");
+    usual(all, "platform", Finish.PLAIN, "#C2A67C");
+    usual(all, "bar", "steel-blackened", "#4A4744");
+    usual(all, "seat", "velvet", "#8E6A5E");
+    usual(all, "house", Finish.PLAIN, "#A69C90");
+    all.putAll(Joinery.looks());
+    all.computeIfPresent("glass", (part, f) -> f.withTransparency(CLEAR).withEmission(BRIGHT));
+    return all;
+  }
+
+  private static void usual(Map<String, Finish> all, String part, String of, String colour) {
+    all.put(part, Finish.of(colour).withMaterial(of).over(Finish.CARD));
   }
 
   /** How the parts of this shell look: its own finishes, and the usual where it names none. */

@@ -22,16 +22,21 @@ class FinishesTest {
     Arbitrary<Double> share = Arbitraries.doubles().between(0, 1).injectNull(0.4);
     Arbitrary<String> colour =
         Arbitraries.integers().between(0, 0xFFFFFF).map(c -> String.format("#%06X", c));
-    return Combinators.combine(colour.injectNull(0.3), share, share, share, share)
-        .as((c, r, m, t, e) -> new Finish(c, r, m, t, e, null, null));
+    Arbitrary<String> material =
+        Arbitraries.of("plain", "oak", "velvet", "glass", "tile-square", "brass").injectNull(0.4);
+    Arbitrary<Laying> laid = share.map(w -> Laying.USUAL.withTurn(w).withWidth(w)).injectNull(0.5);
+    return Combinators.combine(colour.injectNull(0.3), share, share, share, share, material, laid)
+        .as((c, r, m, t, e, of, l) -> new Finish(c, r, m, t, e, t, m, r, of, l));
   }
 
   @Property
   void whatIsMissingIsOfTheNaturalFinishAndOnlyThat(
       @ForAll("finishes") Finish own, @ForAll("finishes") Finish natural) {
     Finish shown = own.over(natural);
-    assertThat(shown.colour()).isEqualTo(own.colour() != null ? own.colour() : natural.colour());
-    assertThat(shown.metal()).isEqualTo(own.metal() != null ? own.metal() : natural.metal());
+    boolean other = own.material() != null && !own.material().equals(natural.material());
+    Finish base = other ? Materials.of(own.material()).finish() : natural;
+    assertThat(shown.colour()).isEqualTo(own.colour() != null ? own.colour() : base.colour());
+    assertThat(shown.metal()).isEqualTo(own.metal() != null ? own.metal() : base.metal());
     assertThat(own.over(own)).isEqualTo(own);
     // what is another than the natural one says the same over it
     Finish complete = natural.over(Finish.CARD);

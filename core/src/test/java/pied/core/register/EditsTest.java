@@ -27,8 +27,8 @@ import pied.core.place.Resting;
 import pied.core.solid.Nearness;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
+import pied.core.tool.finish.Recolour;
 import pied.core.tool.keep.Copy;
-import pied.core.tool.keep.Recolour;
 import pied.core.tool.keep.Remove;
 import pied.core.tool.keep.Rename;
 import pied.core.tool.move.MoveBy;
@@ -250,7 +250,7 @@ class EditsTest {
     assertThatThrownBy(() -> room.apply(new Rename("s", "x".repeat(1_000_000))))
         .hasMessageContaining("up to 120 letters; this one has 1000000");
     assertThatThrownBy(() -> room.apply(new Rename("s", " "))).hasMessageContaining("at least one");
-    assertThatThrownBy(() -> room.apply(new Recolour(List.of("s"), "doors", "red")))
+    assertThatThrownBy(() -> room.apply(new Recolour(List.of("s"), "doors", "reddest")))
         .hasMessageContaining("#RRGGBB");
     assertThatThrownBy(() -> room.apply(new Recolour(List.of("s"), "lid", "#112233")))
         .hasMessageContaining("it has carcass, doors, knobs");

@@ -103,6 +103,10 @@ class EveryEditTest {
           "{'do':'mirror','pieces':['c']}",
           "{'do':'rename','piece':'s','name':'The stool'}",
           "{'do':'recolour','pieces':['c'],'part':'fronts','colour':'#102030'}",
+          "{'do':'finish','pieces':['c'],'part':'fronts','finish':{'material':'walnut'}}",
+          "{'do':'finish','pieces':['s'],'part':'seat','alike':'article',"
+              + "'finish':{'material':'velvet','colour':'#405060'}}",
+          "{'do':'lay','pieces':['c'],'part':'fronts','turn':'90','width':'70cm'}",
           "{'do':'exchange','pieces':['t','s'],'article':'crate'}",
           "{'do':'copy','pieces':['t','s']}",
           "{'do':'copy','pieces':['g']}",
@@ -160,7 +164,9 @@ class EveryEditTest {
           "{'do':'shift','part':'wall:A','by':{'x':0,'z':0.2}}",
           "{'do':'removeParts','parts':['platform:platform 1','opening:d1']}",
           "{'do':'datum','to':{'x':1,'z':1}}",
-          "{'do':'paint','part':'wall','colour':'#aabbcc'}");
+          "{'do':'paint','part':'wall','colour':'#aabbcc'}",
+          "{'do':'decorate','part':'floor','finish':{'material':'oak-herringbone'}}",
+          "{'do':'decorate','part':'wall:A','finish':{'material':'paper-sprig'}}");
 
   private static final List<String> STAGE =
       List.of(

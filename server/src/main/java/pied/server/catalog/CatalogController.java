@@ -2,7 +2,6 @@ package pied.server.catalog;
 
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,6 +21,7 @@ import pied.core.piece.Lean;
 import pied.core.piece.Shapes;
 import pied.core.piece.Stance;
 import pied.core.size.Size;
+import pied.core.solid.Body;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.space.Validity;
@@ -103,10 +103,8 @@ class CatalogController {
       @RequestParam(defaultValue = "false") boolean stretched) {
     Form form = form(article, width, depth, height, mirrored, stretched);
     return kept(
-        Glb.write(
-            article,
-            shapes.mesh(form),
-            Map.of(),
+        Glb.shape(
+            List.of(new Body(article, shapes.mesh(form), Pose.HERE)),
             shapes.catalog().article(article).recipe().pictures()));
   }
 

@@ -8,7 +8,7 @@ import pied.core.catalog.Article;
 import pied.core.catalog.Clearance;
 import pied.core.catalog.Light;
 import pied.core.catalog.Mounting;
-import pied.core.material.FinishPart;
+import pied.core.material.PartLook;
 import pied.core.size.Size;
 import pied.core.units.LengthUnit;
 
@@ -37,7 +37,7 @@ public final class CatalogWire {
       @Nullable Light light,
       List<Clearance> clearances,
       List<String> room,
-      Map<String, FinishPart> finishes) {
+      Map<String, PartLook> finishes) {
     public static ArticleCard of(Article a, LengthUnit u) {
       return new ArticleCard(
           a.id(),
@@ -54,7 +54,7 @@ public final class CatalogWire {
           a.light(),
           a.clearances(),
           a.clearances().stream().map(c -> c.words(u)).toList(),
-          a.finishes());
+          PartLook.of(a.finishes()));
     }
   }
 

@@ -10,7 +10,7 @@ import pied.core.Nullable;
 import pied.core.material.Finish;
 import pied.core.material.FinishPart;
 import pied.core.material.Finishes;
-import pied.core.material.Pattern;
+import pied.core.material.Laying;
 
 /** A finish as it is stored: one that is a colour alone as that, as all were once. */
 public record StoredFinish(
@@ -19,11 +19,20 @@ public record StoredFinish(
     @Nullable Double metal,
     @Nullable Double transparency,
     @Nullable Double emission,
+    @Nullable Double clearCoat,
+    @Nullable Double sheen,
+    @Nullable Double transmission,
     @Nullable String material,
-    @Nullable Repeat pattern) {
-  /** A pattern as it is stored. */
-  public record Repeat(
-      String of, double width, double height, double turn, double across, double up) {}
+    @Nullable StoredLaying laid) {
+  /** How a pattern lies, as it is stored. */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  public record StoredLaying(
+      @Nullable Double width,
+      @Nullable Double turn,
+      @Nullable Double across,
+      @Nullable Double up,
+      @Nullable Double joint,
+      @Nullable String second) {}
 
   @JsonCreator(mode = JsonCreator.Mode.PROPERTIES)
   public StoredFinish {}
@@ -39,8 +48,11 @@ public record StoredFinish(
     all.put("metal", metal);
     all.put("transparency", transparency);
     all.put("emission", emission);
+    all.put("clearCoat", clearCoat);
+    all.put("sheen", sheen);
+    all.put("transmission", transmission);
     all.put("material", material);
-    all.put("pattern", pattern);
+    all.put("laid", laid);
     all.values().removeIf(Objects::isNull);
     return all;
   }
@@ -48,19 +60,24 @@ public record StoredFinish(
   /** A colour alone. */
   @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
   public static StoredFinish colour(String colour) {
-    return new StoredFinish(colour, null, null, null, null, null, null);
+    return new StoredFinish(colour, null, null, null, null, null, null, null, null, null);
   }
 
   static StoredFinish of(Finish f) {
-    Pattern p = f.pattern();
+    Laying l = f.laid();
     return new StoredFinish(
         f.colour(),
         f.roughness(),
         f.metal(),
         f.transparency(),
         f.emission(),
+        f.clearCoat(),
+        f.sheen(),
+        f.transmission(),
         f.material(),
-        p == null ? null : new Repeat(p.of(), p.width(), p.height(), p.turn(), p.across(), p.up()));
+        l == null
+            ? null
+            : new StoredLaying(l.width(), l.turn(), l.across(), l.up(), l.joint(), l.second()));
   }
 
   Finish live() {
@@ -70,16 +87,13 @@ public record StoredFinish(
         metal,
         transparency,
         emission,
+        clearCoat,
+        sheen,
+        transmission,
         material,
-        pattern == null
+        laid == null
             ? null
-            : new Pattern(
-                pattern.of,
-                pattern.width,
-                pattern.height,
-                pattern.turn,
-                pattern.across,
-                pattern.up));
+            : new Laying(laid.width, laid.turn, laid.across, laid.up, laid.joint, laid.second));
   }
 
   /** Finishes by part. */

@@ -1,5 +1,6 @@
 package pied.server.space;
 
+import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,7 +16,6 @@ import pied.core.edit.Amount;
 import pied.core.format.Glb;
 import pied.core.measure.FreePlace;
 import pied.core.space.Shell;
-import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.tool.shell.Drafting;
@@ -121,8 +121,6 @@ class ShellController {
   @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
   byte[] shell(@PathVariable String id) {
     Space space = store.space(id);
-    return Glb.write(
-        space.shellBodies().stream().filter(space::seen).toList(),
-        ShellBodies.looks(space.shell()));
+    return Glb.shape(space.shellBodies().stream().filter(space::seen).toList(), Map.of());
   }
 }

@@ -16,7 +16,7 @@ import pied.core.Nullable;
 import pied.core.caption.Caption;
 import pied.core.check.Checks;
 import pied.core.check.Snag;
-import pied.core.material.FinishPart;
+import pied.core.material.PartLook;
 import pied.core.piece.Piece;
 import pied.core.schedule.PartSchedule;
 import pied.core.schedule.Schedule;
@@ -125,9 +125,9 @@ class SpaceController {
   @GetMapping("/spaces/{id}/finishes")
   ArticleFinishes finishes(@PathVariable String id) {
     OpenSpace.Seen now = store.seen(id);
-    Map<String, Map<String, FinishPart>> all = new TreeMap<>();
+    Map<String, Map<String, PartLook>> all = new TreeMap<>();
     for (Piece p : now.space().pieces()) {
-      all.computeIfAbsent(p.article(), a -> now.space().article(p).finishes());
+      all.computeIfAbsent(p.article(), a -> PartLook.of(now.space().article(p).finishes()));
     }
     return new ArticleFinishes(now.revision(), all);
   }

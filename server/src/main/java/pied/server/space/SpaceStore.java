@@ -19,6 +19,7 @@ import org.springframework.stereotype.Service;
 import pied.core.Nullable;
 import pied.core.drawing.Elevation;
 import pied.core.history.InWords;
+import pied.core.material.Appearance;
 import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -220,7 +221,7 @@ public class SpaceStore {
         Back.of(shell),
         Viewpoint.of(shell),
         Elevation.ElevationLook.offered(shell),
-        ShellBodies.looks(shell),
+        Appearance.all(ShellBodies.looks(shell)),
         FilingView.of(now.space().filing()),
         List.copyOf(now.space().pieces()),
         can[0],

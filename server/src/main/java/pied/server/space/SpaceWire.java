@@ -13,9 +13,9 @@ import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Offer;
-import pied.core.material.Finish;
-import pied.core.material.FinishPart;
+import pied.core.material.Appearance;
 import pied.core.material.Finishes;
+import pied.core.material.PartLook;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -66,7 +66,7 @@ public final class SpaceWire {
       On on,
       boolean attached,
       Finishes finishes,
-      @Nullable Map<String, Finish> looks,
+      @Nullable Map<String, Appearance> looks,
       String layer,
       @Nullable String group,
       boolean locked,
@@ -100,21 +100,21 @@ public final class SpaceWire {
           k.twin() == null ? null : k.twin().twin());
     }
 
-    private static @Nullable Map<String, Finish> looks(Piece p, Shapes shapes) {
+    private static @Nullable Map<String, Appearance> looks(Piece p, Shapes shapes) {
       if (p.finishes().isEmpty()) {
         return null;
       }
       Article article = shapes.article(p);
-      Map<String, Finish> all = new TreeMap<>();
+      Map<String, Appearance> all = new TreeMap<>();
       for (String part : p.finishes().parts().keySet()) {
-        all.put(part, article.look(part, p.finishes()).finish());
+        all.put(part, Appearance.of(article.look(part, p.finishes()).finish()));
       }
       return all;
     }
   }
 
   /** The finish parts of all articles in a space, by article. */
-  public record ArticleFinishes(long revision, Map<String, Map<String, FinishPart>> finishes) {}
+  public record ArticleFinishes(long revision, Map<String, Map<String, PartLook>> finishes) {}
 
   /** A project and its spaces. */
   public record ProjectView(String id, String name, List<SpaceName> spaces) {}
@@ -183,7 +183,7 @@ public final class SpaceWire {
       List<Back> backs,
       List<Viewpoint> viewpoints,
       List<Elevation.ElevationLook> looks,
-      Map<String, Finish> finishes,
+      Map<String, Appearance> finishes,
       FilingView filing,
       Collection<Piece> pieces,
       boolean canUndo,

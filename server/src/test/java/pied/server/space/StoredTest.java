@@ -14,7 +14,7 @@ import pied.core.edit.Change;
 import pied.core.edit.Offer;
 import pied.core.material.Finish;
 import pied.core.material.Finishes;
-import pied.core.material.Pattern;
+import pied.core.material.Laying;
 import pied.core.piece.Form;
 import pied.core.piece.Keeping;
 import pied.core.piece.Lean;
@@ -277,8 +277,17 @@ class StoredTest {
   void allOfAFinishIsKept() {
     Finish whole =
         new Finish(
-            "#102030", 0.3, 1.0, 0.25, 0.5, "oak", new Pattern("plank", 0.14, 1.2, 90, 0.1, 0.2));
-    Finish matt = new Finish(null, 1.0, null, null, null, null, null);
+            "#102030",
+            0.3,
+            1.0,
+            0.25,
+            0.5,
+            0.1,
+            0.2,
+            0.9,
+            "oak-planks",
+            new Laying(0.14, 90.0, 0.1, 0.2, 0.002, "#111111"));
+    Finish matt = Finish.of(null).withRoughness(1.0);
     Piece p = piece("a", 0.5).withFinishes(Finishes.NONE.with("seat", whole).with("legs", matt));
     Change change = new Change(List.of(new OfPiece(null, new Ordered(p, 7L))));
     assertThat(Stored.change(Stored.FORM, Stored.write(change))).isEqualTo(change);

@@ -15,7 +15,6 @@ public final class KeepTool implements Tool {
   public List<Class<? extends Edit>> edits() {
     return List.of(
         Rename.class,
-        Recolour.class,
         Copy.class,
         Remove.class,
         Paste.class,

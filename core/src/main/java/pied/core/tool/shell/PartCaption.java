@@ -22,6 +22,7 @@ import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.space.Stage;
 import pied.core.space.Wall;
+import pied.core.tool.finish.PaintBuilder;
 import pied.core.tool.keep.RenameBuilder;
 import pied.core.units.Angle;
 import pied.core.units.LengthUnit;
@@ -138,7 +139,9 @@ public final class PartCaption {
     w.out.add(
         Phrase.swatch(
             name,
-            ShellBodies.looks(shell).get(part).colour(),
+            null,
+            part,
+            ShellBodies.looks(shell).get(part),
             PaintBuilder.builder().part(part).build()));
   }
 

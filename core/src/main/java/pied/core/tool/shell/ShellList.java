@@ -17,6 +17,7 @@ import pied.core.space.Skirting;
 import pied.core.space.Space;
 import pied.core.space.Stage;
 import pied.core.space.Wall;
+import pied.core.tool.finish.PaintBuilder;
 import pied.core.units.LengthUnit;
 
 /** Everything a shell is made of, in rows to be read, typed into and chosen from. */
@@ -115,7 +116,9 @@ public final class ShellList {
       w.out.add(
           Phrase.swatch(
               part.equals("joinery") ? "frames" : part,
-              looks.get(part).colour(),
+              null,
+              part,
+              looks.get(part),
               PaintBuilder.builder().part(part).build()));
     }
   }

@@ -27,7 +27,6 @@ public final class ShellTool implements Tool {
         SetBar.class,
         ShiftPart.class,
         RemoveParts.class,
-        SetDatum.class,
-        Paint.class);
+        SetDatum.class);
   }
 }

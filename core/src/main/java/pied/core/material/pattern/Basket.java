@@ -1,0 +1,50 @@
+package pied.core.material.pattern;
+
+/**
+ * Squares of blocks, level and upright in turn.
+ *
+ * @param unit width of a block, metres
+ * @param strips blocks in a square
+ */
+public record Basket(double unit, int strips, double joint, double vary, Grain wood)
+    implements Pattern {
+  private static final double DEEP = 0.0006;
+  private static final int SQUARES = 4;
+
+  @Override
+  public double width() {
+    return SQUARES * strips * unit;
+  }
+
+  @Override
+  public double height() {
+    return width();
+  }
+
+  @Override
+  public boolean variesInRoughness() {
+    return true;
+  }
+
+  @Override
+  public int dots() {
+    return 448;
+  }
+
+  @Override
+  public void at(double x, double y, double joint, Spot out) {
+    double square = strips * unit;
+    int i = Math.min(SQUARES - 1, (int) (x / square));
+    int j = Math.min(SQUARES - 1, (int) (y / square));
+    double inX = x - i * square;
+    double inY = y - j * square;
+    boolean level = (i + j) % 2 == 0;
+    double along = level ? inX : inY;
+    double across = level ? inY : inX;
+    int strip = Math.min(strips - 1, (int) (across / unit));
+    double up = across - strip * unit;
+    Boards.OneBoard.board(wood, (i * SQUARES + j) * strips + strip, along, up, vary, out);
+    double side = Math.min(up, unit - up);
+    out.joint(Math.min(side, Math.min(along, square - along)), joint, DEEP);
+  }
+}

@@ -1,0 +1,65 @@
+package pied.core.material.pattern;
+
+/**
+ * Boards beside each other, along x, each of its own wood; their ends are staggered.
+ *
+ * @param unit width of a board, metres
+ * @param length of a board, metres; two of them are in a repeat
+ * @param rows boards in a repeat, upward
+ * @param vary how much lighter and darker boards are than others
+ * @param wood their grain; its repeat is stretched over theirs
+ */
+public record Boards(double unit, double length, int rows, double joint, double vary, Grain wood)
+    implements Pattern {
+  private static final double DEEP = 0.0008;
+
+  @Override
+  public double width() {
+    return 2 * length;
+  }
+
+  @Override
+  public double height() {
+    return rows * unit;
+  }
+
+  @Override
+  public boolean variesInRoughness() {
+    return true;
+  }
+
+  @Override
+  public int dots() {
+    return 512;
+  }
+
+  @Override
+  public void at(double x, double y, double joint, Spot out) {
+    int row = Math.min(rows - 1, (int) (y / unit));
+    double shift = width() * Noise.of(row, 3, 41);
+    double along = Noise.part((x + shift) / width()) * width();
+    int board = along < length ? 0 : 1;
+    double inBoard = along - board * length;
+    double inRow = y - row * unit;
+    OneBoard.board(wood, row * 2 + board, inBoard, inRow, vary, out);
+    double side = Math.min(inRow, unit - inRow);
+    double end = Math.min(inBoard, length - inBoard);
+    out.joint(Math.min(side, end), joint, DEEP);
+  }
+
+  /** OneBoard board of several. */
+  static final class OneBoard {
+    private OneBoard() {}
+
+    /**
+     * @param along place along the board from its end, up likewise, metres
+     */
+    static void board(Grain wood, int number, double along, double up, double vary, Spot out) {
+      out.clear();
+      double s = along / wood.width() + Noise.of(number, 1, 51);
+      double t = up / wood.height() + Noise.of(number, 2, 51);
+      wood.wood(s, t, 7, out);
+      out.light += vary * (2 * Noise.of(number, 3, 51) - 1);
+    }
+  }
+}

@@ -1,0 +1,38 @@
+package pied.core.material.pattern;
+
+/**
+ * Stripes upright, or crossing each other as a check.
+ *
+ * @param unit from stripe to stripe, metres
+ * @param share which part of it is of the second colour
+ * @param check whether they run level as well
+ */
+public record Stripes(double unit, double share, boolean check) implements Pattern {
+  @Override
+  public double width() {
+    return unit;
+  }
+
+  @Override
+  public double height() {
+    return unit;
+  }
+
+  @Override
+  public boolean uneven() {
+    return false;
+  }
+
+  @Override
+  public int dots() {
+    return 128;
+  }
+
+  @Override
+  public void at(double x, double y, double joint, Spot out) {
+    out.clear();
+    boolean one = x / unit < share;
+    boolean other = y / unit < share;
+    out.mix = check ? (one ? 0.5 : 0) + (other ? 0.5 : 0) : one ? 1 : 0;
+  }
+}

@@ -1,0 +1,2 @@
+/** What repeats on a material, at true size: functions of the place, and the tiles made of them. */
+package pied.core.material.pattern;

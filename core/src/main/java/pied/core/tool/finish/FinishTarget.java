@@ -1,0 +1,62 @@
+package pied.core.tool.finish;
+
+import java.util.List;
+import pied.core.Nullable;
+import pied.core.catalog.Article;
+import pied.core.material.Finish;
+import pied.core.piece.Piece;
+import pied.core.space.KeptPart;
+import pied.core.space.PartName;
+import pied.core.space.ShellBodies;
+import pied.core.space.Space;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
+
+/**
+ * A part that can be given a finish.
+ *
+ * @param pieces of one article; null for a part of the shell
+ * @param part key of the part, or name of the part of the shell
+ */
+public record FinishTarget(@Nullable List<String> pieces, String part) {
+  /** How it looks now; complete. */
+  public Finish shown(Space space) {
+    if (pieces == null) {
+      Decorate.natural(space.shell(), part);
+      return ShellBodies.looks(space.shell()).get(part);
+    }
+    if (pieces.isEmpty()) {
+      throw new Refusal("Select what it is for first.");
+    }
+    Piece p = space.piece(pieces.get(0));
+    space.article(p).natural(part);
+    return space.article(p).look(part, p.finishes()).finish();
+  }
+
+  /** What it is called: "Seat of Dining chair 3", "Wall A". */
+  String title(Space space) {
+    if (pieces == null) {
+      boolean one = part.indexOf(':') > 0;
+      return one ? KeptPart.title(space, PartName.read(part)) : Text.capital(ofShell(part));
+    }
+    Piece p = space.piece(pieces.get(0));
+    Article article = space.article(p);
+    String name = article.finishes().get(part).name();
+    return pieces.size() == 1
+        ? name + " of " + p.name()
+        : name + " of " + pieces.size() + " × " + article.name();
+  }
+
+  private static String ofShell(String part) {
+    return switch (part) {
+      case "wall" -> "all walls";
+      case "joinery" -> "frames";
+      case "leaf" -> "leaves";
+      case "platform" -> "platforms";
+      case "column" -> "columns";
+      case "bar" -> "bars";
+      case "seat" -> "seats";
+      default -> part;
+    };
+  }
+}
