@@ -169,7 +169,13 @@ export const api = {
   draft: (id: string, question: DraftQuestion, outline: boolean, unit: string) =>
     call<T.DraftAnswer>(`/spaces/${id}/draft`, { question, outline, unit }).then((a) => a.answer),
   floor: (id: string, x: number, z: number) => call<T.FloorHeight>(`/spaces/${id}/floor` + query({ x, z })),
-  meshUrl: (form: Form) => `/api/shapes/${form.article}/mesh.glb` + some(formed(form)),
+  meshUrl: (form: Form, light = false) =>
+    `/api/shapes/${form.article}/mesh.glb` + some({ ...formed(form), light: light ? "true" : null }),
+  materials: (text: string) => call<T.MaterialPage>("/materials" + query({ text })),
+  finishAt: (id: string, request: T.SightRequest) => call<T.FinishAt>(`/spaces/${id}/finishes/at`, request),
+  finishCaption: (id: string, request: T.FinishRequest) =>
+    call<T.FinishView>(`/spaces/${id}/finishes/caption`, request),
+  palette: (id: string) => call<T.PaletteView>(`/spaces/${id}/finishes/palette`),
   /** The revision only keeps what was fetched before from being taken for the shell of now. */
   shellUrl: (space: string, at: number) => `/api/spaces/${space}/shell.glb?at=${at}`,
 };

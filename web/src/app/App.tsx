@@ -1,10 +1,15 @@
-import { useEffect, useState } from "react";
-import { ContactSheet } from "../views/catalog/ContactSheet";
-import { SheetPage } from "./SheetPage";
+import LinearProgress from "@mui/material/LinearProgress";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { Start } from "../views/start/Start";
 import { abandon } from "../tools/draft/draft";
 import { useSheet } from "../store/sheet";
 import { waitForSheet } from "../views/verbs/early";
+
+// the first page does not fetch what only a space needs
+const SheetPage = lazy(async () => ({ default: (await import("./SheetPage")).SheetPage }));
+const ContactSheet = lazy(async () => ({
+  default: (await import("../views/catalog/ContactSheet")).ContactSheet,
+}));
 
 const ARTICLES = "articles";
 
@@ -37,7 +42,12 @@ export function App() {
         .catch((e: Error) => setFailed(e.message));
     }
   }, [id]);
-  if (id === ARTICLES) return <ContactSheet />;
-  if (id && space) return <SheetPage />;
+  if (id === ARTICLES || (id && space)) {
+    return (
+      <Suspense fallback={<LinearProgress color="secondary" />}>
+        {id === ARTICLES ? <ContactSheet /> : <SheetPage />}
+      </Suspense>
+    );
+  }
   return <Start failed={failed} loading={id !== null && !failed} />;
 }

@@ -8,7 +8,7 @@ import useMediaQuery from "@mui/material/useMediaQuery";
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { ElevationSheet } from "../views/drawings/ElevationSheet";
 import { Plan } from "../views/drawings/Plan";
-import { SetView } from "../views/drawings/SetView";
+import { SetView } from "../views/set/SetView";
 import { api } from "../api/client";
 import { useLive } from "../store/live";
 import type { Offer } from "../api/types.gen";
@@ -18,6 +18,8 @@ import { largeOf } from "../store/drawingNames";
 import { Caption } from "../views/caption/Caption";
 import { Catalog } from "../views/catalog/Catalog";
 import { HandoverSheet } from "../views/handover/HandoverSheet";
+import { FinishLeaf } from "../views/finish/FinishLeaf";
+import { FinishPointer } from "../views/finish/FinishPointer";
 import { Head } from "./Head";
 import { Incoming } from "../views/catalog/Incoming";
 import { KeysDialog } from "../views/verbs/KeysDialog";
@@ -37,7 +39,7 @@ export function SheetPage() {
   const tab = useSheet((s) => s.tab);
   const table = useSheet((s) => s.table);
   const wide = useMediaQuery(WIDE);
-  const leaves: Tab[] = wide ? ["catalog", "shell", "layers"] : ["catalog", "shell", "layers", "schedule"];
+  const leaves: Tab[] = [...LEFT, ...(wide ? [] : (["schedule"] as Tab[]))];
   const leaf = leaves.includes(tab) ? tab : "catalog";
   useLive(id);
   useKeys();
@@ -57,7 +59,7 @@ export function SheetPage() {
     >
       <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
-        <Side name={WORDS[leaf]} width={268} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
+        <Side name={WORDS[leaf]} width={284} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
           {LEAVES[leaf]}
         </Side>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
@@ -76,6 +78,7 @@ export function SheetPage() {
       <Trouble />
       <Removed />
       <Incoming />
+      <FinishPointer />
       <HandoverSheet />
       <KeysDialog />
       {menu}
@@ -108,8 +111,11 @@ function Table() {
 /** Here the schedule stands on the right for itself; on less it would take the room from the drawings. */
 const WIDE = "(min-width: 1440px)";
 
+const LEFT: Tab[] = ["catalog", "finishes", "shell", "layers"];
+
 const WORDS: Record<Tab, string> = {
   catalog: "Catalog",
+  finishes: "Finishes",
   shell: "Shell",
   layers: "Layers",
   schedule: "Schedule",
@@ -117,6 +123,7 @@ const WORDS: Record<Tab, string> = {
 
 const LEAVES: Record<Tab, ReactNode> = {
   catalog: <Catalog />,
+  finishes: <FinishLeaf />,
   shell: <ShellPanel />,
   layers: <LayersPanel />,
   schedule: <Schedule />,
@@ -133,13 +140,13 @@ function Leaves({ names, now }: { names: Tab[]; now: Tab }) {
           aria-selected={now === name}
           onClick={() => useSheet.getState().setTab(name)}
           sx={{
-            px: 0.6,
+            px: 0.5,
             height: 32,
             color: now === name ? "text.primary" : "text.secondary",
             boxShadow: now === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,
           }}
         >
-          <Typography component="span" variant="h2" sx={{ fontSize: 13 }}>
+          <Typography component="span" variant="h2" sx={{ fontSize: 12 }}>
             {WORDS[name]}
           </Typography>
         </ButtonBase>

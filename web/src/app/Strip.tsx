@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { ElevationThumb } from "../views/drawings/ElevationSheet";
 import { PlanThumb } from "../views/drawings/Plan";
-import { SetView } from "../views/drawings/SetView";
+import { SetView } from "../views/set/SetView";
 import { useSheet } from "../store/sheet";
 import { drawings, largeOf, openDrawing } from "../store/drawingNames";
 

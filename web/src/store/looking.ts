@@ -10,7 +10,7 @@ export interface SectionLook {
 }
 
 /** A leaf of the side; the schedule is one only where there is no room for it on the right. */
-export type Tab = "catalog" | "shell" | "layers" | "schedule";
+export type Tab = "catalog" | "finishes" | "shell" | "layers" | "schedule";
 
 /** How this window shows the space. */
 export interface Looking {
@@ -53,10 +53,12 @@ function remembered(): string[] {
   return ["plan", "set"];
 }
 
+const CEILING = "ceiling";
+
 /** As one looks into a space that was just opened. */
 export const FIRST_LOOK = {
   section: { way: "back" as const, at: null },
-  lifted: ["ceiling"],
+  lifted: [CEILING],
   walking: false,
   viewpoint: null,
 };
@@ -84,9 +86,23 @@ export const lookingSlice: StateCreator<Looking> = (set) => ({
   setTab: (tab) => set({ tab }),
   showTable: (table) => set({ table }),
   setSection: (section) => set({ section }),
-  look: (what) => set({ fit: { what, at: Date.now() }, walking: false }),
+  look: (what) =>
+    set((s) => ({
+      fit: { what, at: Date.now() },
+      walking: false,
+      ...(what === "home" ? { viewpoint: null, lifted: off(s.lifted) } : {}),
+    })),
   lift: (body, off) =>
     set((s) => ({ lifted: off ? [...new Set([...s.lifted, body])] : s.lifted.filter((b) => b !== body) })),
-  walk: (walking) => set({ walking }),
-  goTo: (view) => set({ viewpoint: { view, at: Date.now() }, walking: false }),
+  walk: (walking) => set((s) => ({ walking, lifted: walking ? on(s.lifted) : s.lifted })),
+  goTo: (view) =>
+    set((s) => ({
+      viewpoint: { view, at: Date.now() },
+      walking: false,
+      lifted: view.fits ? off(s.lifted) : on(s.lifted),
+    })),
 });
+
+/** Who stands inside has the ceiling over them; who looks in from outside looks over the walls. */
+const on = (lifted: string[]) => lifted.filter((b) => b !== CEILING);
+const off = (lifted: string[]) => [...on(lifted), CEILING];

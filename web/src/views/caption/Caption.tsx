@@ -7,7 +7,9 @@ import type { CaptionView, CarryTone } from "../../api/types.gen";
 import { chooseNumber, chooseWay, useCarry } from "../../tools/carry/carry";
 import { useDraft } from "../../tools/draft/draft";
 import { useSheet } from "../../store/sheet";
+import { useFinishing } from "../../tools/finish/finish";
 import { AimCaption } from "./AimCaption";
+import { FinishCaption } from "./FinishCaption";
 import { asked as handled, useHandling } from "../../store/handling";
 import { useQuestion } from "../../tools/aim/question";
 import { QuestionCaption } from "./QuestionCaption";
@@ -35,6 +37,7 @@ export function Caption() {
   const unit = useSheet((s) => s.unit);
   const hand = useSheet((s) => s.hand);
   const asked = useQuestion((s) => s.asked !== null);
+  const finishing = useFinishing((s) => s.mode !== null || s.shown !== null);
   const handling = handled(useHandling());
   const query = {
     queryKey: ["caption", space.id, space.revision, parts, selection, unit, handling],
@@ -58,8 +61,8 @@ export function Caption() {
         display: "flex",
         alignItems: "center",
         // what is out of date is neither shown as true nor typed into
-        opacity: caption.isPlaceholderData && !proposing ? 0.55 : 1,
-        pointerEvents: caption.isPlaceholderData && !proposing ? "none" : undefined,
+        opacity: caption.isPlaceholderData && !proposing && !finishing ? 0.55 : 1,
+        pointerEvents: caption.isPlaceholderData && !proposing && !finishing ? "none" : undefined,
       }}
     >
       {drafting ? (
@@ -70,6 +73,8 @@ export function Caption() {
         <AimCaption />
       ) : asked ? (
         <QuestionCaption />
+      ) : finishing ? (
+        <FinishCaption />
       ) : carrying ? (
         <CarryCaption />
       ) : hand ? (

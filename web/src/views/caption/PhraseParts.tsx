@@ -23,6 +23,7 @@ import { meaning } from "../fields/ownWords";
 import { reach } from "../fields/reach";
 import { isProposing } from "../../tools/propose/proposal";
 import { useSheet } from "../../store/sheet";
+import { showFinish } from "../../tools/finish/finish";
 import { Swatch } from "../fields/Swatch";
 import { TypedField } from "../fields/TypedField";
 
@@ -81,7 +82,13 @@ function Part({ phrase, tight, first }: { phrase: Phrase; tight: boolean; first:
       return (
         <Swatch
           name={phrase.text}
+          words={phrase.words}
           colour={phrase.colour}
+          sample={phrase.sample}
+          onMore={() => {
+            useSheet.getState().setTab("finishes");
+            showFinish({ pieces: phrase.pieces, part: phrase.part });
+          }}
           onChoose={(colour) => void done(filled(phrase.blank, colour))}
         />
       );

@@ -9,14 +9,13 @@ import {
   Group,
   HemisphereLight,
   Mesh,
-  MeshStandardMaterial,
   OrthographicCamera,
   Scene,
   WebGLRenderer,
 } from "three";
 import { api } from "../../api/client";
-import type { ArticleCard, FinishPart, Size } from "../../api/types.gen";
-import { surface } from "../paper/surface";
+import type { ArticleCard, PartLook, Size } from "../../api/types.gen";
+import { materialOf } from "../surface/materials";
 import { fetchShape, type Part } from "../paper/shapes";
 
 const WIDTH = 156;
@@ -27,10 +26,11 @@ const SCALES = [58, 34, 20, 12, 4];
 /** Smaller things stand without the figure, so many pixels a metre. */
 const SMALL = 260;
 
-function group(parts: Part[], finishes: { [part: string]: FinishPart }): Group {
+function group(parts: Part[], finishes: { [part: string]: PartLook }): Group {
   const g = new Group();
   parts.forEach((p) => {
-    g.add(new Mesh(p.geometry, new MeshStandardMaterial(surface(finishes[p.name]?.finish))));
+    const material = materialOf(finishes[p.name]?.appearance, { effort: "light", picture: p.map });
+    g.add(new Mesh(p.geometry, material));
   });
   return g;
 }
@@ -40,9 +40,7 @@ async function draw(articles: ArticleCard[], paper: string, done: (id: string, p
   const renderer = new WebGLRenderer({ antialias: true, preserveDrawingBuffer: true });
   renderer.setSize(WIDTH, HEIGHT);
   renderer.setClearColor(paper);
-  const figure = group((await fetchShape({ article: "standing-figure", size: FIGURE })).parts, {
-    figure: { name: "", finish: { colour: "#E4DCCB", roughness: 1, metal: 0 } },
-  });
+  const figure = group((await fetchShape({ article: "standing-figure", size: FIGURE })).parts, {});
   for (const a of articles) {
     const scene = new Scene();
     scene.add(new HemisphereLight("#FFFDF8", "#E6D9C4", 2.3));

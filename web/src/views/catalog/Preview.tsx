@@ -6,7 +6,7 @@ import { Canvas, useThree } from "@react-three/fiber";
 import { useEffect, useRef } from "react";
 import type { Group, OrthographicCamera } from "three";
 import type { ArticleCard } from "../../api/types.gen";
-import { surface } from "../paper/surface";
+import { materialOf } from "../surface/materials";
 import { useShape } from "../paper/shapes";
 import { mountingWords } from "./mounting";
 
@@ -61,7 +61,7 @@ export function Preview({ article, anchor }: { article: ArticleCard; anchor: HTM
                   sx={{
                     width: 12,
                     height: 12,
-                    bgcolor: f.finish.colour,
+                    bgcolor: f.appearance.colour,
                     border: 1,
                     borderColor: "text.secondary",
                   }}
@@ -81,7 +81,7 @@ const STEP = 4;
 const PAUSE = 130;
 
 function Turning({ article }: { article: ArticleCard }) {
-  const parts = useShape({ article: article.id, size: article.size })?.parts;
+  const parts = useShape({ article: article.id, size: article.size }, false, true)?.parts;
   const group = useRef<Group>(null);
   const { camera, size, invalidate } = useThree();
   const { width: w, depth: d, height: h } = article.size;
@@ -107,9 +107,11 @@ function Turning({ article }: { article: ArticleCard }) {
     <group ref={group} rotation={[0, 0.45, 0]}>
       {parts?.map((p) => {
         return (
-          <mesh key={p.name} geometry={p.geometry}>
-            <meshStandardMaterial {...surface(article.finishes[p.name]?.finish, p.map)} />
-          </mesh>
+          <mesh
+            key={p.name}
+            geometry={p.geometry}
+            material={materialOf(article.finishes[p.name]?.appearance, { effort: "light", picture: p.map })}
+          />
         );
       })}
     </group>

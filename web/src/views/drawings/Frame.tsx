@@ -5,6 +5,7 @@ import { BandFigure } from "./BandFigure";
 import { CarryMarks } from "../carry/CarryMarks";
 import { PaperHandles } from "../handling/PaperHandles";
 import { useSheet } from "../../store/sheet";
+import { registerSight } from "../../tools/finish/sights";
 import { chained } from "./chains";
 import { Dimensions } from "./Dimensions";
 import { DrawingTitle } from "./DrawingTitle";
@@ -58,6 +59,9 @@ export function useFit(
  * A drawing on its paper: title, lines, labels, dimensions, distances of what is selected or carried,
  * and the scale. Lines are given in metres of the drawing.
  */
+/** What is not drawn on a plan. */
+const OVERHEAD = ["ceiling"];
+
 export function Frame(props: {
   name: string;
   testid: string;
@@ -99,6 +103,15 @@ export function Frame(props: {
   const reaches =
     eye && drawn ? reached(reach, paper, props.project, [...numbers, ...wallNames(drawn.labels, paper)]) : [];
   const taken = [...numbers, ...reaches.map((r) => r.number)];
+  const sight = useRef(press.sight);
+  useEffect(() => {
+    sight.current = press.sight;
+  });
+  useEffect(
+    () =>
+      registerSight(name, (e) => ({ ray: sight.current(e).ray, without: name === "plan" ? OVERHEAD : [] })),
+    [name],
+  );
   const second = testid === "plan" ? { "data-z": eye?.y } : { "data-y": eye?.y };
   return (
     <Box

@@ -1,4 +1,5 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import Popover from "@mui/material/Popover";
 import Typography from "@mui/material/Typography";
@@ -32,8 +33,17 @@ const COLOURS = [
   "#26221E",
 ];
 
-/** The colour of a finish part; a click offers others. */
-export function Swatch(props: { name: string; colour: string; onChoose: (colour: string) => void }) {
+/** The colour of something, and what it is made of; a click offers others. */
+export function Swatch(props: {
+  name: string;
+  /** What it is made of, in words; nothing where it is only a colour. */
+  words?: string;
+  colour: string;
+  sample?: string;
+  onChoose: (colour: string) => void;
+  /** Goes to where materials are chosen. */
+  onMore?: () => void;
+}) {
   const [at, setAt] = useState<HTMLElement | null>(null);
   const choose = (colour: string) => {
     setAt(null);
@@ -42,12 +52,12 @@ export function Swatch(props: { name: string; colour: string; onChoose: (colour:
   return (
     <>
       <ButtonBase
-        aria-label={`Colour of ${props.name}: ${props.colour}`}
-        title={props.name}
+        aria-label={`Colour of ${props.name}: ${props.words ?? props.colour}`}
+        title={props.words ? `${props.name}: ${props.words}` : props.name}
         onClick={(e) => setAt(e.currentTarget)}
         sx={{ width: 24, height: 24, my: "-3px", verticalAlign: "middle" }}
       >
-        <Chip colour={props.colour} size={16} />
+        <Chip colour={props.colour} sample={props.sample} size={16} />
       </ButtonBase>
       <Popover
         open={at !== null}
@@ -56,9 +66,12 @@ export function Swatch(props: { name: string; colour: string; onChoose: (colour:
         anchorOrigin={{ vertical: "top", horizontal: "center" }}
         transformOrigin={{ vertical: "bottom", horizontal: "center" }}
       >
-        <Box sx={{ p: 1.5 }}>
-          <Typography variant="body2" sx={{ mb: 1, fontWeight: 600 }}>
+        <Box sx={{ p: 1.5, width: 260 }}>
+          <Typography variant="body2" sx={{ fontWeight: 600 }}>
             {props.name}
+          </Typography>
+          <Typography variant="body2" sx={{ mb: 1 }}>
+            {props.words}
           </Typography>
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(8, 26px)", gap: 0.5 }}>
             {COLOURS.map((c) => (
@@ -75,14 +88,36 @@ export function Swatch(props: { name: string; colour: string; onChoose: (colour:
               onBlur={(e) => e.target.value.toUpperCase() !== props.colour && choose(e.target.value)}
             />
           </Box>
+          {props.onMore && (
+            <Button
+              size="small"
+              sx={{ mt: 1 }}
+              onClick={() => {
+                setAt(null);
+                props.onMore!();
+              }}
+            >
+              Made of something else…
+            </Button>
+          )}
         </Box>
       </Popover>
     </>
   );
 }
 
-function Chip({ colour, size }: { colour: string; size: number }) {
+function Chip({ colour, sample, size }: { colour: string; sample?: string; size: number }) {
   return (
-    <Box sx={{ width: size, height: size, bgcolor: colour, border: 1, borderColor: "text.secondary" }} />
+    <Box
+      sx={{
+        width: size,
+        height: size,
+        bgcolor: colour,
+        backgroundImage: sample && `url(/api/${sample})`,
+        backgroundSize: "cover",
+        border: 1,
+        borderColor: "text.secondary",
+      }}
+    />
   );
 }

@@ -44,12 +44,13 @@ export interface Shape {
 /** What was fetched last of an article: stretched it stands for another size until that is there. */
 const latest = new Map<string, Shape>();
 
-const like = (form: Form) => form.article + (form.mirrored ? " mirrored" : "");
+const like = (form: Form, light: boolean) =>
+  form.article + (form.mirrored ? " mirrored" : "") + (light ? " light" : "");
 
 /** The parts of a form, fetched once. */
-export async function fetchShape(form: Form): Promise<Shape> {
-  const shape = { parts: await modelParts(api.meshUrl(form)), size: form.size };
-  latest.set(like(form), shape);
+export async function fetchShape(form: Form, light = false): Promise<Shape> {
+  const shape = { parts: await modelParts(api.meshUrl(form, light)), size: form.size };
+  latest.set(like(form, light), shape);
   return shape;
 }
 
@@ -57,12 +58,13 @@ export async function fetchShape(form: Form): Promise<Shape> {
  * The parts of a form.
  *
  * @param passing whether the size is only passed through: then what there is is stretched
+ * @param light whether with fewer triangles, to be drawn quickly
  */
-export function useShape(form: Form, passing = false): Shape | undefined {
-  const before = latest.get(like(form));
+export function useShape(form: Form, passing = false, light = false): Shape | undefined {
+  const before = latest.get(like(form, light));
   return useQuery({
-    queryKey: ["mesh", ...formKey(form)],
-    queryFn: () => fetchShape(form),
+    queryKey: ["mesh", ...formKey(form), light],
+    queryFn: () => fetchShape(form, light),
     placeholderData: (old?: Shape) => old ?? before,
     enabled: !passing || before === undefined,
   }).data;

@@ -6,6 +6,8 @@ import { aimAt, aimOver, clicked, type Pointed } from "../../tools/aim/aims";
 import { useHandling } from "../../store/handling";
 import { chosenNow, pick, pickPart } from "../../store/selecting";
 import { droppedOn } from "../../tools/exchange/exchange";
+import { clickFinish, isFinishing } from "../../tools/finish/finish";
+import { sightAt } from "../../tools/finish/sights";
 import { lookAtIt } from "../../tools/verbs/verbs";
 import { draw, dropBand, takeBand, useBand } from "../../tools/select/band";
 import { twice } from "../../store/twice";
@@ -150,6 +152,9 @@ export function usePress(
       } else if (p?.what === "band") {
         const more = e.ctrlKey || e.metaKey;
         takeBand(more, ([clientX, clientY]) => paper.toPaper({ clientX, clientY }), drawing.in());
+      } else if (isFinishing()) {
+        const sight = p?.what === "click" ? sightAt(e) : null;
+        if (sight) void clickFinish(sight);
       } else if (p && useSheet.getState().aiming) {
         void aimAt(p.under.on, sightOf(pointer(e)));
       } else if (p?.what === "click" && takesClicks() && !bare.current) {
@@ -182,7 +187,7 @@ export function usePress(
 
 /** While it is sized, turned, or said what for, nothing is moved by pressing on it. */
 const still = () =>
-  useHandling.getState().at !== null || useSheet.getState().aiming !== null || isProposing();
+  useHandling.getState().at !== null || useSheet.getState().aiming !== null || isProposing() || isFinishing();
 
 /** Parts of the shell, and pieces among them, go as far as a part alone would. */
 function together(one: Edit): Edit {

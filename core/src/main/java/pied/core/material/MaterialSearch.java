@@ -3,22 +3,59 @@ package pied.core.material;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import pied.core.Nullable;
 
-/** Finds materials by words. */
+/** Finds materials by words, also with a colour among them: "dark green velvet". */
 public final class MaterialSearch {
   private MaterialSearch() {}
 
   /**
-   * Materials with all words of a text in their name, kind or other words, or beginning so; those
-   * whose name has them come first. All of them for no text; colours in it are passed over.
+   * What fits a text.
+   *
+   * @param colour that is said in it, in which they are wanted; null for as they come
    */
-  public static List<Material> of(String text) {
-    List<String> words = new ArrayList<>();
-    for (String w : text.strip().toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+")) {
-      if (!w.isEmpty()) {
-        words.add(w.endsWith("s") && w.length() > 3 ? w.substring(0, w.length() - 1) : w);
+  public record Fitting(List<Material> materials, @Nullable String colour) {
+    /** One of them as it is wanted. */
+    public Finish finish(Material m) {
+      return colour == null ? m.finish() : m.finish().withColour(colour);
+    }
+  }
+
+  /**
+   * Materials with all words of a text in their name, kind or other words, or beginning so; those
+   * whose name has them come first. All of them for no text.
+   */
+  public static Fitting of(String text) {
+    List<String> words = words(text);
+    List<Material> all = holding(words);
+    if (!all.isEmpty()) {
+      return new Fitting(all, null);
+    }
+    for (int n = words.size() - 1; n > 0; n--) { // as many words as make a colour
+      for (int i = 0; i + n <= words.size(); i++) {
+        String colour = Colours.read(String.join(" ", words.subList(i, i + n)));
+        List<String> rest = new ArrayList<>(words);
+        rest.subList(i, i + n).clear();
+        List<Material> found = colour == null ? List.of() : holding(rest);
+        if (!found.isEmpty()) {
+          return new Fitting(found, colour);
+        }
       }
     }
+    return new Fitting(List.of(), null);
+  }
+
+  private static List<String> words(String text) {
+    List<String> words = new ArrayList<>();
+    for (String w : text.strip().toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}#-]+")) {
+      if (!w.isEmpty() && words.size() < 12) {
+        words.add(w);
+      }
+    }
+    return words;
+  }
+
+  private static List<Material> holding(List<String> words) {
     List<Material> named = new ArrayList<>();
     List<Material> others = new ArrayList<>();
     for (Material m : Materials.shipped()) {
@@ -34,6 +71,11 @@ public final class MaterialSearch {
 
   private static boolean holds(String text, List<String> words) {
     String all = " " + text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ");
-    return words.stream().allMatch(w -> all.contains(" " + w));
+    return words.stream().allMatch(w -> all.contains(" " + w) || all.contains(" " + one(w)));
+  }
+
+  /** One of several. */
+  private static String one(String word) {
+    return word.endsWith("s") && word.length() > 3 ? word.substring(0, word.length() - 1) : word;
   }
 }

@@ -10,6 +10,15 @@ public interface Buildable {
   /** The mesh, the middle of its underside at zero; it fills its box. */
   Mesh build(Size size);
 
+  /**
+   * The same with fewer triangles where it is round, to be drawn quickly.
+   *
+   * @param detail how many of the facets round things have are kept, more than 0 to 1
+   */
+  default Mesh build(Size size, double detail) {
+    return build(size);
+  }
+
   /** Pictures on its parts, by their names: PNG or JPEG files. */
   default Map<String, byte[]> pictures() {
     return Map.of();

@@ -266,9 +266,13 @@ final class Forms {
     return PLANE.createLinearRing(c);
   }
 
-  /** Cloth hanging in folds between x and y ranges, waving within the z range; closed. */
-  static MeshMaker drape(Vec a, Vec b, int folds, double thick) {
-    int n = Math.max(2, folds * 8);
+  /**
+   * Cloth hanging in folds between x and y ranges, waving within the z range; closed.
+   *
+   * @param facets of a fold
+   */
+  static MeshMaker drape(Vec a, Vec b, int folds, int facets, double thick) {
+    int n = Math.max(2, folds * facets);
     double mid = (a.z() + b.z()) / 2;
     double amplitude = (b.z() - a.z() - thick) / 2;
     MeshMaker s = new MeshMaker();

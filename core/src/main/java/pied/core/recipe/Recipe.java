@@ -46,8 +46,13 @@ public final class Recipe implements Buildable {
    * @throws Refusal if the text is not a recipe, with the part it is about
    */
   @Override
-  public synchronized Mesh build(Size size) {
-    Scope scope = new Scope(compiled);
+  public Mesh build(Size size) {
+    return build(size, 1);
+  }
+
+  @Override
+  public synchronized Mesh build(Size size, double detail) {
+    Scope scope = new Scope(compiled, detail);
     scope.let("w", size.width());
     scope.let("d", size.depth());
     scope.let("h", size.height());
@@ -109,12 +114,13 @@ public final class Recipe implements Buildable {
               high(n, s),
               s.number(n.get("corner"), 0.04),
               s.number(n.get("crown"), 0),
-              Math.max(3, Math.min(16, (int) s.number(n.get("grid"), 8))));
+              Math.max(3, Math.min(16, s.facets(n.get("grid"), 8))));
       case "drape" ->
           Forms.drape(
               low(n, s),
               high(n, s),
               (int) s.number(n.get("folds"), 6),
+              s.facets(null, 8),
               s.number(n.get("thick"), 0.004));
       case "turned" ->
           Forms.turned(point(n.path("at"), s), line(n, "profile", s), around(n, s, 32));
@@ -129,7 +135,7 @@ public final class Recipe implements Buildable {
   }
 
   private static int around(JsonNode n, Scope s, int otherwise) {
-    return Math.max(3, Math.min(96, (int) s.number(n.get("around"), otherwise)));
+    return Math.max(s.least(6), Math.min(96, s.facets(n.get("around"), otherwise)));
   }
 
   private static MeshMaker tube(JsonNode n, Scope s) {
@@ -145,7 +151,7 @@ public final class Recipe implements Buildable {
       throw new Refusal("A tube needs a path of two points or more");
     }
     if (n.path("curve").asBoolean(false)) {
-      line = Forms.curved(line, (int) s.number(n.get("steps"), 6));
+      line = Forms.curved(line, Math.max(1, s.facets(n.get("steps"), 6)));
     }
     double[] radii = line.stream().mapToDouble(p -> Math.max(Tolerance.HAIR, p[3])).toArray();
     return Forms.tube(
@@ -174,7 +180,7 @@ public final class Recipe implements Buildable {
       throw new Refusal("A recipe's {} needs points [a, b]", name);
     }
     return n.path("curve").asBoolean(false)
-        ? Forms.curved(points, (int) s.number(n.get("steps"), 6))
+        ? Forms.curved(points, Math.max(1, s.facets(n.get("steps"), 6)))
         : points;
   }
 

@@ -24,8 +24,25 @@ final class Scope {
   private final Map<String, Expression> compiled;
   private final Map<String, Double> values = new HashMap<>();
 
-  Scope(Map<String, Expression> compiled) {
+  private final double detail;
+
+  /**
+   * @param detail how many of the facets round things have are kept, to 1
+   */
+  Scope(Map<String, Expression> compiled, double detail) {
     this.compiled = compiled;
+    this.detail = detail;
+  }
+
+  /** How many facets something has, fewer where less detail is wanted. */
+  int facets(JsonNode node, int otherwise) {
+    int all = (int) number(node, otherwise);
+    return detail == 1 ? all : Math.max(2, (int) Math.ceil(all * detail));
+  }
+
+  /** Of so many facets something round has at least, where less detail is wanted. */
+  int least(int facets) {
+    return detail == 1 ? 3 : facets;
   }
 
   void let(String name, double value) {

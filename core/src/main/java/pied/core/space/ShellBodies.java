@@ -194,12 +194,23 @@ public final class ShellBodies {
   private void wall(Wall wall) {
     List<Opening> own =
         shell.openings().stream().filter(o -> o.wall().equals(wall.name())).toList();
-    add(PartName.wall(wall.name()), mesh(wall, own));
+    add(PartName.wall(wall.name()), mesh(wall, own).measuredFrom(leftFoot(wall)));
     for (Opening o : own) {
       if (Joinery.has(o)) {
         bodies.add(new Body(o.name(), Joinery.mesh(wall, o), Joinery.place(wall, o)));
       }
     }
+  }
+
+  /**
+   * Where what repeats on a wall begins: at its foot on the left as one looks at it from inside.
+   */
+  private static Vec leftFoot(Wall wall) {
+    Vec right = Vec.UP.cross(wall.inward());
+    boolean begins = right.dot(wall.along()) > 0;
+    return begins
+        ? wall.from().at(wall.base())
+        : wall.from().at(wall.base()).along(wall.along(), wall.length());
   }
 
   /**
@@ -253,6 +264,35 @@ public final class ShellBodies {
             return wall.from().at(c.y).along(t, s).along(n, -depth * wall.thickness());
           });
     }
+  }
+
+  /** How high what is left of a wall stands that is out of the way, metres. */
+  private static final double STUB = 0.04;
+
+  /**
+   * The feet of the walls, which are seen where a wall is left out of a picture so that one can
+   * look in: where it stands and how thick it is, with its doorways. Each is called {@code cut:}
+   * and the name of its wall.
+   */
+  public static List<Body> cuts(Shell shell) {
+    List<Body> all = new ArrayList<>();
+    for (Wall wall : shell.walls()) {
+      if (wall.open()) {
+        continue;
+      }
+      Geometry foot = rectangle(0, wall.base(), wall.length(), wall.base() + STUB);
+      for (Opening o : shell.openings()) {
+        if (o.wall().equals(wall.name()) && o.kind() != Opening.OpeningKind.niche) {
+          foot = foot.difference(rectangle(o.from(), o.sill(), o.to(), o.head()));
+        }
+      }
+      MeshMaker maker = new MeshMaker();
+      layer(maker, wall, foot, 0, 1);
+      if (!maker.empty()) {
+        all.add(new Body("cut:" + PartName.wall(wall.name()).text(), maker.mesh("cut"), Pose.HERE));
+      }
+    }
+    return all;
   }
 
   static Polygon rectangle(double x0, double y0, double x1, double y1) {
@@ -318,6 +358,7 @@ public final class ShellBodies {
     usual(all, "skirting", "paint-eggshell", "#EDE3D2");
     usual(all, "column", "plaster", "#E9DFCC");
     usual(all, "platform", Finish.PLAIN, "#C2A67C");
+    usual(all, "cut", Finish.PLAIN, "#4A4037");
     usual(all, "bar", "steel-blackened", "#4A4744");
     usual(all, "seat", "velvet", "#8E6A5E");
     usual(all, "house", Finish.PLAIN, "#A69C90");

@@ -92,7 +92,11 @@ class CatalogController {
     return typed.isBlank() ? Double.NaN : Amount.typed(typed).metres(u);
   }
 
-  /** The mesh of an article at a size, its materials named like its finish parts. */
+  /**
+   * The mesh of an article at a size, its materials named like its finish parts.
+   *
+   * @param light whether with fewer triangles where it is round, to be drawn quickly
+   */
   @GetMapping(value = "/shapes/{article}/mesh.glb", produces = "model/gltf-binary")
   ResponseEntity<byte[]> mesh(
       @PathVariable String article,
@@ -100,11 +104,12 @@ class CatalogController {
       @RequestParam double depth,
       @RequestParam double height,
       @RequestParam(defaultValue = "false") boolean mirrored,
-      @RequestParam(defaultValue = "false") boolean stretched) {
+      @RequestParam(defaultValue = "false") boolean stretched,
+      @RequestParam(defaultValue = "false") boolean light) {
     Form form = form(article, width, depth, height, mirrored, stretched);
     return kept(
         Glb.shape(
-            List.of(new Body(article, shapes.mesh(form), Pose.HERE)),
+            List.of(new Body(article, light ? shapes.lighter(form) : shapes.mesh(form), Pose.HERE)),
             shapes.catalog().article(article).recipe().pictures()));
   }
 

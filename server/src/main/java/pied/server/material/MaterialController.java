@@ -34,8 +34,10 @@ class MaterialController {
   @GetMapping("/materials")
   MaterialPage materials(@RequestParam(defaultValue = "") String text) {
     List<MaterialCard> cards = new ArrayList<>();
-    for (Material m : MaterialSearch.of(text)) {
-      cards.add(new MaterialCard(m.id(), m.name(), m.kind(), FinishCard.of(m.finish())));
+    MaterialSearch.Fitting fit = MaterialSearch.of(text);
+    for (Material m : fit.materials()) {
+      FinishCard card = FinishCard.of(fit.finish(m).withEmission(null));
+      cards.add(new MaterialCard(m.id(), m.name(), m.kind(), card));
     }
     return new MaterialPage(cards, colours(text));
   }

@@ -40,12 +40,14 @@ public final class MaterialWire {
    * A part and how it looks.
    *
    * @param target null if nothing is there
+   * @param title what it is called; empty if nothing is there
    * @param own what a part of a piece has of its own; null for nothing
    * @param card of how it looks
    */
   public record FinishAt(
       long revision,
       @Nullable FinishTarget target,
+      String title,
       @Nullable Finish own,
       @Nullable FinishCard card) {}
 

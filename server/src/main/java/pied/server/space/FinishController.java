@@ -44,11 +44,12 @@ class FinishController {
     Set<String> without = r.without() == null ? Set.of() : Set.copyOf(r.without());
     FinishTarget target = FinishSight.at(now.space(), r.from(), r.along(), without);
     if (target == null) {
-      return new FinishAt(now.revision(), null, null, null);
+      return new FinishAt(now.revision(), null, "", null, null);
     }
     return new FinishAt(
         now.revision(),
         target,
+        target.title(now.space()),
         own(now.space(), target),
         FinishCard.of(target.shown(now.space()).withEmission(null)));
   }

@@ -1,5 +1,7 @@
 package pied.server.space;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -15,7 +17,9 @@ import pied.core.drawing.SpaceCard;
 import pied.core.edit.Amount;
 import pied.core.format.Glb;
 import pied.core.measure.FreePlace;
+import pied.core.solid.Body;
 import pied.core.space.Shell;
+import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Spot;
 import pied.core.tool.shell.Drafting;
@@ -121,6 +125,8 @@ class ShellController {
   @GetMapping(value = "/spaces/{id}/shell.glb", produces = "model/gltf-binary")
   byte[] shell(@PathVariable String id) {
     Space space = store.space(id);
-    return Glb.shape(space.shellBodies().stream().filter(space::seen).toList(), Map.of());
+    List<Body> all = new ArrayList<>(space.shellBodies().stream().filter(space::seen).toList());
+    all.addAll(ShellBodies.cuts(space.shell()));
+    return Glb.shape(all, Map.of());
   }
 }

@@ -35,7 +35,8 @@ public record Decorate(String part, @Nullable Finish finish) implements Edit {
         all = own.startsWith(WALLS + ":") ? all.with(own, null) : all;
       }
     }
-    all = all.with(part, Given.own(finish, natural, session.space().shapes()));
+    Finish shown = ShellBodies.looks(shell).get(part);
+    all = all.with(part, Given.own(finish, natural, shown, session.space().shapes()));
     session.build(shell.withFinishes(all), Map.of(), null);
   }
 

@@ -34,7 +34,7 @@ public record FinishTarget(@Nullable List<String> pieces, String part) {
   }
 
   /** What it is called: "Seat of Dining chair 3", "Wall A". */
-  String title(Space space) {
+  public String title(Space space) {
     if (pieces == null) {
       boolean one = part.indexOf(':') > 0;
       return one ? KeptPart.title(space, PartName.read(part)) : Text.capital(ofShell(part));

@@ -78,7 +78,9 @@ public record GiveFinish(
   private Piece one(Piece p, EditSession session) {
     Article article = session.space().article(p);
     Finish natural = article.natural(part);
-    Finish own = Given.own(finish, natural, session.space().shapes());
+    Finish now = p.finishes().of(part);
+    Finish shown = now == null ? natural : now.over(natural);
+    Finish own = Given.own(finish, natural, shown, session.space().shapes());
     return p.withFinishes(p.finishes().with(part, own));
   }
 }

@@ -14,13 +14,15 @@ final class Given {
   /**
    * What of it is another than in the natural one.
    *
-   * @param finish of a material: as that comes, but for what it says; else over the natural one;
-   *     null for the natural one
+   * @param finish of a material: as that comes, but for what it says; else over what is shown; null
+   *     for the natural one
    * @param natural complete
+   * @param shown what it has now; complete
    * @return null if it is the natural one
    * @throws Refusal if it is no finish
    */
-  static @Nullable Finish own(@Nullable Finish finish, Finish natural, Shapes shapes) {
+  static @Nullable Finish own(
+      @Nullable Finish finish, Finish natural, Finish shown, Shapes shapes) {
     if (finish == null) {
       return null;
     }
@@ -31,11 +33,11 @@ final class Given {
     }
     Finish whole =
         wanted.material() == null
-            ? wanted.over(natural)
+            ? wanted.over(shown)
             : wanted.over(Materials.of(wanted.material()).finish());
     // what shines goes on shining whatever it is made of
-    Finish shown = wanted.emission() == null ? whole.withEmission(natural.emission()) : whole;
-    Finish own = shown.but(natural);
+    Finish kept = wanted.emission() == null ? whole.withEmission(natural.emission()) : whole;
+    Finish own = kept.but(natural);
     return own.none() ? null : own;
   }
 }

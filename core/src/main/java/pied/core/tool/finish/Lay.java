@@ -66,7 +66,7 @@ public record Lay(
     Finish natural = session.space().article(p).natural(part);
     Finish own = p.finishes().of(part);
     Finish shown = own == null ? natural : own.over(natural);
-    Finish next = Given.own(laid(shown, session.unit()), natural, session.space().shapes());
+    Finish next = Given.own(laid(shown, session.unit()), natural, shown, session.space().shapes());
     return p.withFinishes(p.finishes().with(part, next));
   }
 

@@ -1,49 +1,28 @@
-import { surface } from "../paper/surface";
 import { useTheme } from "@mui/material/styles";
 import { Edges } from "@react-three/drei";
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
-import {
-  type BufferGeometry,
-  type Group,
-  Mesh,
-  type MeshStandardMaterial,
-  type Object3D,
-  type Vector3,
-} from "three";
+import { type Group, type Vector3 } from "three";
 import type { Vec } from "../../api/types.gen";
+import { effortOf, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
+import { useFinishing } from "../../tools/finish/finish";
 import { useShell } from "../paper/shapes";
+import { materialOf } from "../surface/materials";
 
-const CEILING = "ceiling";
-
-/** How much one sees of a wall one looks through. */
-const FAINT = 0.07;
-
-/** Draws a part of the shell faintly, and in the way of nothing, or as it is. */
-function fade(node: Object3D, faint: boolean) {
-  if ((node.userData.faint === true) === faint) return;
-  node.userData.faint = faint;
-  node.traverse((o) => {
-    if (!(o instanceof Mesh)) return;
-    const { material } = o as Mesh<BufferGeometry, MeshStandardMaterial>;
-    material.userData.own ??= { opacity: material.opacity, transparent: material.transparent };
-    const own = material.userData.own as { opacity: number; transparent: boolean };
-    material.opacity = faint ? Math.min(FAINT, own.opacity) : own.opacity;
-    material.transparent = faint || own.transparent;
-    material.depthWrite = !faint;
-    material.needsUpdate = true;
-  });
-}
+/** The foot of a wall that is out of the way. */
+const CUT = "cut:";
 
 /**
- * The bare space. Walls between the eye and what is inside are drawn faintly, so that one looks in; not
- * when one looks from a place in the house or in the room itself.
+ * The bare space. Walls between the eye and what is inside are out of the way, and their feet are seen where
+ * they stand; not when one looks from a place in the house or in the room itself.
  */
 export function ShellModel({ small }: { small: boolean }) {
   const space = useSheet((s) => s.space)!;
   const lifted = useSheet((s) => s.lifted);
   const parts = useSheet((s) => s.parts);
+  const trial = useFinishing((s) => s.trial);
+  const effort = useEffort(effortOf);
   const { palette } = useTheme();
   const inside = useSheet((s) => s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits));
   const nodes = useShell(space.id, space.shellAt);
@@ -55,17 +34,19 @@ export function ShellModel({ small }: { small: boolean }) {
     gl.shadowMap.needsUpdate = true;
     invalidate();
   }, [nodes, lifted, parts, inside, gl, invalidate]);
+  useEffect(() => invalidate(), [trial, space.finishes, effort, invalidate]);
 
   useFrame(({ camera }) => {
     group.current?.parent?.children.forEach((node) => {
-      const back = backs.get(node.name);
+      const cut = node.name.startsWith(CUT);
+      const back = backs.get(cut ? node.name.slice(CUT.length) : node.name);
       const off = lifted.includes(back?.with ?? node.name);
       const before = inside || !back?.point || ahead(camera.position, back.point, back.inward!);
-      node.visible = !off && (before || back?.body !== CEILING);
-      fade(node, !before);
+      node.visible = cut ? off || !before : !off && before;
     });
-  });
+  }, -2);
 
+  const tried = trial && !trial.target.pieces ? trial : null;
   return (
     <>
       <group ref={group} />
@@ -75,10 +56,14 @@ export function ShellModel({ small }: { small: boolean }) {
             <mesh
               key={p.name}
               geometry={p.geometry}
-              receiveShadow
-              castShadow={!small && CASTING.test(n.node)}
+              material={materialOf(
+                tried?.target.part === p.name ? tried.appearance : space.finishes[p.name],
+                { effort: small ? "light" : effort },
+              )}
+              name={p.name}
+              receiveShadow={!small}
+              castShadow={!small && (CASTING.test(n.node) || (inside && CLOSING.test(n.node)))}
             >
-              <meshStandardMaterial {...surface(space.finishes[p.name])} />
               {parts.includes(n.node) && <Edges color={palette.secondary.main} lineWidth={2.5} />}
             </mesh>
           ))}
@@ -91,4 +76,7 @@ export function ShellModel({ small }: { small: boolean }) {
 /** Whether the eye is on the side of a face from which it is seen. */
 const ahead = (eye: Vector3, p: Vec, n: Vec) =>
   (eye.x - p.x) * n.x + (eye.y - p.y) * n.y + (eye.z - p.z) * n.z > 0;
+
+/** What throws a shadow always, and what does when one is inside: then the sun comes in by the windows. */
 const CASTING = /^(platform|flight|column|wall:partition)/;
+const CLOSING = /^(wall:|ceiling)/;

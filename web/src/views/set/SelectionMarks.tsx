@@ -6,9 +6,9 @@ import type { Piece, Vec } from "../../api/types.gen";
 import { isHidden } from "../../store/kept";
 import { useSheet } from "../../store/sheet";
 import { labelAt } from "../paper/labelAt";
-import { ReachLabel } from "./ReachLabel";
-import { tapeMarks } from "./tape";
-import { useReach } from "./useReach";
+import { ReachLabel } from "../drawings/ReachLabel";
+import { tapeMarks } from "../drawings/tape";
+import { useReach } from "../drawings/useReach";
 
 const ROUND = ["left", "right", "front", "back"];
 

@@ -3,21 +3,23 @@ import { useQuery } from "@tanstack/react-query";
 import { useLayoutEffect, useMemo, useRef } from "react";
 import { InstancedMesh, Matrix4, Quaternion, Vector3 } from "three";
 import { api } from "../../api/client";
-import type { Finish, FinishPart, Piece } from "../../api/types.gen";
-import { surface } from "../paper/surface";
+import type { Appearance, PartLook, Piece } from "../../api/types.gen";
+import { effortOf, isLight, useEffort } from "../../store/effort";
+import { materialOf } from "../surface/materials";
 import { useSheet } from "../../store/sheet";
 import { isIn } from "../../store/kept";
 import { shown } from "../../store/mirror";
 import { useHandling } from "../../store/handling";
 import { formKey, stretch } from "../../api/forms";
+import { useFinishing, type Trial } from "../../tools/finish/finish";
 import { useShape, type Part } from "../paper/shapes";
 
 const ONE = new Vector3(1, 1, 1);
 
-type Finishes = { [part: string]: FinishPart };
+type Finishes = { [part: string]: PartLook };
 
 /** All pieces; those of one shape and finish are drawn in one go. */
-export function Pieces() {
+export function Pieces({ small = false }: { small?: boolean }) {
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
   const others = useSheet((s) => s.others);
@@ -38,16 +40,18 @@ export function Pieces() {
     return all;
   }, [own, placing]);
   const yardstick = useHandling((s) => s.yardstick);
+  const trial = useFinishing((s) => s.trial);
   const groups = useMemo(() => {
     const of = new Map<string, Piece[]>();
     const all = shown(pieces, ghosts, others, filing);
-    for (const p of yardstick ? [...all, yardstick] : all) {
+    for (const real of yardstick ? [...all, yardstick] : all) {
+      const p = tried(real, trial);
       const dim = open !== null && !isIn(open, p.group, filing) ? ["dim"] : [];
       const key = [...formKey(p), p.looks ? JSON.stringify(p.looks) : "", ...dim].join("~");
       of.set(key, [...(of.get(key) ?? []), p]);
     }
     return [...of.entries()];
-  }, [pieces, ghosts, others, yardstick, filing, open]);
+  }, [pieces, ghosts, others, yardstick, filing, open, trial]);
   return (
     <>
       {groups.map(([key, same]) => (
@@ -55,6 +59,7 @@ export function Pieces() {
           key={key}
           pieces={same}
           dim={key.endsWith("~dim")}
+          small={small}
           finishes={finishes.get(same[0].article) ?? {}}
         />
       ))}
@@ -62,9 +67,22 @@ export function Pieces() {
   );
 }
 
-function Alike({ pieces, finishes, dim }: { pieces: Piece[]; finishes: Finishes; dim: boolean }) {
+/** A piece as it would look with a finish that is held over it. */
+function tried(p: Piece, trial: Trial | null): Piece {
+  if (!trial?.target.pieces?.includes(p.id)) return p;
+  const { part } = trial.target;
+  return {
+    ...p,
+    looks: { ...p.looks, [part]: trial.appearance },
+    finishes: { ...p.finishes, [part]: { material: "trial" } },
+  };
+}
+
+function Alike(props: { pieces: Piece[]; finishes: Finishes; dim: boolean; small: boolean }) {
+  const { pieces, finishes, dim, small } = props;
   const inHand = useSheet((s) => s.ghosts.some((g) => g.id === pieces[0].id));
-  const shape = useShape(pieces[0], inHand);
+  const effort = useEffort(effortOf);
+  const shape = useShape(pieces[0], inHand, small || isLight(effort));
   const scale = useMemo(() => {
     if (!shape) return ONE;
     const { width, depth, height } = stretch(shape.size, pieces[0].size);
@@ -77,9 +95,10 @@ function Alike({ pieces, finishes, dim }: { pieces: Piece[]; finishes: Finishes;
           key={part.name}
           part={part}
           pieces={pieces}
-          finish={pieces[0].looks?.[part.name] ?? finishes[part.name]?.finish}
+          look={pieces[0].looks?.[part.name] ?? finishes[part.name]?.appearance}
           scale={scale}
           dim={dim}
+          small={small}
         />
       ))}
     </>
@@ -89,12 +108,13 @@ function Alike({ pieces, finishes, dim }: { pieces: Piece[]; finishes: Finishes;
 function Instances(props: {
   part: Part;
   pieces: Piece[];
-  finish?: Finish;
+  look?: Appearance;
   scale: Vector3;
   /** It is outside of the group that is opened. */
   dim: boolean;
+  small: boolean;
 }) {
-  const { part, pieces, finish, scale, dim } = props;
+  const { part, pieces, look, scale, dim, small } = props;
   const mesh = useRef<InstancedMesh>(null);
   const { gl, invalidate } = useThree();
   useLayoutEffect(() => {
@@ -115,23 +135,21 @@ function Instances(props: {
     gl.shadowMap.needsUpdate = true;
     invalidate();
   }, [pieces, part, scale, gl, invalidate]);
-  // a colour of its own takes the place of a picture
-  const map = pieces[0].finishes[part.name]?.colour ? null : part.map;
-  const { transparent, opacity, ...look } = surface(finish, map);
+  const effort = useEffort(effortOf);
+  // a colour or a material of its own takes the place of a picture
+  const own = pieces[0].finishes[part.name];
+  const picture = own?.colour || own?.material ? null : part.map;
+  const material = materialOf(look, { effort: small ? "light" : effort, picture, dim });
+  useLayoutEffect(() => invalidate(), [material, invalidate]);
   return (
     <instancedMesh
       key={pieces.length}
       ref={mesh}
       args={[part.geometry, undefined, pieces.length]}
-      castShadow={!finish?.emission}
-      receiveShadow
-    >
-      <meshStandardMaterial
-        key={(map?.uuid ?? "") + dim}
-        {...look}
-        transparent={dim || transparent}
-        opacity={dim ? 0.25 : opacity}
-      />
-    </instancedMesh>
+      material={material}
+      name={part.name}
+      castShadow={!look?.emission && !look?.transmission}
+      receiveShadow={!small}
+    />
   );
 }

@@ -7,10 +7,10 @@ import type { HandlesDial, Vec } from "../../api/types.gen";
 import { HOLD } from "../paper/usePress";
 import { useSheet } from "../../store/sheet";
 import { useAim, type Pointed } from "../../tools/aim/aims";
-import { Mark } from "./Mark";
-import { dial, pull } from "./pull";
-import { Tab } from "./Tab";
-import { useAt, useHandles } from "./useHandles";
+import { Mark } from "../handling/Mark";
+import { dial, pull } from "../handling/pull";
+import { Tab } from "../handling/Tab";
+import { useAt, useHandles } from "../handling/useHandles";
 import { useHandling } from "../../store/handling";
 
 const xyz = (v: Vec): [number, number, number] => [v.x, v.y, v.z];

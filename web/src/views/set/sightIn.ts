@@ -63,7 +63,7 @@ export function sightIn({
         ((m.object as InstancedMesh).userData.pieces as string[] | undefined)?.[m.instanceId] !== yardstick(),
     );
     const walls = (shell.current?.children ?? []).filter(
-      (n) => n.visible && !n.userData.faint && n.name.includes(":"),
+      (n) => n.visible && !n.name.startsWith("cut:") && n.name.includes(":"),
     );
     const wall = caster.intersectObjects(walls, true)[0];
     if (first && !(wall && wall.distance < first.distance)) {

@@ -10,6 +10,8 @@ import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry } from "../../too
 import { clickFor, takesClicks } from "../../tools/propose/proposal";
 import { draw, dropBand, takeBand, useBand } from "../../tools/select/band";
 import { droppedOn } from "../../tools/exchange/exchange";
+import { clickFinish, isFinishing } from "../../tools/finish/finish";
+import { sightAt } from "../../tools/finish/sights";
 import { lookAtIt } from "../../tools/verbs/verbs";
 import { isOneOfSeveral, isPicked } from "../paper/picking";
 import type { SetSight } from "./sightIn";
@@ -48,7 +50,7 @@ export function useSetPress(
       return;
     }
     if (!stage.current || carrying || e.button !== 0 || useSheet.getState().aiming) return;
-    if (useHandling.getState().at) return; // what is sized or turned is not moved
+    if (useHandling.getState().at || isFinishing()) return; // what is sized or turned is not moved
     if (!(e.target as Element).closest("canvas")) return;
     const met = under(e);
     if (!isPicked(met.piece, e)) return;
@@ -92,6 +94,11 @@ export function useSetPress(
       return;
     }
     const still = from !== null && Math.hypot(e.clientX - from.x, e.clientY - from.y) <= 4;
+    if (isFinishing()) {
+      const sight = still ? sightAt(e) : null;
+      if (sight) void clickFinish(sight);
+      return;
+    }
     if (still && !useSheet.getState().aiming && twice(e) && (carrying || under(e).piece)) {
       lookAtIt();
       return;

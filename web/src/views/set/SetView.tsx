@@ -2,17 +2,20 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { Canvas } from "@react-three/fiber";
 import { useCallback, useEffect, useRef } from "react";
-import { type Camera, type Group, PCFShadowMap } from "three";
+import { type Camera, type Group, NeutralToneMapping, PCFShadowMap } from "three";
 import { useCarry } from "../../tools/carry/carry";
-import { SetHandles } from "../handling/SetHandles";
-import { BandFigure } from "./BandFigure";
+import { BandFigure } from "../drawings/BandFigure";
+import { DrawingTitle } from "../drawings/DrawingTitle";
 import { lookAt, lookAtPlan } from "../../tools/carry/facing";
+import { registerSight } from "../../tools/finish/sights";
 import { useSheet } from "../../store/sheet";
-import { DrawingTitle } from "./DrawingTitle";
-import { Lights } from "./Lights";
+import { EffortMenu } from "./EffortMenu";
+import { Light } from "./Light";
 import { Looking } from "./Looking";
 import { Pieces } from "./Pieces";
+import { Refine } from "./Refine";
 import { SelectionMarks } from "./SelectionMarks";
+import { SetHandles } from "./SetHandles";
 import { ShellModel } from "./ShellModel";
 import { sightIn } from "./sightIn";
 import { useSetPress } from "./useSetPress";
@@ -36,25 +39,39 @@ export function SetView({ small = false }: { small?: boolean }) {
     stage.current = { camera, controls };
   }, []);
 
+  useEffect(
+    () =>
+      registerSight("set", (e) =>
+        stage.current
+          ? {
+              ray: sight.pointed(e).ray,
+              without: (shell.current?.children ?? []).filter((n) => !n.visible).map((n) => n.name),
+            }
+          : null,
+      ),
+    [sight],
+  );
+
   const canvas = (
     <Canvas
       frameloop="demand"
-      flat
+      gl={{ toneMapping: NeutralToneMapping, antialias: true }}
       shadows={small ? false : { type: PCFShadowMap }}
       dpr={small ? 1 : [1, 2]}
       camera={{ fov: OUTSIDE, near: 0.05, far: 300, position: [10, 8, 14] }}
       style={{ background: palette.background.default }}
     >
       <View onReady={ready} small={small} />
-      <Lights />
+      <Light small={small} />
       <group ref={shell}>
         <ShellModel small={small} />
       </group>
       <group ref={pieces}>
-        <Pieces />
+        <Pieces small={small} />
       </group>
       {!small && <SelectionMarks />}
       {!small && <SetHandles />}
+      {!small && <Refine />}
     </Canvas>
   );
   if (small) return canvas;
@@ -81,6 +98,7 @@ export function SetView({ small = false }: { small?: boolean }) {
     >
       <DrawingTitle name="set">
         <Looking />
+        <EffortMenu />
       </DrawingTitle>
       {canvas}
       <BandFigure drawing="set" />

@@ -1,0 +1,249 @@
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import InputBase from "@mui/material/InputBase";
+import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
+import { useDeferredValue, useMemo, useRef, useState } from "react";
+import { api } from "../../api/client";
+import type { FinishCard, MaterialPage, NamedColour } from "../../api/types.gen";
+import { useSheet } from "../../store/sheet";
+import { endFinishing, give, giveTo, takeUp, useFinishing } from "../../tools/finish/finish";
+import { useLately } from "../../tools/finish/lately";
+import { small } from "../fields/small";
+import { Sample } from "./Sample";
+
+/** Everything that parts can be made of, to be dragged onto them. */
+export function FinishLeaf() {
+  const space = useSheet((s) => s.space!.id);
+  const revision = useSheet((s) => s.space!.revision);
+  const [typed, setTyped] = useState("");
+  const text = useDeferredValue(typed.trim());
+  const page = useQuery({
+    queryKey: ["materials", text],
+    queryFn: () => api.materials(text),
+    staleTime: Infinity,
+    placeholderData: (before?: MaterialPage) => before,
+  });
+  const palette = useQuery({
+    queryKey: ["palette", space, revision],
+    queryFn: () => api.palette(space),
+    placeholderData: (before) => before,
+  }).data;
+  const lately = useLately((s) => s.cards);
+  const taking = useFinishing((s) => s.mode === "take");
+  const kinds = useMemo(() => {
+    const of = new Map<string, { name: string; card: FinishCard }[]>();
+    for (const m of page.data?.materials ?? []) of.set(m.kind, [...(of.get(m.kind) ?? []), m]);
+    return [...of.entries()];
+  }, [page.data]);
+  const colours = page.data?.colours ?? [];
+  return (
+    <>
+      <Box sx={{ px: 1.5, pb: 1 }}>
+        <InputBase
+          fullWidth
+          placeholder="Search: oak, tiles, dark green velvet, #B4674B"
+          inputProps={{ "aria-label": "Search finishes" }}
+          value={typed}
+          onChange={(e) => setTyped(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key === "Escape") {
+              setTyped("");
+              (e.target as HTMLElement).blur();
+            }
+          }}
+          sx={{ bgcolor: "background.paper", border: 1, borderColor: "divider", px: 1, fontSize: 13 }}
+        />
+        <Box sx={{ display: "flex", gap: 0.75, mt: 0.75, alignItems: "center" }}>
+          <ButtonBase
+            aria-pressed={taking}
+            title="Take up the finish of a part and give it to others (P)"
+            onClick={() => (taking ? endFinishing() : takeUp())}
+            sx={small}
+          >
+            take one up
+          </ButtonBase>
+          <OwnColour />
+        </Box>
+      </Box>
+      <Box
+        role="list"
+        aria-label="Finishes"
+        sx={{ flex: 1, overflowY: "auto", borderTop: 1, borderColor: "divider", px: 1.5, pb: 2 }}
+      >
+        {text === "" && palette && palette.cards.length > 0 && (
+          <Shelf title="In this space">
+            <Chips cards={palette.cards} />
+          </Shelf>
+        )}
+        {text === "" && lately.length > 0 && (
+          <Shelf title="Given lately">
+            <Chips cards={lately} />
+          </Shelf>
+        )}
+        {text !== "" && colours.length > 0 && (
+          <Shelf title="Colours: what it is made of stays">
+            <Chips cards={colours.slice(0, 24).map(ofColour)} named />
+          </Shelf>
+        )}
+        {kinds.map(([kind, materials]) => (
+          <Shelf key={kind} title={kind.charAt(0).toUpperCase() + kind.slice(1)}>
+            <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, minmax(0, 1fr))", gap: 1 }}>
+              {materials.map((m) => (
+                <Choice key={m.name} card={m.card} name={m.name} />
+              ))}
+            </Box>
+          </Shelf>
+        ))}
+        {text === "" && colours.length > 0 && (
+          <Shelf title="Colours: what it is made of stays">
+            <Chips cards={colours.map(ofColour)} />
+          </Shelf>
+        )}
+        {page.isSuccess && kinds.length === 0 && colours.length === 0 && (
+          <Typography variant="body2" color="text.secondary" sx={{ py: 2 }}>
+            No finish and no colour answers “{text}”. Try a plain word, such as “oak”, “tiles”, “cloth” or
+            “sage”.
+          </Typography>
+        )}
+        {page.isError && (
+          <Typography variant="body2" color="error" sx={{ py: 2 }}>
+            {page.error.message}
+          </Typography>
+        )}
+      </Box>
+    </>
+  );
+}
+
+/** A colour, which leaves what a part is made of as it is. */
+const ofColour = ({ name, colour }: NamedColour): FinishCard => ({
+  finish: { colour },
+  words: name,
+  appearance: {
+    words: name,
+    colour,
+    roughness: 0.8,
+    metal: 0,
+    transparency: 0,
+    emission: 0,
+    clearCoat: 0,
+    sheen: 0,
+    transmission: 0,
+  },
+});
+
+/** Any colour by its hue. */
+function OwnColour() {
+  const [colour, setColour] = useState("#7A8C6A");
+  return (
+    <Box component="label" sx={{ ...small, display: "flex", alignItems: "center", gap: 0.5 }}>
+      any colour
+      <input
+        type="color"
+        aria-label="Any colour"
+        value={colour}
+        onChange={(e) => setColour(e.target.value)}
+        onBlur={() => chosen(ofColour({ name: colour.toUpperCase(), colour: colour.toUpperCase() }))}
+        style={{ width: 22, height: 18, padding: 0, border: 0 }}
+      />
+    </Box>
+  );
+}
+
+/** It is for the part of which the caption speaks, or else in hand. */
+function chosen(card: FinishCard) {
+  const { shown, mode } = useFinishing.getState();
+  if (shown && mode === null) void giveTo(shown.target, card, shown.before);
+  else give(card);
+}
+
+function useTaken(card: FinishCard) {
+  const start = useRef<{ x: number; y: number } | null>(null);
+  return {
+    onClick: () => chosen(card),
+    onPointerDown: (e: React.PointerEvent) => {
+      start.current = { x: e.clientX, y: e.clientY };
+      e.currentTarget.releasePointerCapture?.(e.pointerId);
+    },
+    onPointerMove: (e: React.PointerEvent) => {
+      const s = start.current;
+      if (!s || e.buttons !== 1 || Math.hypot(e.clientX - s.x, e.clientY - s.y) <= 4) return;
+      start.current = null;
+      give(card, true);
+    },
+    onPointerUp: () => (start.current = null),
+    onDragStart: (e: React.DragEvent) => e.preventDefault(),
+  };
+}
+
+/** A material with its name. */
+function Choice({ card, name }: { card: FinishCard; name: string }) {
+  const inHand = useFinishing((s) => s.card === card);
+  return (
+    <ButtonBase
+      role="listitem"
+      data-finish={card.finish.material}
+      aria-label={name}
+      title={card.words}
+      {...useTaken(card)}
+      sx={{
+        display: "block",
+        textAlign: "left",
+        cursor: "grab",
+        touchAction: "pan-y",
+        outline: inHand ? (t) => `2px solid ${t.palette.secondary.main}` : undefined,
+        outlineOffset: 1,
+        contentVisibility: "auto",
+      }}
+    >
+      <Sample card={card} height={52} />
+      <Typography component="span" sx={{ display: "block", fontSize: 12, lineHeight: "14px", mt: 0.25 }}>
+        {name}
+      </Typography>
+    </ButtonBase>
+  );
+}
+
+/** Finishes as small squares, their words in a hint. */
+function Chips({ cards, named = false }: { cards: FinishCard[]; named?: boolean }) {
+  return (
+    <Box sx={{ display: "flex", flexWrap: "wrap", gap: "3px" }}>
+      {cards.map((c) => (
+        <Chip key={JSON.stringify(c.finish)} card={c} named={named} />
+      ))}
+    </Box>
+  );
+}
+
+function Chip({ card, named }: { card: FinishCard; named: boolean }) {
+  return (
+    <ButtonBase
+      role="listitem"
+      aria-label={card.words}
+      title={card.words}
+      {...useTaken(card)}
+      sx={{
+        cursor: "grab",
+        gap: 0.5,
+        pr: named ? 1 : 0,
+        fontSize: 12,
+        "&:focus-visible": { outline: "2px solid" },
+      }}
+    >
+      <Sample card={card} size={25} />
+      {named && card.words}
+    </ButtonBase>
+  );
+}
+
+function Shelf({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <>
+      <Typography variant="caption" color="text.secondary" sx={{ display: "block", pt: 1.25, pb: 0.5 }}>
+        {title}
+      </Typography>
+      {children}
+    </>
+  );
+}
