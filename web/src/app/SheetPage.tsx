@@ -59,7 +59,7 @@ export function SheetPage() {
     >
       <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
-        <Side name={WORDS[leaf]} width={284} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
+        <Side name={WORDS[leaf]} width={268} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
           {LEAVES[leaf]}
         </Side>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
@@ -140,7 +140,7 @@ function Leaves({ names, now }: { names: Tab[]; now: Tab }) {
           aria-selected={now === name}
           onClick={() => useSheet.getState().setTab(name)}
           sx={{
-            px: 0.5,
+            px: 0.4,
             height: 32,
             color: now === name ? "text.primary" : "text.secondary",
             boxShadow: now === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,

@@ -20,7 +20,12 @@ export function Side(props: {
       onClick={() => setOpen(!open)}
       sx={
         open
-          ? { flex: props.leaves ? undefined : 1, justifyContent: "space-between", px: 1.5, height: 32 }
+          ? {
+              flex: props.leaves ? undefined : 1,
+              justifyContent: "space-between",
+              px: props.leaves ? 0.75 : 1.5,
+              height: 32,
+            }
           : { width: 26, height: "100%", writingMode: "vertical-rl" }
       }
     >

@@ -12,6 +12,12 @@ export function registerSight(drawing: string, sight: Sight): () => void {
   };
 }
 
+let pointer: { clientX: number; clientY: number } | null = null;
+addEventListener("pointermove", (e) => (pointer = e), true);
+
+/** The line of sight where the pointer is now; null where there is no drawing. */
+export const lastSight = () => (pointer ? sightAt(pointer) : null);
+
 /** The line of sight at a point of the window; null where there is no drawing. */
 export function sightAt(e: { clientX: number; clientY: number }): FinishSight | null {
   const under = document.elementFromPoint(e.clientX, e.clientY)?.closest<HTMLElement>("[data-drawing]");

@@ -68,6 +68,8 @@ export const OTHER_WORDS: Record<string, string> = {
   "Keep as an article…": "save reuse library custom block",
   "Bring it here": "fetch find lost retrieve",
   "Move a step": "nudge arrow keys",
+  Finishes: "material materials texture colour color paint wallpaper fabric wood floor tiles",
+  "Take the finish up": "pick colour sample copy material eyedropper",
   Say: "type sentence command text write",
   "Draw an outline": "room walls floor shape polygon",
   "Draw a partition": "wall divider flat screen",
@@ -87,10 +89,6 @@ export const NOT_YET: { words: string; says: string }[] = [
   {
     words: "camera view viewpoint perspective eye walkthrough walk orbit",
     says: "Where you look from is chosen in the set view itself: “look from” and “walk” stand at its head.",
-  },
-  {
-    words: "material materials texture colour color paint finish",
-    says: "Materials with a pattern are not there yet. Colours are the small squares at the end of the sentence about a piece.",
   },
   {
     words: "grid raster",

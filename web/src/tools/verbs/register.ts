@@ -6,6 +6,7 @@ import { useSheet } from "../../store/sheet";
 import { CARRY_VERBS } from "./carryVerbs";
 import { AIM_VERBS, DRAFT_VERBS } from "./draftVerbs";
 import { isProposing, useProposal } from "../propose/proposal";
+import { FINISH_VERBS } from "./finishVerbs";
 import { PROPOSAL_VERBS } from "./manyVerbs";
 import { SHEET_VERBS } from "./sheetVerbs";
 import type { Mode, Verb } from "./verb";
@@ -13,6 +14,7 @@ import type { Mode, Verb } from "./verb";
 /** Everything one can do, the likely first. */
 export const VERBS: Verb[] = [
   ...SHEET_VERBS,
+  ...FINISH_VERBS,
   ...CARRY_VERBS,
   ...DRAFT_VERBS,
   ...AIM_VERBS,

@@ -57,7 +57,7 @@ export function FinishLeaf() {
         <Box sx={{ display: "flex", gap: 0.75, mt: 0.75, alignItems: "center" }}>
           <ButtonBase
             aria-pressed={taking}
-            title="Take up the finish of a part and give it to others (P)"
+            title="Take up the finish of a part and give it to others ( , )"
             onClick={() => (taking ? endFinishing() : takeUp())}
             sx={small}
           >

@@ -8,9 +8,8 @@ import {
   MeshBasicMaterial,
   PMREMGenerator,
   Scene,
-  SphereGeometry,
   ShaderMaterial,
-  type DirectionalLight,
+  SphereGeometry,
 } from "three";
 import { useSheet } from "../../store/sheet";
 import { effortOf, isLight, useEffort } from "../../store/effort";
@@ -18,7 +17,7 @@ import { effortOf, isLight, useEffort } from "../../store/effort";
 /** Brighter from the window side and above than from below: no two walls are lit alike. */
 const SKY = "#EAF0F4";
 const LEVEL = "#E9E1D4";
-const GROUND = "#B9A88F";
+const GROUND = "#D8CBB6";
 
 /** Panels of light in the studio: where, how large, how bright. */
 const PANELS: { at: [number, number, number]; size: [number, number, number]; bright: number }[] = [
@@ -37,7 +36,7 @@ function studio(): Scene {
       uniforms: {
         sky: { value: new Color(SKY).multiplyScalar(0.85) },
         level: { value: new Color(LEVEL).multiplyScalar(0.7) },
-        ground: { value: new Color(GROUND).multiplyScalar(0.45) },
+        ground: { value: new Color(GROUND).multiplyScalar(0.95) },
       },
       vertexShader:
         "varying vec3 way; void main() { way = position; gl_Position = projectionMatrix * modelViewMatrix * vec4(position, 1.0); }",
@@ -81,16 +80,30 @@ const SLOW = 0.08;
 const PAUSE = 0.8;
 const REST = 250;
 
+const WINDOW = /^opening:w/;
+
 /** How far the sun's softness spreads, dots of its map. */
 const SOFT = 4;
 
-/** Daylight from the upper left front; shadows are drawn anew only when things change. */
+/** Where the sun stands: toward the eye from the left, or before a window for who is inside, metres. */
+const OUTSIDE: [number, number, number] = [-3.2, 9, 4.5];
+
+function before(inward: { x: number; z: number }): [number, number, number] {
+  const [away, aside, up] = [7, 3, 5.2];
+  return [-inward.x * away - inward.z * aside, up, -inward.z * away + inward.x * aside];
+}
+
+/** Daylight; shadows are drawn anew only when things change. */
 function Sun({ small }: { small: boolean }) {
   const { gl, invalidate } = useThree();
   const shell = useSheet((s) => s.space!.shell);
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
-  const sun = useRef<DirectionalLight>(null);
+  const window = useSheet((s) => {
+    const inside = s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits);
+    return inside ? s.space!.backs.find((b) => b.inward && WINDOW.test(b.body))?.inward : undefined;
+  });
+  const from = window ? before(window) : OUTSIDE;
   const { centre, half } = useMemo(() => {
     const xs = shell.outline.map((p) => p.x);
     const zs = shell.outline.map((p) => p.z);
@@ -121,12 +134,11 @@ function Sun({ small }: { small: boolean }) {
     }
     const soon = setTimeout(draw, REST);
     return () => clearTimeout(soon);
-  }, [gl, invalidate, pieces, ghosts]);
+  }, [gl, invalidate, pieces, ghosts, window]);
   return (
     <directionalLight
-      ref={sun}
       castShadow={!small}
-      position={[centre[0] - 3.2, 9, centre[2] + 4.5]}
+      position={[centre[0] + from[0], from[1], centre[2] + from[2]]}
       target-position={centre}
       intensity={1.55}
       color="#FFF1DA"

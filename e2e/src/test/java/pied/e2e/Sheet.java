@@ -85,7 +85,11 @@ final class Sheet {
   /** What earlier tests left in the browser is forgotten, once for every page. */
   private static final String ANEW =
       "if (!sessionStorage.getItem('begun')) {"
-          + " localStorage.clear(); sessionStorage.setItem('begun', 'yes'); }";
+          + " localStorage.clear(); sessionStorage.setItem('begun', 'yes');"
+          // pictures that are kept are as fine as they can be, others as quick
+          + " localStorage.setItem('pied.effort', '"
+          + (Boolean.getBoolean("pied.pictures") ? "full" : "plain")
+          + "'); }";
 
   final Page page;
   private final boolean atDesk;

@@ -195,7 +195,10 @@ public final class GltfScene {
             return new ScenePart(null, 0);
           }
           float[] places = shapes ? null : TexturePlaces.of(g.mesh, corners, look, surface);
-          return shapes ? shape(g.mesh, corners, pictured) : written(g.mesh, corners, places);
+          boolean bumps = !pictured && tile != null && tile.normals() != null;
+          return shapes
+              ? shape(g.mesh, corners, pictured)
+              : written(g.mesh, corners, bumps && g.mesh.normals() != null, places);
         });
   }
 
@@ -205,8 +208,12 @@ public final class GltfScene {
         .toArray();
   }
 
-  /** A part whose corners share the vertices that are the same in all. */
-  private ScenePart written(Mesh mesh, int[] at, float[]... places) {
+  /**
+   * A part whose corners share the vertices that are the same in all.
+   *
+   * @param bumps whether light falls on it by its texture
+   */
+  private ScenePart written(Mesh mesh, int[] at, boolean bumps, float[]... places) {
     Shared shared = Shared.of(mesh, at, places);
     ByteBuffer corners = bytes(4 * at.length);
     for (int i : shared.indices()) {
@@ -222,6 +229,13 @@ public final class GltfScene {
       }
       attributes.put("TEXCOORD_" + k, accessor(out, ARRAY, FLOAT, first.length, "VEC2"));
     }
+    if (bumps) {
+      ByteBuffer out = bytes(16 * first.length);
+      for (Vec t : Tangents.of(mesh, at, shared, places[0])) {
+        out.putFloat((float) t.x()).putFloat((float) t.y()).putFloat((float) t.z()).putFloat(1);
+      }
+      attributes.put("TANGENT", accessor(out, ARRAY, FLOAT, first.length, "VEC4"));
+    }
     return new ScenePart(attributes, accessor(corners, ELEMENTS, INT, at.length, "SCALAR"));
   }
 
@@ -230,8 +244,8 @@ public final class GltfScene {
     float[] upright = picked(mesh.mapping().upright(), at);
     float[] along = picked(mesh.mapping().along(), at);
     return pictured
-        ? written(mesh, at, upright, along, picked(mesh.uv(), at))
-        : written(mesh, at, upright, along);
+        ? written(mesh, at, false, upright, along, picked(mesh.uv(), at))
+        : written(mesh, at, false, upright, along);
   }
 
   private static float[] picked(float[] all, int[] at) {

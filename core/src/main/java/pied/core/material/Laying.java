@@ -55,10 +55,10 @@ public record Laying(
    * @throws Refusal if a number is none, or not within what can be laid
    */
   Laying checked() {
-    within("A repeat is from {} to {} m wide.", width, LEAST, MOST);
-    within("A joint is from {} to {} m wide.", joint, 0, MOST_JOINT);
-    within("A pattern begins from {} to {} m across.", across, -FAR, FAR);
-    within("A pattern begins from {} to {} m higher.", up, -FAR, FAR);
+    within("A repeat is from 2 mm to 20 m wide.", width, LEAST, MOST);
+    within("A joint is up to 50 mm wide.", joint, 0, MOST_JOINT);
+    within("A pattern begins within 100 m to the right or left.", across, -FAR, FAR);
+    within("A pattern begins within 100 m higher or lower.", up, -FAR, FAR);
     if (turn != null && !Double.isFinite(turn)) {
       throw new Refusal("A pattern is turned by an angle in degrees.");
     }
@@ -68,7 +68,7 @@ public record Laying(
 
   private static void within(String words, @Nullable Double v, double least, double most) {
     if (v != null && !(v >= least && v <= most)) {
-      throw new Refusal(words, least, most);
+      throw new Refusal(words);
     }
   }
 

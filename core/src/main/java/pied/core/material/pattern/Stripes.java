@@ -31,8 +31,9 @@ public record Stripes(double unit, double share, boolean check) implements Patte
   @Override
   public void at(double x, double y, double joint, Spot out) {
     out.clear();
-    boolean one = x / unit < share;
-    boolean other = y / unit < share;
+    // no stripe ends where a repeat does
+    boolean one = Noise.part(x / unit + share / 2) < share;
+    boolean other = Noise.part(y / unit + share / 2) < share;
     out.mix = check ? (one ? 0.5 : 0) + (other ? 0.5 : 0) : one ? 1 : 0;
   }
 }

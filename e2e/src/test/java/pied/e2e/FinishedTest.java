@@ -1,0 +1,118 @@
+package pied.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.options.BoundingBox;
+import org.junit.jupiter.api.Test;
+
+/** What parts are made of, given by hand, in no more actions than these. */
+class FinishedTest extends Counting {
+  private void leaf(String search) {
+    sheet.leaf("Finishes");
+    sheet.page.getByLabel("Search finishes").fill(search);
+  }
+
+  /** Drags a material to a point of the window. */
+  private void drag(String material, double[] to) {
+    Locator card = sheet.page.locator("[data-finish='" + material + "']");
+    BoundingBox box = card.boundingBox();
+    sheet.page.mouse().move(box.x + box.width / 2, box.y + 20);
+    sheet.page.mouse().down();
+    sheet.page.mouse().move(to[0] - 20, to[1] - 20, new Mouse.MoveOptions().setSteps(3));
+    sheet.page.mouse().move(to[0], to[1]);
+    // the part under the pointer is named before one lets go
+    assertThat(sheet.page.getByTestId("finish-hand")).not().hasText("…");
+    sheet.page.mouse().up();
+    actions++;
+  }
+
+  private JsonNode finish(String piece, String part) {
+    return piece(piece).at("/finishes/" + part);
+  }
+
+  private String material(String piece, String part) {
+    return finish(piece, part).path("material").asText();
+  }
+
+  private JsonNode shell(String part) {
+    return pied.space(room).at("/shell/finishes").path(part);
+  }
+
+  @Test
+  void aSofasCoverByDraggingAndAllCushionsByOneMore() {
+    room = pied.newRoom("Covers");
+    pied.place(room, "s", "sofa", 2, 1);
+    for (int i = 0; i < 3; i++) {
+      pied.place(room, "c" + i, "dining-chair", 1.5 + i, 3);
+    }
+    open("s", "c0", "c1", "c2");
+    leaf("velvet");
+    drag("velvet", sheet.onPlan(2, 1.1));
+    becomes(() -> material("s", "cover").equals("velvet"));
+    assertThat(actions).isEqualTo(1);
+    assertThat(sheet.caption()).containsText("Cover of");
+    assertThat(sheet.caption()).containsText("velvet");
+
+    actions = 0;
+    leaf("felt");
+    drag("felt", sheet.onPlan(1.5, 3.05));
+    becomes(() -> material("c0", "seat").equals("felt"));
+    click(sheet.caption().getByText("All of these too: 2"));
+    becomes(() -> material("c1", "seat").equals("felt") && material("c2", "seat").equals("felt"));
+    assertThat(actions).isEqualTo(2);
+    // and the lists say so in words
+    JsonNode row = pied.json("/api/spaces/" + room + "/schedule").at("/rows/1");
+    assertThat(row.get("finish").asText()).contains("seat felt");
+  }
+
+  @Test
+  void aFloorOfHerringboneTurnedAndOneWallPapered() {
+    room = pied.newRoom("Floor");
+    sheet = new Sheet(room, "plan", "wall:A");
+    leaf("oak herringbone");
+    drag("oak-herringbone", sheet.onPlan(3, 2));
+    becomes(() -> shell("floor").path("material").asText().equals("oak-herringbone"));
+    Locator turn = sheet.caption().getByLabel("Turned by");
+    click(turn);
+    type("45");
+    becomes(() -> shell("floor").at("/laid/turn").asDouble() == 45);
+    assertThat(actions).isLessThanOrEqualTo(3);
+
+    actions = 0;
+    leaf("sprig");
+    drag("paper-sprig", sheet.onElevation(2, 1.5));
+    becomes(() -> shell("wall:A").path("material").asText().equals("paper-sprig"));
+    assertThat(shell("wall:B").isMissingNode()).isTrue();
+    assertThat(actions).isEqualTo(1);
+  }
+
+  @Test
+  void aFinishTakenUpAndGivenToThreeOthersInFour() {
+    room = pied.newRoom("Taken");
+    for (int i = 0; i < 4; i++) {
+      pied.place(room, "c" + i, "dining-chair", 1 + i, 2);
+    }
+    pied.edit(
+        room,
+        "{'do':'finish','pieces':['c0'],'part':'seat',"
+            + "'finish':{'material':'velvet','colour':'#223344'}}");
+    open("c0", "c1", "c2", "c3");
+    double[] from = sheet.onPlan(1, 2.05);
+    sheet.page.mouse().move(from[0], from[1]);
+    key(",");
+    assertThat(sheet.caption()).containsText("in hand");
+    for (int i = 1; i < 4; i++) {
+      int n = i;
+      clickPlan(1 + i, 2.05);
+      becomes(() -> material("c" + n, "seat").equals("velvet"));
+      assertThat(finish("c" + n, "seat").path("colour").asText()).isEqualTo("#223344");
+    }
+    assertThat(actions).isLessThanOrEqualTo(4);
+    key("Escape");
+    assertThat(sheet.page.getByTestId("finish-hand")).not().isVisible();
+  }
+}
