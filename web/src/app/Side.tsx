@@ -21,9 +21,10 @@ export function Side(props: {
       sx={
         open
           ? {
-              flex: props.leaves ? undefined : 1,
+              flex: props.leaves ? "none" : 1,
               justifyContent: "space-between",
               px: props.leaves ? 0.75 : 1.5,
+              minWidth: 24,
               height: 32,
             }
           : { width: 26, height: "100%", writingMode: "vertical-rl" }

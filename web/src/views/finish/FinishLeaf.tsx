@@ -3,7 +3,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useMemo, useRef, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { api } from "../../api/client";
 import type { FinishCard, MaterialPage, NamedColour } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
@@ -158,21 +158,27 @@ function chosen(card: FinishCard) {
   else give(card);
 }
 
+/** A click chooses it; pressed and moved it is dragged, however quickly the pointer leaves it. */
 function useTaken(card: FinishCard) {
-  const start = useRef<{ x: number; y: number } | null>(null);
   return {
     onClick: () => chosen(card),
     onPointerDown: (e: React.PointerEvent) => {
-      start.current = { x: e.clientX, y: e.clientY };
+      const { clientX: x, clientY: y } = e;
       e.currentTarget.releasePointerCapture?.(e.pointerId);
+      const end = () => {
+        removeEventListener("pointermove", move, true);
+        removeEventListener("pointerup", end, true);
+      };
+      const move = (to: PointerEvent) => {
+        if (to.buttons !== 1) end();
+        else if (Math.hypot(to.clientX - x, to.clientY - y) > 4) {
+          end();
+          give(card, true);
+        }
+      };
+      addEventListener("pointermove", move, true);
+      addEventListener("pointerup", end, true);
     },
-    onPointerMove: (e: React.PointerEvent) => {
-      const s = start.current;
-      if (!s || e.buttons !== 1 || Math.hypot(e.clientX - s.x, e.clientY - s.y) <= 4) return;
-      start.current = null;
-      give(card, true);
-    },
-    onPointerUp: () => (start.current = null),
     onDragStart: (e: React.DragEvent) => e.preventDefault(),
   };
 }

@@ -17,7 +17,7 @@ import { Sample } from "./Sample";
 export function FinishPointer() {
   const { mode, card, dragged, over } = useFinishing();
   const shown = useFinishing((s) => s.shown !== null);
-  const selection = useSheet((s) => s.selection);
+  const selection = useSheet((s) => s.selection.join());
   const part = useSheet((s) => s.part);
   const space = useSheet((s) => s.space?.id);
   const [at, setAt] = useState<{ x: number; y: number } | null>(null);

@@ -14,7 +14,7 @@ public final class MaterialSearch {
    *
    * @param colour that is said in it, in which they are wanted; null for as they come
    */
-  public record Fitting(List<Material> materials, @Nullable String colour) {
+  public record MaterialsFound(List<Material> materials, @Nullable String colour) {
     /** One of them as it is wanted. */
     public Finish finish(Material m) {
       return colour == null ? m.finish() : m.finish().withColour(colour);
@@ -25,11 +25,11 @@ public final class MaterialSearch {
    * Materials with all words of a text in their name, kind or other words, or beginning so; those
    * whose name has them come first. All of them for no text.
    */
-  public static Fitting of(String text) {
+  public static MaterialsFound of(String text) {
     List<String> words = words(text);
     List<Material> all = holding(words);
     if (!all.isEmpty()) {
-      return new Fitting(all, null);
+      return new MaterialsFound(all, null);
     }
     for (int n = words.size() - 1; n > 0; n--) { // as many words as make a colour
       for (int i = 0; i + n <= words.size(); i++) {
@@ -38,11 +38,11 @@ public final class MaterialSearch {
         rest.subList(i, i + n).clear();
         List<Material> found = colour == null ? List.of() : holding(rest);
         if (!found.isEmpty()) {
-          return new Fitting(found, colour);
+          return new MaterialsFound(found, colour);
         }
       }
     }
-    return new Fitting(List.of(), null);
+    return new MaterialsFound(List.of(), null);
   }
 
   private static List<String> words(String text) {

@@ -41,7 +41,7 @@ class ColoursTest {
   void materialsAreFoundByWordsAndWithAColour() {
     assertThat(MaterialSearch.of("oak herringbone").materials().get(0).id())
         .isEqualTo("oak-herringbone");
-    MaterialSearch.Fitting green = MaterialSearch.of("dark green velvet");
+    MaterialSearch.MaterialsFound green = MaterialSearch.of("dark green velvet");
     assertThat(green.materials()).extracting(Material::id).containsExactly("velvet");
     assertThat(green.finish(green.materials().get(0)).colour()).isEqualTo("#223D2E");
     assertThat(MaterialSearch.of("floorboards").materials())

@@ -34,7 +34,7 @@ class MaterialController {
   @GetMapping("/materials")
   MaterialPage materials(@RequestParam(defaultValue = "") String text) {
     List<MaterialCard> cards = new ArrayList<>();
-    MaterialSearch.Fitting fit = MaterialSearch.of(text);
+    MaterialSearch.MaterialsFound fit = MaterialSearch.of(text);
     for (Material m : fit.materials()) {
       FinishCard card = FinishCard.of(fit.finish(m).withEmission(null));
       cards.add(new MaterialCard(m.id(), m.name(), m.kind(), card));

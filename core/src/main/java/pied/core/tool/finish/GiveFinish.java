@@ -68,7 +68,7 @@ public record GiveFinish(
     Set<String> more = new LinkedHashSet<>(ids);
     for (Piece p : space.pieces()) {
       boolean same = alike == Alike.article || Objects.equals(p.finishes().of(part), was);
-      if (p.article().equals(first.article()) && same && !session.isLocked(p)) {
+      if (p.article().equals(first.article()) && same && !session.isLocked(p) && !space.hidden(p)) {
         more.add(p.id());
       }
     }
