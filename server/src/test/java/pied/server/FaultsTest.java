@@ -294,7 +294,7 @@ class FaultsTest {
   @Test
   void finishesAreThoseOfTheSpaceHoweverManyArticlesThereAre() throws Exception {
     JsonNode all = json(get("/api/spaces/" + room + "/finishes")).get("finishes");
-    assertThat(all.at("/stool/seat/finish/colour").asText()).startsWith("#");
+    assertThat(all.at("/stool/seat/appearance/colour").asText()).startsWith("#");
     assertThat(json(get("/api/catalog/stool")).get("name").asText()).isEqualTo("Stool");
     assertThat(get("/api/catalog/throne").statusCode()).isEqualTo(422);
   }
