@@ -24,7 +24,7 @@ export const FINISH_VERBS: Verb[] = [
   {
     word: "Finishes",
     mode: "sheet",
-    keys: [],
+    keys: ["'"],
     help: "What parts can be made of: drag one onto a part, a wall, the floor.",
     does: () => useSheet.getState().setTab("finishes"),
   },
