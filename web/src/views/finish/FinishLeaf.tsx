@@ -10,6 +10,7 @@ import { useSheet } from "../../store/sheet";
 import { endFinishing, give, giveTo, takeUp, useFinishing } from "../../tools/finish/finish";
 import { useLately } from "../../tools/finish/lately";
 import { small } from "../fields/small";
+import { plain } from "../surface/plain";
 import { Sample } from "./Sample";
 
 /** Everything that parts can be made of, to be dragged onto them. */
@@ -120,17 +121,7 @@ export function FinishLeaf() {
 const ofColour = ({ name, colour }: NamedColour): FinishCard => ({
   finish: { colour },
   words: name,
-  appearance: {
-    words: name,
-    colour,
-    roughness: 0.8,
-    metal: 0,
-    transparency: 0,
-    emission: 0,
-    clearCoat: 0,
-    sheen: 0,
-    transmission: 0,
-  },
+  appearance: plain(colour, name),
 });
 
 /** Any colour by its hue. */

@@ -2,20 +2,11 @@ import { Color, MeshPhysicalMaterial, MeshStandardMaterial, type Texture, Vector
 import type { Appearance } from "../../api/types.gen";
 import { type Effort, isLight } from "../../store/effort";
 import { arrived } from "./drawAgain";
+import { plain } from "./plain";
 import { laid } from "./tiles";
 
 /** As a part looks until it is known how: card. */
-const CARD: Appearance = {
-  words: "card",
-  colour: "#D9D0C2",
-  roughness: 0.8,
-  metal: 0,
-  transparency: 0,
-  emission: 0,
-  clearCoat: 0,
-  sheen: 0,
-  transmission: 0,
-};
+const CARD = plain("#D9D0C2", "card");
 
 /** A lampshade is not as bright as what it stands for: others must still be seen beside it. */
 const GLOW = 0.6;

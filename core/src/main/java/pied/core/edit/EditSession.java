@@ -257,7 +257,7 @@ public final class EditSession {
   }
 
   /** What was only now put in may still be set right. */
-  public boolean isLocked(Piece p) {
+  private boolean isLocked(Piece p) {
     return space.locked(p) && before.has(p.id());
   }
 

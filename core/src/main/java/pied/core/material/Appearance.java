@@ -2,11 +2,9 @@ package pied.core.material;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import pied.core.Nullable;
 import pied.core.material.pattern.Pattern;
-import pied.core.material.pattern.Tile;
 
 /**
  * What a part looks like, for whoever draws it: the same for the set view, models and stills.
@@ -27,7 +25,6 @@ public record Appearance(
     double sheen,
     double transmission,
     @Nullable Tiled tile) {
-  static final String TILES = "tiles/" + Tile.VERSION + "/";
   static final String PICTURES = "pictures/";
 
   /**
@@ -78,7 +75,7 @@ public record Appearance(
   }
 
   private static @Nullable Tiled tiled(Material m, Finish f) {
-    Laying l = f.laid() == null ? Laying.USUAL : f.laid();
+    Laying l = f.laying();
     OwnPicture own = OwnPicture.named(m.id());
     if (own != null) {
       double w = l.width() == null ? OwnPicture.WIDE : l.width();
@@ -91,14 +88,14 @@ public record Appearance(
     }
     double larger = l.width() == null ? 1 : l.width() / p.unit();
     double joint = l.joint() == null ? p.joint() : l.joint() / larger;
-    String second = l.second() == null ? m.second() : l.second();
+    String second = m.second(l);
     double w = p.width() * larger;
     double h = p.height() * larger;
     TileName name = new TileName(m.id(), joint);
     return new Tiled(
-        TILES + name.colours(f.colour(), second) + ".png",
-        p.uneven() ? TILES + name.normals() + ".png" : null,
-        p.variesInRoughness() ? TILES + name.roughness(f.roughness(), f.metal()) + ".png" : null,
+        name.colours(f.colour(), second),
+        p.uneven() ? name.normals() : null,
+        p.variesInRoughness() ? name.roughness(f.roughness(), f.metal()) : null,
         m.along(),
         p.holes(),
         w,
@@ -113,17 +110,15 @@ public record Appearance(
    */
   public static @Nullable String sample(Finish complete) {
     Material m = Materials.of(complete.material());
-    Laying l = complete.laid() == null ? Laying.USUAL : complete.laid();
+    Laying l = complete.laying();
     if (OwnPicture.named(m.id()) != null) {
       return PICTURES + m.id();
     }
     if (m.pattern() == null) {
       return null;
     }
-    String second = l.second() == null ? m.second() : l.second();
-    return TILES
-        + new TileName(m.id(), m.pattern().joint()).sample(complete.colour(), second)
-        + ".png";
+    String second = m.second(l);
+    return new TileName(m.id(), m.pattern().joint()).sample(complete.colour(), second);
   }
 
   private static double[] lies(Laying l, double w, double h) {
@@ -135,10 +130,5 @@ public record Appearance(
     return new double[] {
       cos / w, -sin / w, (-cos * x + sin * y) / w, sin / h, cos / h, (-sin * x - cos * y) / h
     };
-  }
-
-  /** A number in the name of a tile: no more digits than it has. */
-  static String number(double v) {
-    return String.format(Locale.ROOT, "%.6f", v).replaceAll("\\.?0+$", "");
   }
 }

@@ -6,7 +6,6 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Locale;
 import java.util.Objects;
 import pied.core.Nullable;
-import pied.core.material.pattern.Tint;
 import pied.core.units.Refusal;
 
 /**
@@ -162,8 +161,8 @@ public record Finish(
     return colour.toUpperCase(Locale.ROOT);
   }
 
-  /** Its colour in red, green and blue of linear light, 0 to 1 (IEC 61966-2-1), as glTF has it. */
-  public double[] linear() {
-    return Tint.linear(colour);
+  /** How its pattern lies, as the material has it where it does not say. */
+  public Laying laying() {
+    return laid == null ? Laying.USUAL : laid;
   }
 }

@@ -20,7 +20,7 @@ public final class FinishWords {
     if (!Objects.equals(f.colour(), m.finish().colour())) {
       all.add(Colours.name(f.colour()));
     }
-    Laying l = f.laid() == null ? Laying.USUAL : f.laid();
+    Laying l = f.laying();
     if (l.second() != null && !l.second().equals(m.second())) {
       all.add("with " + Colours.name(l.second()));
     }

@@ -53,4 +53,9 @@ public record Material(
   public boolean jointed() {
     return !second.equals(finish.colour());
   }
+
+  /** The second colour where its pattern lies so. */
+  public String second(Laying laying) {
+    return laying.second() == null ? second : laying.second();
+  }
 }

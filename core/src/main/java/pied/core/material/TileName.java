@@ -1,11 +1,14 @@
 package pied.core.material;
 
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pied.core.Nullable;
+import pied.core.material.pattern.Tile;
 
 /**
- * The names under which what a tile shows is had, such as {@code oak-planks/0.001/B98B5A-3A2A1A}.
+ * The names under which what a tile shows is had, such as {@code
+ * tiles/1/oak-planks/0.001/B98B5A-3A2A1A.png}; they are read without what is the same in all.
  *
  * @param joint how wide the joints are in the pattern's own size, metres
  */
@@ -38,25 +41,35 @@ record TileName(String material, double joint) {
     return new Wanted(tile, first, second, m.group(5) != null, rough, metal);
   }
 
-  private String stem() {
-    return material + "/" + Appearance.number(joint) + "/";
+  /** All names begin with this. */
+  static final String TILES = "tiles/" + Tile.VERSION + "/";
+
+  static final String ENDING = ".png";
+
+  private String of(String what) {
+    String wide = String.format(Locale.ROOT, "%.6f", joint).replaceAll("\\.?0+$", "");
+    return TILES + material + "/" + wide + "/" + what + ENDING;
+  }
+
+  private static String colour(String first, String second) {
+    return first.substring(1) + "-" + second.substring(1);
   }
 
   String colours(String first, String second) {
-    return stem() + first.substring(1) + "-" + second.substring(1);
+    return of(colour(first, second));
   }
 
   /** As small as one chooses by. */
   String sample(String first, String second) {
-    return colours(first, second) + "-small";
+    return of(colour(first, second) + "-small");
   }
 
   String normals() {
-    return stem() + "normals";
+    return of("normals");
   }
 
   /** Hundredths are enough. */
   String roughness(double rough, double metal) {
-    return stem() + "r" + Math.round(100 * rough) + "-" + Math.round(100 * metal);
+    return of("r" + Math.round(100 * rough) + "-" + Math.round(100 * metal));
   }
 }

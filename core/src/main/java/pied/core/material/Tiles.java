@@ -12,7 +12,7 @@ public final class Tiles {
   /** Joints wider than this part of a repeat leave nothing of the pattern. */
   private static final double MOST_JOINT = 0.5;
 
-  private static final Map<TileName, Tile> MADE = BoundedCache.latest(48);
+  private static final Map<TileName, Tile> MADE = BoundedCache.room(0.03, Tile::bytes);
   private static final Map<String, Optional<byte[]>> FILES =
       BoundedCache.room(0.05, f -> f.map(b -> b.length).orElse(0));
 
@@ -27,8 +27,9 @@ public final class Tiles {
     if (name.startsWith(Appearance.PICTURES)) {
       return pictures.file(name.substring(Appearance.PICTURES.length()));
     }
-    boolean tile = name.startsWith(Appearance.TILES) && name.endsWith(".png");
-    return tile ? file(name.substring(Appearance.TILES.length(), name.length() - 4)) : null;
+    boolean tile = name.startsWith(TileName.TILES) && name.endsWith(TileName.ENDING);
+    int end = name.length() - TileName.ENDING.length();
+    return tile ? file(name.substring(TileName.TILES.length(), end)) : null;
   }
 
   /**

@@ -78,7 +78,7 @@ public final class Shapes {
     Article article = catalog.article(form.article());
     Size size = form.size();
     Size base = form.stretched() ? article.nearest(size) : size;
-    Mesh mesh = detail == 1 ? article.recipe().build(base) : article.recipe().build(base, detail);
+    Mesh mesh = article.recipe().build(base, detail);
     if (!base.equals(size)) {
       mesh =
           mesh.stretched(

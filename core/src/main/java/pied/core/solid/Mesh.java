@@ -125,6 +125,7 @@ public final class Mesh {
     return 12L * xyz.length
         + 16L * triangles
         + (uv == null ? 0 : 24L * triangles)
+        + 48L * triangles // its mapping
         + 200L * triangles;
   }
 
@@ -175,7 +176,7 @@ public final class Mesh {
     if (m == null) {
       synchronized (this) {
         if (mapping == null) {
-          mapping = Mapping.of(this, from);
+          mapping = Unfolding.of(this, from);
         }
         m = mapping;
       }

@@ -12,6 +12,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.material.pattern.Tint;
 import pied.core.units.Refusal;
 
 class FinishesTest {
@@ -89,7 +90,7 @@ class FinishesTest {
   @Test
   void linearLightByTheStandard() {
     // IEC 61966-2-1: 0x80 is 0.2158605 in linear light
-    assertThat(Finish.of("#FF8000").linear())
+    assertThat(Tint.linear("#FF8000"))
         .satisfies(
             rgb -> {
               assertThat(rgb[0]).isEqualTo(1);

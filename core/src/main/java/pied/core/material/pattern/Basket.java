@@ -7,7 +7,7 @@ package pied.core.material.pattern;
  * @param strips blocks in a square
  */
 public record Basket(double unit, int strips, double joint, double vary, Grain wood)
-    implements Pattern {
+    implements Blocks {
   private static final double DEEP = 0.0006;
   private static final int SQUARES = 4;
 
@@ -19,11 +19,6 @@ public record Basket(double unit, int strips, double joint, double vary, Grain w
   @Override
   public double height() {
     return width();
-  }
-
-  @Override
-  public boolean variesInRoughness() {
-    return true;
   }
 
   @Override
@@ -43,8 +38,11 @@ public record Basket(double unit, int strips, double joint, double vary, Grain w
     double across = level ? inY : inX;
     int strip = Math.min(strips - 1, (int) (across / unit));
     double up = across - strip * unit;
-    Boards.OneBoard.board(wood, (i * SQUARES + j) * strips + strip, along, up, vary, out);
-    double side = Math.min(up, unit - up);
-    out.joint(Math.min(side, Math.min(along, square - along)), joint, DEEP);
+    block(
+        new InBlock((i * SQUARES + j) * strips + strip, along, up),
+        Math.min(along, square - along),
+        joint,
+        DEEP,
+        out);
   }
 }

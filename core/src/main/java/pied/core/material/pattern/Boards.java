@@ -10,7 +10,7 @@ package pied.core.material.pattern;
  * @param wood their grain; its repeat is stretched over theirs
  */
 public record Boards(double unit, double length, int rows, double joint, double vary, Grain wood)
-    implements Pattern {
+    implements Blocks {
   private static final double DEEP = 0.0008;
 
   @Override
@@ -21,11 +21,6 @@ public record Boards(double unit, double length, int rows, double joint, double 
   @Override
   public double height() {
     return rows * unit;
-  }
-
-  @Override
-  public boolean variesInRoughness() {
-    return true;
   }
 
   @Override
@@ -41,25 +36,7 @@ public record Boards(double unit, double length, int rows, double joint, double 
     int board = along < length ? 0 : 1;
     double inBoard = along - board * length;
     double inRow = y - row * unit;
-    OneBoard.board(wood, row * 2 + board, inBoard, inRow, vary, out);
-    double side = Math.min(inRow, unit - inRow);
     double end = Math.min(inBoard, length - inBoard);
-    out.joint(Math.min(side, end), joint, DEEP);
-  }
-
-  /** OneBoard board of several. */
-  static final class OneBoard {
-    private OneBoard() {}
-
-    /**
-     * @param along place along the board from its end, up likewise, metres
-     */
-    static void board(Grain wood, int number, double along, double up, double vary, Spot out) {
-      out.clear();
-      double s = along / wood.width() + Noise.of(number, 1, 51);
-      double t = up / wood.height() + Noise.of(number, 2, 51);
-      wood.wood(s, t, 7, out);
-      out.light += vary * (2 * Noise.of(number, 3, 51) - 1);
-    }
+    block(new InBlock(row * 2 + board, inBoard, inRow), end, joint, DEEP, out);
   }
 }

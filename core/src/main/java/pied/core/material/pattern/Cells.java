@@ -11,17 +11,7 @@ package pied.core.material.pattern;
  * @param vary how much lighter and darker some are than others
  */
 public record Cells(double size, int many, double chips, double gap, double bulge, double vary)
-    implements Pattern {
-  @Override
-  public double width() {
-    return size;
-  }
-
-  @Override
-  public double height() {
-    return size;
-  }
-
+    implements Square {
   @Override
   public void at(double x, double y, double joint, Spot out) {
     out.clear();

@@ -10,7 +10,7 @@ package pied.core.material.pattern;
  */
 public record Chevron(
     double unit, double column, double angle, int rows, double joint, double vary, Grain wood)
-    implements Pattern {
+    implements Blocks {
   private static final double DEEP = 0.0006;
 
   @Override
@@ -21,11 +21,6 @@ public record Chevron(
   @Override
   public double height() {
     return rows * unit / Math.cos(Math.toRadians(angle));
-  }
-
-  @Override
-  public boolean variesInRoughness() {
-    return true;
   }
 
   @Override
@@ -44,8 +39,11 @@ public record Chevron(
     int row = Math.min(rows - 1, (int) (high / each));
     double up = (high - row * each) * Math.cos(a);
     double along = inX / Math.cos(a);
-    Boards.OneBoard.board(wood, row * 2 + (right ? 1 : 0), along, up, vary, out);
-    double side = Math.min(up, unit - up);
-    out.joint(Math.min(side, Math.min(inX, column - inX)), joint, DEEP);
+    block(
+        new InBlock(row * 2 + (right ? 1 : 0), along, up),
+        Math.min(inX, column - inX),
+        joint,
+        DEEP,
+        out);
   }
 }

@@ -7,7 +7,7 @@ package pied.core.material.pattern;
  * @param times how many times as long as wide it is, a whole number
  */
 public record Herringbone(double unit, int times, double joint, double vary, Grain wood)
-    implements Pattern {
+    implements Blocks {
   private static final double DEEP = 0.0006;
 
   @Override
@@ -18,11 +18,6 @@ public record Herringbone(double unit, int times, double joint, double vary, Gra
   @Override
   public double height() {
     return width();
-  }
-
-  @Override
-  public boolean variesInRoughness() {
-    return true;
   }
 
   @Override
@@ -53,9 +48,6 @@ public record Herringbone(double unit, int times, double joint, double vary, Gra
       up = inX;
       number = n * n + i * n + Math.floorMod(j - below, n);
     }
-    Boards.OneBoard.board(wood, number, along, up, vary, out);
-    double side = Math.min(up, unit - up);
-    double end = Math.min(along, times * unit - along);
-    out.joint(Math.min(side, end), joint, DEEP);
+    block(new InBlock(number, along, up), Math.min(along, times * unit - along), joint, DEEP, out);
   }
 }

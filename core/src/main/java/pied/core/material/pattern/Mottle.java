@@ -12,17 +12,7 @@ package pied.core.material.pattern;
  */
 public record Mottle(
     double size, int patches, int layers, double contrast, double deep, double second)
-    implements Pattern {
-  @Override
-  public double width() {
-    return size;
-  }
-
-  @Override
-  public double height() {
-    return size;
-  }
-
+    implements Square {
   @Override
   public void at(double x, double y, double joint, Spot out) {
     out.clear();

@@ -27,21 +27,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
   @JsonSubTypes.Type(value = Streaks.class, name = "streaks")
 })
 public sealed interface Pattern
-    permits Grain,
-        Boards,
-        Herringbone,
-        Chevron,
-        Basket,
-        Courses,
-        Hexagons,
-        Weave,
-        Mottle,
-        Cells,
-        Veins,
-        Stripes,
-        Sprigs,
-        Lattice,
-        Streaks {
+    permits Blocks, Square, Grain, Courses, Hexagons, Weave, Stripes, Sprigs, Lattice {
 
   /** How wide one repeat is, metres. */
   double width();

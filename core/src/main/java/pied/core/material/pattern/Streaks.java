@@ -8,17 +8,7 @@ package pied.core.material.pattern;
  * @param deep how uneven, metres
  * @param contrast how much lighter and darker
  */
-public record Streaks(double size, int ribs, double deep, double contrast) implements Pattern {
-  @Override
-  public double width() {
-    return size;
-  }
-
-  @Override
-  public double height() {
-    return size;
-  }
-
+public record Streaks(double size, int ribs, double deep, double contrast) implements Square {
   @Override
   public double unit() {
     return ribs > 0 ? size / ribs : size;

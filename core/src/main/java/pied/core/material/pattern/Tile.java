@@ -122,6 +122,11 @@ public final class Tile {
     return high;
   }
 
+  /** How much room it takes. */
+  public long bytes() {
+    return 9L * dots.length;
+  }
+
   /** The dots, row after row from the highest: of which mix and how light, or a hole. */
   public byte[] dots() {
     return dots.clone();

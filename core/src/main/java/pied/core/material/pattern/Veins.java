@@ -12,17 +12,7 @@ package pied.core.material.pattern;
  */
 public record Veins(
     double size, int veins, double sharp, double strength, double cloud, double deep)
-    implements Pattern {
-  @Override
-  public double width() {
-    return size;
-  }
-
-  @Override
-  public double height() {
-    return size;
-  }
-
+    implements Square {
   @Override
   public int dots() {
     return 384;

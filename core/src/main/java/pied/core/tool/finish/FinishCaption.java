@@ -66,10 +66,10 @@ public final class FinishCaption {
     if (!m.patterned()) {
       return;
     }
-    Laying l = f.laid() == null ? Laying.USUAL : f.laid();
+    Laying l = f.laying();
     Edit lay = LayBuilder.builder().pieces(of.pieces()).part(of.part()).build();
     if (m.jointed()) {
-      String second = l.second() == null ? m.second() : l.second();
+      String second = m.second(l);
       w.text(" and ");
       w.field(Colours.name(second), "The other colour: joints, stripes, chips", "second", lay);
     }
@@ -95,17 +95,10 @@ public final class FinishCaption {
     }
     Piece first = space.piece(of.pieces().get(0));
     Finish own = first.finishes().of(of.part());
-    Finish was = before == null || before.none() ? null : before;
-    int all = 0;
-    int like = 0;
-    for (Piece p : space.pieces()) {
-      boolean other = p.article().equals(first.article()) && !of.pieces().contains(p.id());
-      Finish its = p.finishes().of(of.part());
-      all += other && !Objects.equals(its, own) ? 1 : 0;
-      like += other && !Objects.equals(its, own) && Objects.equals(its, was) ? 1 : 0;
-    }
+    long all = count(GiveFinish.Alike.article, first, own, before);
+    long like = count(GiveFinish.Alike.like, first, own, before);
     GiveFinishBuilder give =
-        GiveFinishBuilder.builder().pieces(of.pieces()).part(of.part()).finish(own).before(was);
+        GiveFinishBuilder.builder().pieces(of.pieces()).part(of.part()).finish(own).before(before);
     if (like > 0 && like < all) {
       w.action("The " + like + " just like it too", give.alike(GiveFinish.Alike.like).build());
     }
@@ -116,6 +109,15 @@ public final class FinishCaption {
       w.action(
           "As it comes", GiveFinishBuilder.builder().pieces(of.pieces()).part(of.part()).build());
     }
+  }
+
+  /** How many others there are that would look otherwise with it. */
+  private long count(
+      GiveFinish.Alike alike, Piece first, @Nullable Finish own, @Nullable Finish before) {
+    return GiveFinish.others(space, first, of.part(), alike, before).stream()
+        .filter(p -> !of.pieces().contains(p.id()))
+        .filter(p -> !Objects.equals(p.finishes().of(of.part()), own))
+        .count();
   }
 
   private void shellOthers(Finish f) {

@@ -62,17 +62,28 @@ public record GiveFinish(
     if (alike == null) {
       return ids;
     }
-    Space space = session.space();
-    Piece first = space.piece(ids.get(0));
-    Finish was = before == null || before.none() ? null : before;
+    Piece first = session.piece(ids.get(0));
     Set<String> more = new LinkedHashSet<>(ids);
+    others(session.space(), first, part, alike, before).forEach(p -> more.add(p.id()));
+    return session.chosen(new ArrayList<>(more));
+  }
+
+  /**
+   * Who else is meant: what is locked or hidden is not.
+   *
+   * @param before what the part of the first had of its own; null for nothing
+   */
+  static List<Piece> others(
+      Space space, Piece first, String part, Alike alike, @Nullable Finish before) {
+    Finish was = before == null || before.none() ? null : before;
+    List<Piece> all = new ArrayList<>();
     for (Piece p : space.pieces()) {
       boolean same = alike == Alike.article || Objects.equals(p.finishes().of(part), was);
-      if (p.article().equals(first.article()) && same && !session.isLocked(p) && !space.hidden(p)) {
-        more.add(p.id());
+      if (p.article().equals(first.article()) && same && !space.locked(p) && !space.hidden(p)) {
+        all.add(p);
       }
     }
-    return session.chosen(new ArrayList<>(more));
+    return all;
   }
 
   private Piece one(Piece p, EditSession session) {

@@ -75,7 +75,7 @@ public record Lay(
     if (!m.patterned()) {
       throw new Refusal("{} has no pattern that could lie otherwise.", m.name());
     }
-    Laying l = shown.laid() == null ? Laying.USUAL : shown.laid();
+    Laying l = shown.laying();
     return shown.withLaid(
         new Laying(
             length(width, l.width(), m.unit(), unit),
