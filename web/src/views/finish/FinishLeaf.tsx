@@ -43,7 +43,7 @@ export function FinishLeaf() {
       <Box sx={{ px: 1.5, pb: 1 }}>
         <InputBase
           fullWidth
-          placeholder="Search: oak, tiles, dark green velvet, #B4674B"
+          placeholder="Search: oak, dark green velvet"
           inputProps={{ "aria-label": "Search finishes" }}
           value={typed}
           onChange={(e) => setTyped(e.target.value)}
@@ -89,7 +89,14 @@ export function FinishLeaf() {
         )}
         {kinds.map(([kind, materials]) => (
           <Shelf key={kind} title={kind.charAt(0).toUpperCase() + kind.slice(1)}>
-            <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, minmax(0, 1fr))", gap: 1 }}>
+            <Box
+              sx={{
+                display: "grid",
+                gridTemplateColumns: "repeat(3, minmax(0, 1fr))",
+                gap: 1,
+                alignItems: "start",
+              }}
+            >
               {materials.map((m) => (
                 <Choice key={m.name} card={m.card} name={m.name} />
               ))}

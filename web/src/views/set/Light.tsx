@@ -6,6 +6,7 @@ import {
   Color,
   Mesh,
   MeshBasicMaterial,
+  Object3D,
   PMREMGenerator,
   Scene,
   ShaderMaterial,
@@ -17,12 +18,12 @@ import { effortOf, isLight, useEffort } from "../../store/effort";
 /** Brighter from the window side and above than from below: no two walls are lit alike. */
 const SKY = "#EAF0F4";
 const LEVEL = "#E9E1D4";
-const GROUND = "#D8CBB6";
+const GROUND = "#E4DCCF";
 
 /** Panels of light in the studio: where, how large, how bright. */
 const PANELS: { at: [number, number, number]; size: [number, number, number]; bright: number }[] = [
   { at: [-8, 3, 5], size: [0.2, 6, 7], bright: 7 },
-  { at: [2, 8, -1], size: [7, 0.2, 6], bright: 3.2 },
+  { at: [2, 8, -1], size: [7, 0.2, 6], bright: 1.8 },
   { at: [7, 2, -6], size: [3, 4, 0.2], bright: 2.2 },
 ];
 
@@ -36,7 +37,7 @@ function studio(): Scene {
       uniforms: {
         sky: { value: new Color(SKY).multiplyScalar(0.85) },
         level: { value: new Color(LEVEL).multiplyScalar(0.7) },
-        ground: { value: new Color(GROUND).multiplyScalar(0.95) },
+        ground: { value: new Color(GROUND).multiplyScalar(1.15) },
       },
       vertexShader:
         "varying vec3 way; void main() { way = position; gl_Position = projectionMatrix * modelViewMatrix * vec4(position, 1.0); }",
@@ -135,23 +136,28 @@ function Sun({ small }: { small: boolean }) {
     const soon = setTimeout(draw, REST);
     return () => clearTimeout(soon);
   }, [gl, invalidate, pieces, ghosts, window]);
+  // only what is in the scene is really where it is said to be
+  const middle = useMemo(() => new Object3D(), []);
   return (
-    <directionalLight
-      castShadow={!small}
-      position={[centre[0] + from[0], from[1], centre[2] + from[2]]}
-      target-position={centre}
-      intensity={1.55}
-      color="#FFF1DA"
-      shadow-mapSize={[2048, 2048]}
-      shadow-camera-left={-half}
-      shadow-camera-right={half}
-      shadow-camera-top={half}
-      shadow-camera-bottom={-half}
-      shadow-camera-far={60}
-      shadow-bias={-0.0004}
-      shadow-normalBias={0.025}
-      shadow-radius={SOFT}
-    />
+    <>
+      <primitive object={middle} position={centre} />
+      <directionalLight
+        castShadow={!small}
+        position={[centre[0] + from[0], from[1], centre[2] + from[2]]}
+        target={middle}
+        intensity={1.55}
+        color="#FFF1DA"
+        shadow-mapSize={[2048, 2048]}
+        shadow-camera-left={-half}
+        shadow-camera-right={half}
+        shadow-camera-top={half}
+        shadow-camera-bottom={-half}
+        shadow-camera-far={60}
+        shadow-bias={-0.0004}
+        shadow-normalBias={0.025}
+        shadow-radius={SOFT}
+      />
+    </>
   );
 }
 
@@ -163,7 +169,7 @@ export function Light({ small = false }: { small?: boolean }) {
     <>
       {simple ? (
         <>
-          <hemisphereLight args={["#F3F4F6", "#CDBBA0", 1.7]} />
+          <hemisphereLight args={["#F3F4F6", "#E4D8C6", 1.7]} />
           <directionalLight position={[-8, 3, 2]} intensity={0.45} color="#E8EEF6" />
         </>
       ) : (

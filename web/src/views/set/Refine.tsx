@@ -1,5 +1,5 @@
 import { useFrame, useThree } from "@react-three/fiber";
-import { EffectComposer, FXAA, N8AO, ToneMapping } from "@react-three/postprocessing";
+import { EffectComposer, N8AO, ToneMapping } from "@react-three/postprocessing";
 import { type EffectComposer as Composer, type Pass, ToneMappingMode } from "postprocessing";
 import { useEffect, useRef } from "react";
 import { Vector2 } from "three";
@@ -12,6 +12,9 @@ import { useRest } from "./useRest";
 /** Contact shades so far, metres. */
 const NEAR = 0.5;
 
+/** So many dots are drawn for one: what smooths a picture afterwards puts specks on even walls. */
+const SMOOTH = 4;
+
 /** Every so many plain frames one is waited for, to know how long it takes. */
 const PROBED = 3;
 
@@ -21,7 +24,7 @@ const NOTHING = () => undefined as void;
 function Passes({ composer, contact, effort }: PassesProps) {
   const rich = effort === "full";
   return (
-    <EffectComposer ref={composer} enabled={false} multisampling={rich ? 4 : 0}>
+    <EffectComposer ref={composer} enabled={false} multisampling={SMOOTH}>
       <N8AO
         ref={contact as never}
         aoRadius={NEAR}
@@ -29,11 +32,9 @@ function Passes({ composer, contact, effort }: PassesProps) {
         intensity={rich ? 2.6 : 2.2}
         aoSamples={rich ? 16 : 8}
         denoiseSamples={rich ? 8 : 4}
-        halfRes={!rich}
         color="#2A2119"
       />
       <ToneMapping mode={ToneMappingMode.NEUTRAL} />
-      {rich ? <></> : <FXAA />}
     </EffectComposer>
   );
 }

@@ -1,10 +1,10 @@
 /** How bright a picture should be on the whole, 0 to 1 as it is seen. */
 const WANTED = 0.64;
 
-/** It is let alone when it is nearly so, and never made darker or lighter than this. */
+/** It is let alone when it is nearly so, and never made darker or lighter than this: a dark room stays one. */
 const NEARLY = 0.05;
-const LEAST = 0.55;
-const MOST = 2.4;
+const LEAST = 0.6;
+const MOST = 1.9;
 
 /** What of a step is taken at once, so that it does not go to and fro. */
 const STEP = 0.7;
