@@ -175,28 +175,47 @@ export const api = {
   finishAt: (id: string, request: T.SightRequest) => call<T.FinishAt>(`/spaces/${id}/finishes/at`, request),
   finishCaption: (id: string, request: T.FinishRequest) =>
     call<T.FinishView>(`/spaces/${id}/finishes/caption`, request),
+  pictures: (project: string, unit: string) =>
+    call<T.PictureCard[]>(`/projects/${project}/pictures` + query({ unit })),
+  /** @param width as typed; empty for so wide that it fills the part it is given to */
+  pictureWidth: (project: string, id: string, width: string, unit: string) =>
+    call<T.PictureCard[]>(`/projects/${project}/pictures/${id}/width` + query({ width, unit }), {}),
+  unlistPicture: async (project: string, id: string) => {
+    const answer = await fetch(`/api/projects/${project}/pictures/${id}`, { method: "DELETE" });
+    if (!answer.ok) throw refusal((await answer.json().catch(() => null)) as Problem | null, answer.status);
+  },
   palette: (id: string) => call<T.PaletteView>(`/spaces/${id}/finishes/palette`),
   /** The revision only keeps what was fetched before from being taken for the shell of now. */
   shellUrl: (space: string, at: number) => `/api/spaces/${space}/shell.glb?at=${at}`,
 };
 
 /** Sends model files; says how much is on its way, and can be stopped. */
-export function sendModel(
+export const sendModel = (
   project: string,
   files: File[],
   unit: string,
   onProgress: (share: number) => void,
-): { arrived: Promise<T.ImportView>; stop: () => void } {
+) => send<T.ImportView>(`/projects/${project}/imports` + query({ unit }), files, onProgress);
+
+/** Likewise a picture. */
+export const sendPicture = (project: string, file: File, unit: string, onProgress: (share: number) => void) =>
+  send<T.PictureCard>(`/projects/${project}/pictures` + query({ unit }), [file], onProgress);
+
+function send<R>(
+  path: string,
+  files: File[],
+  onProgress: (share: number) => void,
+): { arrived: Promise<R>; stop: () => void } {
   const request = new XMLHttpRequest();
-  const arrived = new Promise<T.ImportView>((done, failed) => {
+  const arrived = new Promise<R>((done, failed) => {
     const form = new FormData();
     files.forEach((f) => form.append("file", f, f.name));
-    request.open("POST", `/api/projects/${project}/imports` + query({ unit }));
+    request.open("POST", "/api" + path);
     request.responseType = "json";
     request.upload.onprogress = (e) => onProgress(e.lengthComputable ? e.loaded / e.total : 0);
     request.onload = () =>
       request.status === 201
-        ? done(request.response as T.ImportView)
+        ? done(request.response as R)
         : failed(refusal(request.response as Problem | null, request.status));
     request.onerror = () => failed(new Error("The file did not get through; try again."));
     request.onabort = () => failed(new Error("Stopped."));

@@ -61,16 +61,19 @@ export const showFinish = (target: FinishTarget) =>
 
 export const hideFinish = () => useFinishing.setState({ shown: null });
 
-const at = ({ ray, without }: FinishSight) =>
-  api.finishAt(useSheet.getState().space!.id, { ...ray, without });
+const at = ({ ray, without }: FinishSight) => {
+  const { mode, card } = now();
+  const given = mode === "give" ? card?.finish : undefined;
+  return api.finishAt(useSheet.getState().space!.id, { ...ray, without, given });
+};
 
 const newest = new Newest(
   (sight: FinishSight) => at(sight),
   (over) => {
-    const { mode, card } = now();
+    const { mode } = now();
     if (mode === null) return;
     const target = over.target ? within(over.target) : null;
-    const trial = mode === "give" && card && target ? { target, appearance: card.appearance } : null;
+    const trial = mode === "give" && over.trial && target ? { target, appearance: over.trial } : null;
     useFinishing.setState({ over, trial });
   },
   () => useFinishing.setState({ over: null, trial: null }),

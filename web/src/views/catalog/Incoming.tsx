@@ -17,13 +17,17 @@ import { api } from "../../api/client";
 import type { ImportView, Size, Taken } from "../../api/types.gen";
 import { modelParts, useShape } from "../paper/shapes";
 import { accept, bringIn, takeSo, turnAway, useIncoming } from "../../tools/bringIn/bringIn";
+import { arePictures, bringPictures, useBringing } from "../../tools/finish/pictures";
+import { sightAt } from "../../tools/finish/sights";
 import { TypedField } from "../fields/TypedField";
 
 const FIGURE: Size = { width: 0.5, depth: 0.3, height: 1.75 };
 
 /** Takes model files that are dropped on the sheet, and shows what came of them. */
 export function Incoming() {
-  const { sending, file, view, taken, wrong } = useIncoming();
+  const { view, taken, wrong, ...model } = useIncoming();
+  const picture = useBringing();
+  const { sending, file } = picture.sending === null ? model : picture;
   const [over, setOver] = useState(false);
   useEffect(() => {
     const hasFiles = (e: DragEvent) => e.dataTransfer?.types.includes("Files") ?? false;
@@ -39,7 +43,9 @@ export function Incoming() {
       if (!hasFiles(e)) return;
       e.preventDefault();
       setOver(false);
-      void bringIn([...(e.dataTransfer?.files ?? [])]);
+      const files = [...(e.dataTransfer?.files ?? [])];
+      if (arePictures(files)) void bringPictures(files, sightAt(e));
+      else void bringIn(files);
     };
     addEventListener("dragover", enter);
     addEventListener("dragleave", leave);
@@ -67,11 +73,12 @@ export function Incoming() {
           }}
         >
           <Typography variant="h1">
-            Drop the model here: one file, several that belong together, or a zip
+            Drop a model here (one file, several that belong together, or a zip), or a picture on the part it
+            is for
           </Typography>
         </Box>
       )}
-      <Dialog open={sending !== null} aria-label="Bringing in a model">
+      <Dialog open={sending !== null} aria-label="Bringing in">
         <Box sx={{ p: 2.5, width: 380 }}>
           <Typography sx={{ mb: 1 }}>
             {sending !== null && sending < 1 ? "Sending" : "Reading"} <b>{file}</b>
@@ -82,7 +89,7 @@ export function Incoming() {
             value={(sending ?? 0) * 100}
             sx={{ mb: 2 }}
           />
-          <Button onClick={turnAway}>Stop</Button>
+          <Button onClick={picture.sending === null ? turnAway : picture.stop}>Stop</Button>
         </Box>
       </Dialog>
       <Dialog open={view !== null} onClose={turnAway} maxWidth={false} aria-label="A model has arrived">

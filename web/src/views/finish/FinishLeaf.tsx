@@ -7,11 +7,12 @@ import { useDeferredValue, useMemo, useState } from "react";
 import { api } from "../../api/client";
 import type { FinishCard, MaterialPage, NamedColour } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
-import { endFinishing, give, giveTo, takeUp, useFinishing } from "../../tools/finish/finish";
+import { endFinishing, takeUp, useFinishing } from "../../tools/finish/finish";
 import { useLately } from "../../tools/finish/lately";
 import { small } from "../fields/small";
 import { plain } from "../surface/plain";
-import { Sample } from "./Sample";
+import { Chips, Choice, chosen, Shelf } from "./Choices";
+import { Pictures } from "./Pictures";
 
 /** Everything that parts can be made of, to be dragged onto them. */
 export function FinishLeaf() {
@@ -82,6 +83,7 @@ export function FinishLeaf() {
             <Chips cards={lately} />
           </Shelf>
         )}
+        <Pictures text={text} />
         {text !== "" && colours.length > 0 && (
           <Shelf title="Colours: what it is made of stays">
             <Chips cards={colours.slice(0, 24).map(ofColour)} named />
@@ -146,108 +148,5 @@ function OwnColour() {
         style={{ width: 22, height: 18, padding: 0, border: 0 }}
       />
     </Box>
-  );
-}
-
-/** It is for the part of which the caption speaks, or else in hand. */
-function chosen(card: FinishCard) {
-  const { shown, mode } = useFinishing.getState();
-  if (shown && mode === null) void giveTo(shown.target, card, shown.before);
-  else give(card);
-}
-
-/** A click chooses it; pressed and moved it is dragged, however quickly the pointer leaves it. */
-function useTaken(card: FinishCard) {
-  return {
-    onClick: () => chosen(card),
-    onPointerDown: (e: React.PointerEvent) => {
-      const { clientX: x, clientY: y } = e;
-      e.currentTarget.releasePointerCapture?.(e.pointerId);
-      const end = () => {
-        removeEventListener("pointermove", move, true);
-        removeEventListener("pointerup", end, true);
-      };
-      const move = (to: PointerEvent) => {
-        if (to.buttons !== 1) end();
-        else if (Math.hypot(to.clientX - x, to.clientY - y) > 4) {
-          end();
-          give(card, true);
-        }
-      };
-      addEventListener("pointermove", move, true);
-      addEventListener("pointerup", end, true);
-    },
-    onDragStart: (e: React.DragEvent) => e.preventDefault(),
-  };
-}
-
-/** A material with its name. */
-function Choice({ card, name }: { card: FinishCard; name: string }) {
-  const inHand = useFinishing((s) => s.card === card);
-  return (
-    <ButtonBase
-      role="listitem"
-      data-finish={card.finish.material}
-      aria-label={name}
-      title={card.words}
-      {...useTaken(card)}
-      sx={{
-        display: "block",
-        textAlign: "left",
-        cursor: "grab",
-        touchAction: "pan-y",
-        outline: inHand ? (t) => `2px solid ${t.palette.secondary.main}` : undefined,
-        outlineOffset: 1,
-        contentVisibility: "auto",
-      }}
-    >
-      <Sample card={card} height={52} />
-      <Typography component="span" sx={{ display: "block", fontSize: 12, lineHeight: "14px", mt: 0.25 }}>
-        {name}
-      </Typography>
-    </ButtonBase>
-  );
-}
-
-/** Finishes as small squares, their words in a hint. */
-function Chips({ cards, named = false }: { cards: FinishCard[]; named?: boolean }) {
-  return (
-    <Box sx={{ display: "flex", flexWrap: "wrap", gap: "3px" }}>
-      {cards.map((c) => (
-        <Chip key={JSON.stringify(c.finish)} card={c} named={named} />
-      ))}
-    </Box>
-  );
-}
-
-function Chip({ card, named }: { card: FinishCard; named: boolean }) {
-  return (
-    <ButtonBase
-      role="listitem"
-      aria-label={card.words}
-      title={card.words}
-      {...useTaken(card)}
-      sx={{
-        cursor: "grab",
-        gap: 0.5,
-        pr: named ? 1 : 0,
-        fontSize: 12,
-        "&:focus-visible": { outline: "2px solid" },
-      }}
-    >
-      <Sample card={card} size={25} />
-      {named && card.words}
-    </ButtonBase>
-  );
-}
-
-function Shelf({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <>
-      <Typography variant="caption" color="text.secondary" sx={{ display: "block", pt: 1.25, pb: 0.5 }}>
-        {title}
-      </Typography>
-      {children}
-    </>
   );
 }

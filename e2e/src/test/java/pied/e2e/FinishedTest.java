@@ -2,11 +2,19 @@ package pied.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.options.BoundingBox;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Base64;
+import java.util.List;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** What parts are made of, given by hand, in no more actions than these. */
@@ -27,6 +35,27 @@ class FinishedTest extends Counting {
     // the part under the pointer is named before one lets go
     assertThat(sheet.page.getByTestId("finish-hand")).not().hasText("…");
     sheet.page.mouse().up();
+    actions++;
+  }
+
+  /** Drops a file from outside at a point of the window. */
+  private void drop(Path file, double[] at) throws IOException {
+    sheet.page.evaluate(
+        """
+        ([x, y, name, text]) => {
+          const bytes = Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
+          const dataTransfer = new DataTransfer();
+          dataTransfer.items.add(new File([bytes], name, { type: "image/png" }));
+          const under = document.elementFromPoint(x, y);
+          for (const what of ["dragenter", "dragover", "drop"])
+            under.dispatchEvent(new DragEvent(what,
+              { bubbles: true, cancelable: true, dataTransfer, clientX: x, clientY: y }));
+        }""",
+        List.of(
+            at[0],
+            at[1],
+            file.getFileName().toString(),
+            Base64.getEncoder().encodeToString(Files.readAllBytes(file))));
     actions++;
   }
 
@@ -114,5 +143,26 @@ class FinishedTest extends Counting {
     assertThat(actions).isLessThanOrEqualTo(4);
     key("Escape");
     assertThat(sheet.page.getByTestId("finish-hand")).not().isVisible();
+  }
+
+  @Test
+  void aPictureOfOnesOwnOnAFrameAndHowWideItIs() throws IOException {
+    room = pied.newRoom("Print");
+    pied.place(room, "p", "framed-print", 2, 0.1);
+    sheet = new Sheet(room, "plan", "wall:A");
+    BufferedImage sea = new BufferedImage(300, 200, BufferedImage.TYPE_INT_RGB);
+    Path file = Files.createTempDirectory("pied").resolve("North shore.png");
+    ImageIO.write(sea, "png", file.toFile());
+    double y = piece("p").at("/at/y").asDouble() + 0.4;
+    drop(file, sheet.onElevation(2, y));
+    // it fills the print
+    becomes(() -> material("p", "picture").endsWith("-300x200_North-shore"));
+    assertThat(finish("p", "picture").at("/laid/width").asDouble()).isCloseTo(1.146, within(1e-3));
+    click(sheet.caption().getByLabel("Width of one"));
+    type("0.4");
+    becomes(() -> finish("p", "picture").at("/laid/width").asDouble() == 0.4);
+    assertThat(actions).isLessThanOrEqualTo(3);
+    sheet.caption().getByText("Make it seamless").click();
+    becomes(() -> material("p", "picture").endsWith("-300x200-seamless_North-shore"));
   }
 }

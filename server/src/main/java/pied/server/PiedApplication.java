@@ -21,6 +21,7 @@ import org.springframework.core.env.Environment;
 import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import pied.core.catalog.Catalog;
+import pied.core.material.PictureFiles;
 import pied.core.piece.Shapes;
 import pied.core.register.EditNames;
 import pied.core.units.Refusal;
@@ -54,8 +55,8 @@ public class PiedApplication {
   }
 
   @Bean
-  Shapes shapes() {
-    return new Shapes(Catalog.shipped());
+  Shapes shapes(PictureFiles pictures) {
+    return new Shapes(Catalog.shipped(), pictures);
   }
 
   /** Edits are read by their names. */

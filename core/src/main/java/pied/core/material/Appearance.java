@@ -79,8 +79,9 @@ public record Appearance(
     OwnPicture own = OwnPicture.named(m.id());
     if (own != null) {
       double w = l.width() == null ? OwnPicture.WIDE : l.width();
-      double h = w * own.high() / own.wide();
-      return new Tiled(PICTURES + own.id(), null, null, false, false, w, h, lies(l, w, h));
+      double rw = own.repeatWide(w);
+      double rh = own.repeatHigh(w);
+      return new Tiled(PICTURES + own.id(), null, null, false, false, rw, rh, lies(l, rw, rh));
     }
     Pattern p = m.pattern();
     if (p == null) {

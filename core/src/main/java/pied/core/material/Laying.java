@@ -49,6 +49,11 @@ public record Laying(
     return USUAL.withWidth(width);
   }
 
+  /** The nearest width that one of it can have, metres. */
+  public static double possible(double width) {
+    return Math.max(LEAST, Math.min(MOST, width));
+  }
+
   /**
    * As it is kept; a turn is from 0 up to 360.
    *

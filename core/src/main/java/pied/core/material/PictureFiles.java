@@ -6,14 +6,14 @@ import pied.core.Nullable;
 @FunctionalInterface
 public interface PictureFiles {
   /** Where there are none. */
-  PictureFiles NONE = id -> null;
+  PictureFiles NONE = print -> null;
 
   /**
-   * The PNG or JPEG file of one.
+   * The JPEG file of one, as it was kept.
    *
-   * @param id as {@link OwnPicture#id()} says it
+   * @param print as {@link OwnPicture#print()} says it
    * @return null if it is not there
    */
   @Nullable
-  byte[] file(String id);
+  byte[] file(String print);
 }

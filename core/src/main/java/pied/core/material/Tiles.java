@@ -25,11 +25,22 @@ public final class Tiles {
    */
   public static @Nullable byte[] file(String name, PictureFiles pictures) {
     if (name.startsWith(Appearance.PICTURES)) {
-      return pictures.file(name.substring(Appearance.PICTURES.length()));
+      return picture(OwnPicture.named(name.substring(Appearance.PICTURES.length())), pictures);
     }
     boolean tile = name.startsWith(TileName.TILES) && name.endsWith(TileName.ENDING);
     int end = name.length() - TileName.ENDING.length();
     return tile ? file(name.substring(TileName.TILES.length(), end)) : null;
+  }
+
+  /** The file of a picture; null if it is not there. */
+  public static @Nullable byte[] picture(@Nullable OwnPicture p, PictureFiles pictures) {
+    byte[] file = p == null ? null : pictures.file(p.print());
+    if (file == null || !p.seamless()) {
+      return file;
+    }
+    return FILES
+        .computeIfAbsent(p.print(), n -> Optional.of(PictureFile.seamless(file)))
+        .orElse(null);
   }
 
   /**

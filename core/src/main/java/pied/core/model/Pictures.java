@@ -1,19 +1,11 @@
 package pied.core.model;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
-import java.util.Iterator;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReadParam;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
+import pied.core.Nullable;
+import pied.core.material.PictureReader;
 
 /** Pictures on models: PNG and JPEG files. */
 final class Pictures {
-  /** Most points of a picture; more is a slip or an attack. */
-  private static final long MOST = 100_000_000;
-
   /** A picture is looked at in about so many points across to find its colour. */
   private static final int SAMPLES = 64;
 
@@ -48,35 +40,7 @@ final class Pictures {
     return ModelReader.colour(sum);
   }
 
-  /** It, with most points left out; null if it cannot be read. */
-  private static BufferedImage sample(byte[] file) {
-    boolean png = file.length > 8 && (file[0] & 255) == 0x89 && file[1] == 'P';
-    boolean jpeg = file.length > 3 && (file[0] & 255) == 0xFF && (file[1] & 255) == 0xD8;
-    if (!png && !jpeg) {
-      return null;
-    }
-    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
-      Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-      if (!readers.hasNext()) {
-        return null;
-      }
-      ImageReader reader = readers.next();
-      try {
-        reader.setInput(in, true, true);
-        long w = reader.getWidth(0);
-        long h = reader.getHeight(0);
-        if (w * h > MOST) {
-          return null;
-        }
-        ImageReadParam some = reader.getDefaultReadParam();
-        some.setSourceSubsampling(
-            (int) Math.max(1, w / SAMPLES), (int) Math.max(1, h / SAMPLES), 0, 0);
-        return reader.read(0, some);
-      } finally {
-        reader.dispose();
-      }
-    } catch (IOException | RuntimeException e) {
-      return null; // damaged in whatever way
-    }
+  private static @Nullable BufferedImage sample(byte[] file) {
+    return PictureReader.read(file, SAMPLES);
   }
 }

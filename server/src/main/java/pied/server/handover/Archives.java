@@ -19,6 +19,7 @@ import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
 import pied.core.Nullable;
 import pied.core.handover.Zip;
+import pied.core.material.OwnPicture;
 import pied.core.piece.Shapes;
 import pied.core.units.Deadline;
 import pied.core.units.Refusal;
@@ -26,6 +27,8 @@ import pied.core.units.Text;
 import pied.server.handover.HandoverWire.TakenIn;
 import pied.server.imports.ArchivedArticle;
 import pied.server.imports.ImportStore;
+import pied.server.picture.PictureStore;
+import pied.server.picture.PictureStore.Archived;
 import pied.server.space.ArchivedSpace;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
@@ -45,10 +48,12 @@ class Archives {
   static final int FORM = 1;
   static final String CONTENTS = "pied.json";
 
-  /** Most spaces and own articles of a project that comes in. */
+  /** Most spaces, own articles and pictures of a project that comes in. */
   private static final int MOST_SPACES = 200;
 
   private static final int MOST_ARTICLES = 2_000;
+
+  private static final int MOST_PICTURES = 500;
 
   /** Most pieces of all its spaces together. */
   private static final int MOST_PIECES = 100_000;
@@ -71,6 +76,7 @@ class Archives {
   private final ProjectStore projects;
   private final SpaceStore spaces;
   private final ImportStore articles;
+  private final PictureStore pictures;
   private final Shapes shapes;
   private final WorkFolder work;
   private final Semaphore one = new Semaphore(1, true);
@@ -79,12 +85,14 @@ class Archives {
       ProjectStore projects,
       SpaceStore spaces,
       ImportStore articles,
+      PictureStore pictures,
       Shapes shapes,
       WorkFolder work) {
     this.work = work;
     this.projects = projects;
     this.spaces = spaces;
     this.articles = articles;
+    this.pictures = pictures;
     this.shapes = shapes;
   }
 
@@ -98,7 +106,7 @@ class Archives {
   /** The same for the same project as it is now. */
   String tag(String id) {
     ProjectView p = project(id);
-    int hash = Objects.hash(p.name(), articles.ofProject(id));
+    int hash = Objects.hash(p.name(), articles.ofProject(id), pictures.archived(id));
     long sum = 0;
     for (SpaceName s : p.spaces()) {
       long revision = spaces.seen(s.id()).revision();
@@ -125,8 +133,14 @@ class Archives {
     }
     ArrayNode made = contents.putArray("articles");
     own.forEach(a -> made.addObject().put("file", "articles/" + a + ".json").put("id", a));
+    List<Archived> printed = pictures.archived(id);
+    ArrayNode brought = contents.putArray("pictures");
+    printed.forEach(a -> list(brought.addObject(), a));
     ZipOutputStream zip = Zip.open(to);
     Zip.put(zip, CONTENTS, bytes(contents));
+    for (Archived a : printed) {
+      Zip.put(zip, file(a), pictures.file(OwnPicture.named(a.material()).print()));
+    }
     for (String a : own) {
       article(zip, articles.archived(a));
     }
@@ -138,6 +152,17 @@ class Archives {
 
   private static String file(int i) {
     return String.format(java.util.Locale.ROOT, "spaces/%03d.json", i + 1);
+  }
+
+  private static String file(Archived picture) {
+    return "pictures/" + OwnPicture.named(picture.material()).print() + ".jpg";
+  }
+
+  private static void list(ObjectNode in, Archived picture) {
+    in.put("file", file(picture)).put("id", picture.material()).put("listed", picture.listed());
+    if (picture.width() != null) {
+      in.put("width", picture.width());
+    }
   }
 
   private static void article(ZipOutputStream zip, ArchivedArticle a) throws IOException {
@@ -188,18 +213,25 @@ class Archives {
     if (!spaces.isEmpty() && spaces.stream().noneMatch(files::has)) {
       throw new Refusal("None of its spaces is in it any more; the archive is cut off too early.");
     }
-    String[] project = new String[1];
     ProjectView made =
         projects.takeIn(
             name,
             !spaces.isEmpty(),
-            id -> {
-              project[0] = id;
-              Map<String, String> ids = articles(id, own, files, said, deadline);
-              return new SpacesOf(spaces, files, ids, said, deadline);
+            new ProjectStore.Along() {
+              @Override
+              public ProjectStore.Coming keep(String project) {
+                pictures(project, files, said, deadline);
+                Map<String, String> ids = articles(project, own, files, said, deadline);
+                return new SpacesOf(spaces, files, ids, said, deadline);
+              }
+
+              @Override
+              public void forget(String project) {
+                articles.forget(project);
+                pictures.forget(project);
+              }
             });
     if (made == null) {
-      articles.forget(project[0]);
       throw new Refusal("Nothing of it is of use. {}", String.join(" ", said.all()));
     }
     return new TakenIn(made, said.all());
@@ -253,6 +285,26 @@ class Archives {
         }
       }
       return null;
+    }
+  }
+
+  private void pictures(String project, Unpacked files, Remarks said, Deadline deadline) {
+    int n = 0;
+    for (JsonNode p : files.list().path("pictures")) {
+      deadline.check();
+      if (++n > MOST_PICTURES) {
+        said.add("Only the first " + MOST_PICTURES + " of its pictures were read.");
+        return;
+      }
+      JsonNode width = p.path("width");
+      Archived a =
+          new Archived(
+              p.path("id").asText(),
+              width.isNumber() ? width.asDouble() : null,
+              p.path("listed").asBoolean(true));
+      if (!pictures.takeIn(project, a, files.bytes(p.path("file").asText()))) {
+        said.add("A picture is missing: it is not in the archive, or not what it was.");
+      }
     }
   }
 

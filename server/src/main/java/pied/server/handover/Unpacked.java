@@ -147,7 +147,7 @@ final class Unpacked implements AutoCloseable {
 
   private void unpack(Path packed) throws IOException {
     Set<String> wanted = new HashSet<>();
-    for (String sort : List.of("spaces", "articles")) {
+    for (String sort : List.of("spaces", "articles", "pictures")) {
       for (JsonNode n : list.path(sort)) {
         String file = n.path("file").asText("");
         String stem = file.replaceAll("\\.json$", "");

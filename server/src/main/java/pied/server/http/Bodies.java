@@ -33,7 +33,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Bodies extends OncePerRequestFilter {
   private static final long LARGEST = 4L << 20;
 
-  /** Model files and archives are larger. */
+  /** Model files, pictures and archives are larger. */
   private static final long LARGEST_FILE = 256L << 20;
 
   /** So many of them come in at once. */
@@ -59,7 +59,7 @@ class Bodies extends OncePerRequestFilter {
 
   private static boolean isFile(HttpServletRequest request) {
     String to = request.getRequestURI();
-    return to.endsWith("/imports") || to.equals("/api/archives");
+    return to.endsWith("/imports") || to.endsWith("/pictures") || to.equals("/api/archives");
   }
 
   @Override

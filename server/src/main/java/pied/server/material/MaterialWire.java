@@ -2,6 +2,7 @@ package pied.server.material;
 
 import java.util.List;
 import pied.core.Nullable;
+import pied.core.material.Appearance;
 import pied.core.material.Finish;
 import pied.core.material.FinishCard;
 import pied.core.phrase.Phrase;
@@ -19,6 +20,15 @@ public final class MaterialWire {
    */
   public record MaterialCard(String id, String name, String kind, FinishCard card) {}
 
+  /**
+   * A picture somebody brought.
+   *
+   * @param id of it in its project
+   * @param wide how wide it truly is, as text in the unit asked for; null if it fills the part it
+   *     is given to
+   */
+  public record PictureCard(String id, String name, @Nullable String wide, FinishCard card) {}
+
   /** A colour by its plain name. */
   public record NamedColour(String name, String colour) {}
 
@@ -33,8 +43,10 @@ public final class MaterialWire {
    * Which part one points at.
    *
    * @param without names of parts of the shell that are not drawn
+   * @param given what is held over it; null for nothing
    */
-  public record SightRequest(Vec from, Vec along, @Nullable List<String> without) {}
+  public record SightRequest(
+      Vec from, Vec along, @Nullable List<String> without, @Nullable Finish given) {}
 
   /**
    * A part and how it looks.
@@ -43,13 +55,15 @@ public final class MaterialWire {
    * @param title what it is called; empty if nothing is there
    * @param own what a part of a piece has of its own; null for nothing
    * @param card of how it looks
+   * @param trial how it would look with what is held over it; null if it cannot have it
    */
   public record FinishAt(
       long revision,
       @Nullable FinishTarget target,
       String title,
       @Nullable Finish own,
-      @Nullable FinishCard card) {}
+      @Nullable FinishCard card,
+      @Nullable Appearance trial) {}
 
   /**
    * A part of which the sentence is wanted.

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import pied.core.Nullable;
+import pied.core.material.Appearance;
 import pied.core.material.Finish;
 import pied.core.material.FinishCard;
 import pied.core.space.Space;
@@ -44,14 +45,23 @@ class FinishController {
     Set<String> without = r.without() == null ? Set.of() : Set.copyOf(r.without());
     FinishTarget target = FinishSight.at(now.space(), r.from(), r.along(), without);
     if (target == null) {
-      return new FinishAt(now.revision(), null, "", null, null);
+      return new FinishAt(now.revision(), null, "", null, null, null);
     }
     return new FinishAt(
         now.revision(),
         target,
         target.title(now.space()),
         own(now.space(), target),
-        FinishCard.of(target.shown(now.space()).withEmission(null)));
+        FinishCard.of(target.shown(now.space()).withEmission(null)),
+        trial(now.space(), target, r.given()));
+  }
+
+  private static @Nullable Appearance trial(Space space, FinishTarget t, @Nullable Finish given) {
+    try {
+      return given == null ? null : Appearance.of(t.with(given, space));
+    } catch (Refusal e) {
+      return null; // it is said when one lets go
+    }
   }
 
   private static @Nullable Finish own(Space space, FinishTarget t) {

@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import pied.core.Names;
 import pied.core.Nullable;
@@ -48,6 +49,7 @@ public class ProjectStore {
   private final SpaceStore store;
   private final Ledger ledger;
   private final Shapes shapes;
+  private final ApplicationEventPublisher events;
 
   ProjectStore(
       Rows.Projects projects,
@@ -56,7 +58,8 @@ public class ProjectStore {
       Rows.Steps steps,
       SpaceStore store,
       Ledger ledger,
-      Shapes shapes) {
+      Shapes shapes,
+      ApplicationEventPublisher events) {
     this.projects = projects;
     this.spaces = spaces;
     this.pieces = pieces;
@@ -64,7 +67,11 @@ public class ProjectStore {
     this.store = store;
     this.ledger = ledger;
     this.shapes = shapes;
+    this.events = events;
   }
+
+  /** A project was copied, for those who keep more of it than is known here. */
+  public record ProjectCopied(String from, String to) {}
 
   /** A project with one space, as it is when it is furnished. */
   public record Furnished(String project, String name, Space space) {}
@@ -163,6 +170,7 @@ public class ProjectStore {
             insert(t, newId(), row.id(), s.name(), store.seen(s.id()).space());
           }
         });
+    events.publishEvent(new ProjectCopied(id, row.id()));
     return project(row.id());
   }
 
@@ -177,6 +185,9 @@ public class ProjectStore {
   public interface Along {
     /** Keeps it for the project of this id; then its spaces can come. */
     Coming keep(String project);
+
+    /** Takes it away again: the project could not be kept. */
+    void forget(String project);
   }
 
   /**
@@ -209,6 +220,7 @@ public class ProjectStore {
       return whole ? project(row.id()) : null;
     } finally {
       if (!whole) {
+        along.forget(row.id());
         forget(row.id(), made);
       }
     }

@@ -3,8 +3,12 @@ package pied.server.handover;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -16,14 +20,19 @@ import java.util.Random;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
+import pied.core.material.Finish;
 import pied.core.model.Composed;
 import pied.core.piece.Piece;
+import pied.core.register.EditNames;
+import pied.core.space.Shell;
 import pied.core.space.Space;
+import pied.core.tool.finish.Decorate;
 import pied.core.tool.group.MakeGroup;
 import pied.core.tool.keep.Lock;
 import pied.core.tool.keep.NameSelection;
@@ -37,6 +46,7 @@ import pied.core.units.Refusal;
 import pied.server.Given;
 import pied.server.OneServer;
 import pied.server.imports.ImportStore;
+import pied.server.picture.PictureStore;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.EditRequest;
@@ -50,6 +60,7 @@ class ArchivesTest {
   @Autowired private ProjectStore projects;
   @Autowired private ImportStore articles;
   @Autowired private Archives archives;
+  @Autowired private PictureStore pictures;
   private String room;
   private String project;
 
@@ -160,6 +171,64 @@ class ArchivesTest {
       same(room, back);
     }
     assertThat(store.space(back).pieces()).isEmpty();
+  }
+
+  /** The demo's tea room in a project of its own, with a picture of its own on a wall. */
+  private String dressed() throws IOException {
+    ObjectMapper yaml = new ObjectMapper(new YAMLFactory()).registerModule(new EditNames());
+    JsonNode demo = yaml.readTree(ArchivesTest.class.getResourceAsStream("/demo/tea-room.yaml"));
+    String own = projects.newProject("Dressed " + System.nanoTime()).id();
+    Shell shell = yaml.treeToValue(demo.get("shell"), Shell.class);
+    String tea = projects.newSpace(own, "Tea room", shell).id();
+    List<Edit> edits = yaml.convertValue(demo.get("edits"), new TypeReference<List<Edit>>() {});
+    store.edit(tea, new EditRequest(null, null, "m", edits));
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB), "png", png);
+    Finish picture =
+        pictures.bring(own, png.toByteArray(), "Harbour.png", LengthUnit.M).card().finish();
+    store.edit(tea, new EditRequest(null, null, "m", List.of(new Decorate("wall:C", picture))));
+    return own;
+  }
+
+  @Test
+  void finishesAndPicturesOfADressedRoomComeBackAsTheyWere() throws IOException {
+    String own = dressed();
+    byte[] zip = archive(own);
+    HandoverWire.TakenIn in = taken(zip);
+    assertThat(in.said()).isEmpty();
+    String room =
+        projects.projects().stream()
+            .filter(p -> p.id().equals(own))
+            .findFirst()
+            .orElseThrow()
+            .spaces()
+            .get(0)
+            .id();
+    String back = in.project().spaces().get(0).id();
+    same(room, back);
+    assertThat(store.space(room).shell().finishes().of("wall:C").material()).endsWith("_Harbour");
+    assertThat(store.space(back).pieces().stream().filter(p -> !p.finishes().isEmpty()))
+        .hasSizeGreaterThan(10);
+    assertThat(pictures.archived(in.project().id())).hasSize(1).isEqualTo(pictures.archived(own));
+
+    // one that is not what it was is left out, and said to be
+    Map<String, byte[]> files = files(zip);
+    String name =
+        files.keySet().stream().filter(f -> f.startsWith("pictures/")).findFirst().orElseThrow();
+    files.get(name)[files.get(name).length / 2] ^= 1;
+    HandoverWire.TakenIn damaged = taken(zip(files));
+    assertThat(damaged.said()).anyMatch(s -> s.startsWith("A picture is missing"));
+    assertThat(pictures.archived(damaged.project().id())).isEmpty();
+  }
+
+  @Test
+  void nothingStaysOfAProjectWithoutASpaceThatIsOfUse() throws IOException {
+    Map<String, byte[]> files = files(archive(project));
+    files.replaceAll((name, f) -> name.startsWith("spaces/") ? "{}".getBytes() : f);
+    int articlesBefore = store.space(room).shapes().catalog().all().size();
+    byte[] zip = zip(files);
+    assertThatThrownBy(() -> taken(zip)).hasMessageContaining("Nothing of it is of use");
+    assertThat(store.space(room).shapes().catalog().all()).hasSize(articlesBefore);
   }
 
   @Test

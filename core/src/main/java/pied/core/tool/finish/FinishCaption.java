@@ -10,6 +10,7 @@ import pied.core.material.FinishWords;
 import pied.core.material.Laying;
 import pied.core.material.Material;
 import pied.core.material.Materials;
+import pied.core.material.OwnPicture;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
 import pied.core.piece.Piece;
@@ -51,15 +52,29 @@ public final class FinishCaption {
     Material m = Materials.of(f.material());
     w.text(of.title(space) + ": ");
     w.text(FinishWords.material(f));
-    Edit colour =
-        of.pieces() == null
-            ? PaintBuilder.builder().part(of.part()).build()
-            : RecolourBuilder.builder().pieces(of.pieces()).part(of.part()).build();
-    w.text(m.plain() ? " " : ", in ");
-    w.field(Colours.name(f.colour()), "Colour: a plain name or #RRGGBB", "colour", colour);
+    OwnPicture picture = OwnPicture.named(m.id());
+    if (picture == null) {
+      Edit colour =
+          of.pieces() == null
+              ? PaintBuilder.builder().part(of.part()).build()
+              : RecolourBuilder.builder().pieces(of.pieces()).part(of.part()).build();
+      w.text(m.plain() ? " " : ", in ");
+      w.field(Colours.name(f.colour()), "Colour: a plain name or #RRGGBB", "colour", colour);
+    }
     laying(f, m);
     w.text(". ");
+    if (picture != null) {
+      w.action(
+          picture.seamless() ? "As it was taken" : "Make it seamless",
+          give(f.withMaterial(picture.seamless(!picture.seamless()).id())));
+    }
     others(f, before);
+  }
+
+  private Edit give(Finish f) {
+    return of.pieces() == null
+        ? DecorateBuilder.builder().part(of.part()).finish(f).build()
+        : GiveFinishBuilder.builder().pieces(of.pieces()).part(of.part()).finish(f).build();
   }
 
   private void laying(Finish f, Material m) {

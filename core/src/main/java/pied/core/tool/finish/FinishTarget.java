@@ -33,6 +33,27 @@ public record FinishTarget(@Nullable List<String> pieces, String part) {
     return space.article(p).look(part, p.finishes()).finish();
   }
 
+  /**
+   * How it would look if it were given a finish; complete.
+   *
+   * @param given what is missing is as its material has it, or without one stays
+   * @throws Refusal if it cannot have it
+   */
+  public Finish with(Finish given, Space space) {
+    Finish shown = shown(space);
+    Finish all = given;
+    Finish natural;
+    if (pieces == null) {
+      natural = Decorate.natural(space.shell(), part);
+    } else {
+      Piece first = space.piece(pieces.get(0));
+      natural = space.article(first).natural(part);
+      all = Filling.of(given, first, part, space.shapes());
+    }
+    Finish own = Given.own(all, natural, shown, space.shapes());
+    return own == null ? natural : own.over(natural);
+  }
+
   /** What it is called: "Seat of Dining chair 3", "Wall A". */
   public String title(Space space) {
     if (pieces == null) {

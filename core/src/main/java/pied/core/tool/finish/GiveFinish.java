@@ -16,6 +16,7 @@ import pied.core.edit.EditSession;
 import pied.core.edit.WhyNot;
 import pied.core.material.Finish;
 import pied.core.piece.Piece;
+import pied.core.piece.Shapes;
 import pied.core.space.Space;
 
 /**
@@ -87,11 +88,12 @@ public record GiveFinish(
   }
 
   private Piece one(Piece p, EditSession session) {
+    Shapes shapes = session.space().shapes();
     Article article = session.space().article(p);
     Finish natural = article.natural(part);
     Finish now = p.finishes().of(part);
     Finish shown = now == null ? natural : now.over(natural);
-    Finish own = Given.own(finish, natural, shown, session.space().shapes());
+    Finish own = Given.own(Filling.of(finish, p, part, shapes), natural, shown, shapes);
     return p.withFinishes(p.finishes().with(part, own));
   }
 }

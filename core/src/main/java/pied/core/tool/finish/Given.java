@@ -28,12 +28,14 @@ final class Given {
     }
     Finish wanted = finish.checked();
     OwnPicture picture = OwnPicture.named(wanted.material());
-    if (picture != null && shapes.pictures().file(picture.id()) == null) {
+    if (picture != null && shapes.pictures().file(picture.print()) == null) {
       throw new Refusal("That picture is not there any longer; bring it in again.");
     }
+    // a colour has no say in a picture, and takes its place
+    boolean printed = OwnPicture.named(shown.material()) != null && wanted.colour() != null;
     Finish whole =
         wanted.material() == null
-            ? wanted.over(shown)
+            ? wanted.over(printed ? natural : shown)
             : wanted.over(Materials.of(wanted.material()).finish());
     // what shines goes on shining whatever it is made of
     Finish kept = wanted.emission() == null ? whole.withEmission(natural.emission()) : whole;

@@ -10,11 +10,15 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.catalog.Catalog;
 import pied.core.material.Appearance;
 import pied.core.material.Finish;
+import pied.core.material.Laying;
 import pied.core.phrase.Phrase;
+import pied.core.piece.Shapes;
 import pied.core.solid.Vec;
 import pied.core.space.ShellBodies;
+import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 
 /** Giving finishes, laying their patterns, and saying so. */
@@ -142,5 +146,67 @@ class FinishTest {
     assertThat(shade.emission()).isEqualTo(0.55);
     assertThat(Palette.of(room.space)).hasSize(1);
     assertThat(Palette.of(room.space).get(0).finish().emission()).isNull();
+  }
+
+  /** A room whose only picture is twice as wide as high. */
+  private static Rooms withPicture() {
+    Rooms r = new Rooms();
+    Shapes shapes = new Shapes(Catalog.shipped(), print -> new byte[] {1});
+    r.space = new Space(r.space.shell(), List.of(), shapes);
+    r.put("f", "framed-print", 2, 0.1);
+    return r;
+  }
+
+  private static final String WIDE = "picture-0123456789abcdef01234567-800x400_Sea";
+
+  @Test
+  void aPictureFillsThePartItIsGivenTo() {
+    Rooms r = withPicture();
+    r.json("{'do':'finish','pieces':['f'],'part':'picture','finish':{'material':'" + WIDE + "'}}");
+    Laying l = r.piece("f").finishes().of("picture").laid();
+    // the print is 0.564 x 0.764 behind a frame of 0.018; twice as wide as high covers it
+    assertThat(l.width()).isCloseTo(1.528, within(1e-6));
+    assertThat(l.across()).isCloseTo(-0.764, within(1e-6));
+    assertThat(l.up()).isCloseTo(0.782, within(1e-6));
+    assertThat(
+            Appearance.of(
+                    r.space.article(r.piece("f")).look("picture", r.piece("f").finishes()).finish())
+                .tile()
+                .height())
+        .isCloseTo(0.764, within(1e-6));
+  }
+
+  @Test
+  void aPictureThatIsSoWideIsLaidSo() {
+    Rooms r = withPicture();
+    FinishTarget print = new FinishTarget(List.of("f"), "picture");
+    Finish wide =
+        new Finish(null, null, null, null, null, null, null, null, WIDE, Laying.wide(0.3));
+    Finish trial = print.with(wide, r.space);
+    r.json(
+        "{'do':'finish','pieces':['f'],'part':'picture','finish':{'material':'"
+            + WIDE
+            + "','laid':{'width':0.3}}}");
+    assertThat(r.piece("f").finishes().of("picture").laid()).isEqualTo(Laying.wide(0.3));
+    assertThat(print.shown(r.space)).isEqualTo(trial);
+    String words = said(FinishCaption.of(r.space, print, null, LengthUnit.of("m")));
+    assertThat(words)
+        .startsWith("Picture of Framed print: picture “Sea”, turned by 0°, one is 0.30");
+    assertThat(words).contains("Make it seamless");
+    // a colour takes its place
+    r.json("{'do':'finish','pieces':['f'],'part':'picture','finish':{'colour':'#112233'}}");
+    assertThat(print.shown(r.space).material()).isEqualTo("paper");
+  }
+
+  @Test
+  void aPictureThatIsNotThereIsRefused() {
+    room.put("f", "framed-print", 2, 0.1);
+    assertThatThrownBy(
+            () ->
+                room.json(
+                    "{'do':'finish','pieces':['f'],'part':'picture','finish':{'material':'"
+                        + WIDE
+                        + "'}}"))
+        .hasMessageContaining("bring it in again");
   }
 }
