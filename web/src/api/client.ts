@@ -175,6 +175,7 @@ export const api = {
   finishAt: (id: string, request: T.SightRequest) => call<T.FinishAt>(`/spaces/${id}/finishes/at`, request),
   finishCaption: (id: string, request: T.FinishRequest) =>
     call<T.FinishView>(`/spaces/${id}/finishes/caption`, request),
+  projectPalette: (project: string) => call<T.FinishCard[]>(`/projects/${project}/palette`),
   pictures: (project: string, unit: string) =>
     call<T.PictureCard[]>(`/projects/${project}/pictures` + query({ unit })),
   /** @param width as typed; empty for so wide that it fills the part it is given to */

@@ -19,6 +19,8 @@ interface EffortState {
   chosen: Effort | "measured";
   /** What this machine has shown that it can do. */
   measured: Effort;
+  /** What it has shown that it cannot, since the page was opened. */
+  beyond: Effort[];
   /** Stops of exposure set by hand, added to what is found. */
   stops: number;
   choose: (chosen: Effort | "measured") => void;
@@ -27,6 +29,14 @@ interface EffortState {
 
 const KEY = "pied.effort";
 
+/** What it could do the last time; what costs little where that is not known. */
+const MEASURED = "pied.effort.measured";
+
+function knownOf(): Effort {
+  const found = localStorage.getItem(MEASURED);
+  return found === "middle" || found === "full" ? found : "light";
+}
+
 function kept(): Effort | "measured" {
   const found = localStorage.getItem(KEY);
   return EFFORTS.find((e) => e.effort === found)?.effort ?? "measured";
@@ -34,7 +44,8 @@ function kept(): Effort | "measured" {
 
 export const useEffort = create<EffortState>()((set) => ({
   chosen: kept(),
-  measured: "middle",
+  measured: knownOf(),
+  beyond: [],
   stops: 0,
   choose: (chosen) => {
     localStorage.setItem(KEY, chosen);
@@ -53,8 +64,17 @@ const SLOW = 0.18;
 const QUICK = 0.03;
 
 /** What a machine can do that took so long for a frame of an effort. */
-export function judged(effort: Effort, seconds: number): Effort {
+export function judged(effort: Effort, seconds: number, beyond: Effort[] = []): Effort {
   if (seconds > SLOW) return effort === "full" ? "middle" : "light";
-  if (seconds < QUICK) return isLight(effort) ? "middle" : "full";
-  return effort;
+  const more = isLight(effort) ? "middle" : "full";
+  return seconds < QUICK && !beyond.includes(more) ? more : effort;
+}
+
+/** Judges this machine by a frame, and remembers it for the next time. */
+export function judge(seconds: number) {
+  const { measured, chosen, beyond } = useEffort.getState();
+  const next = judged(measured, seconds, beyond);
+  if (chosen !== "measured" || next === measured) return;
+  localStorage.setItem(MEASURED, next);
+  useEffort.setState({ measured: next, beyond: seconds > SLOW ? [...beyond, measured] : beyond });
 }

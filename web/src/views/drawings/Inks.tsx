@@ -48,6 +48,8 @@ function lookOf(style: InkStyle, p: Palette): { fill: Look; line: Look } {
       return { fill: none, line: pen(p.primary.main, 1, "3 4") };
     case "seat":
       return { fill: { fill: "transparent", stroke: p.divider, strokeWidth: 1 }, line: none };
+    case "hatch":
+      return { fill: none, line: pen(p.divider, 0.75) };
     case "edge":
       return { fill: none, line: pen(soft, 0.75) };
     case "piece":

@@ -31,6 +31,16 @@ export function FinishLeaf() {
     queryFn: () => api.palette(space),
     placeholderData: (before) => before,
   }).data;
+  const project = useSheet((s) => s.space!.project);
+  const all = useQuery({
+    queryKey: ["palette of project", project, space],
+    queryFn: () => api.projectPalette(project),
+    staleTime: 60_000,
+  }).data;
+  const elsewhere = useMemo(() => {
+    const here = new Set(palette?.cards.map((c) => JSON.stringify(c.finish)));
+    return (all ?? []).filter((c) => !here.has(JSON.stringify(c.finish)));
+  }, [all, palette]);
   const lately = useLately((s) => s.cards);
   const taking = useFinishing((s) => s.mode === "take");
   const kinds = useMemo(() => {
@@ -76,6 +86,11 @@ export function FinishLeaf() {
         {text === "" && palette && palette.cards.length > 0 && (
           <Shelf title="In this space">
             <Chips cards={palette.cards} />
+          </Shelf>
+        )}
+        {text === "" && elsewhere.length > 0 && (
+          <Shelf title="Elsewhere in this project">
+            <Chips cards={elsewhere} />
           </Shelf>
         )}
         {text === "" && lately.length > 0 && (

@@ -3,7 +3,7 @@ import { EffectComposer, N8AO, ToneMapping } from "@react-three/postprocessing";
 import { type EffectComposer as Composer, type Pass, ToneMappingMode } from "postprocessing";
 import { useEffect, useRef } from "react";
 import { Vector2 } from "three";
-import { type Effort, effortOf, isLight, judged, useEffort } from "../../store/effort";
+import { type Effort, effortOf, isLight, judge, useEffort } from "../../store/effort";
 import { onArrival } from "../surface/drawAgain";
 import { brightness, exposed } from "./exposure";
 import { spare } from "./spare";
@@ -14,6 +14,9 @@ const NEAR = 0.5;
 
 /** So many dots are drawn for one: what smooths a picture afterwards puts specks on even walls. */
 const SMOOTH = 4;
+
+/** Dots of a picture for one of the screen, each way, while it moves and may cost little. */
+const COARSE = 0.5;
 
 /** Every so many plain frames one is waited for, to know how long it takes. */
 const PROBED = 3;
@@ -32,6 +35,7 @@ function Passes({ composer, contact, effort }: PassesProps) {
         intensity={rich ? 2.6 : 2.2}
         aoSamples={rich ? 16 : 8}
         denoiseSamples={rich ? 8 : 4}
+        halfRes={!rich}
         color="#2A2119"
       />
       <ToneMapping mode={ToneMappingMode.NEUTRAL} />
@@ -56,7 +60,7 @@ export function Refine() {
   const composer = useRef<Composer>(null);
   const contact = useRef<Pass>(null);
   const found = useRef(1);
-  const { fine, rest } = useRest(effort !== "plain");
+  const { fine, rest, pressed } = useRest(effort !== "plain");
   useEffect(() => onArrival(invalidate), [invalidate]);
   useEffect(() => {
     gl.toneMappingExposure = found.current * 2 ** stops;
@@ -72,13 +76,17 @@ export function Refine() {
     if (view !== seen.current) fine.current = false;
     seen.current = view;
     whole.current();
+    const coarse = effort === "light" && !fine.current && (moves || pressed.current);
+    sharp(gl, coarse ? COARSE : Math.min(2, devicePixelRatio));
     whole.current = isLight(effort) && moves ? spare(scene, camera.position) : NOTHING;
     const probes = !fine.current && count.current++ % PROBED === 0;
     if (probes) wait(gl.getContext());
     const from = performance.now();
     const { current: passes } = composer;
-    if (passes && (fine.current || !isLight(effort))) {
+    if (passes) {
       if (contact.current) contact.current.enabled = fine.current;
+      const smooth = fine.current || !isLight(effort) ? SMOOTH : 0;
+      if (passes.multisampling !== smooth) passes.multisampling = smooth;
       fit(passes, gl);
       passes.render(seconds);
     } else {
@@ -89,21 +97,26 @@ export function Refine() {
       wait(gl.getContext());
       measured(gl.domElement, (performance.now() - from) / 1000);
     }
-    if (!fine.current) {
-      rest();
-      return;
-    }
-    const next = exposed(found.current, brightness(gl.domElement));
-    if (next === found.current) {
+    if (fine.current) {
       gl.domElement.dataset.refined = "yes";
       fine.current = false; // what changes next is drawn plainly first
       return;
     }
-    found.current = next;
-    gl.toneMappingExposure = next * 2 ** useEffort.getState().stops;
-    invalidate();
+    const plain = effort === "plain";
+    const next = plain ? found.current : exposed(found.current, brightness(gl.domElement));
+    if (next !== found.current) {
+      found.current = next;
+      gl.toneMappingExposure = next * 2 ** useEffort.getState().stops;
+      invalidate();
+    }
+    rest();
   }, 1);
   return effort === "plain" ? null : <Passes composer={composer} contact={contact} effort={effort} />;
+}
+
+/** How many dots of the picture there are for one of the screen, each way. */
+function sharp(gl: { getPixelRatio: () => number; setPixelRatio: (r: number) => void }, ratio: number) {
+  if (gl.getPixelRatio() !== ratio) gl.setPixelRatio(ratio);
 }
 
 const size = new Vector2();
@@ -127,9 +140,7 @@ function measured(canvas: HTMLCanvasElement, seconds: number) {
   const middle = times.sort((a, b) => a - b)[1];
   times = [];
   canvas.dataset.frame = middle.toFixed(3);
-  const { measured: before, chosen } = useEffort.getState();
-  const next = judged(before, middle);
-  if (chosen === "measured" && next !== before) useEffort.setState({ measured: next });
+  judge(middle);
 }
 
 /** Until all that was asked of it is drawn. */

@@ -55,7 +55,7 @@ export function SetView({ small = false }: { small?: boolean }) {
   const canvas = (
     <Canvas
       frameloop="demand"
-      gl={{ toneMapping: NeutralToneMapping, antialias: true }}
+      gl={{ toneMapping: NeutralToneMapping, antialias: small }}
       shadows={small ? false : { type: PCFShadowMap }}
       dpr={small ? 1 : [1, 2]}
       camera={{ fov: OUTSIDE, near: 0.05, far: 300, position: [10, 8, 14] }}

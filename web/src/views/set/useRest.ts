@@ -41,5 +41,5 @@ export function useRest(wanted: boolean) {
       removeEventListener("pointercancel", up, true);
     };
   }, [gl, rest]);
-  return { fine, rest };
+  return { fine, rest, pressed };
 }

@@ -85,7 +85,7 @@ public final class HandoverFigures {
     Figures.figure("carry " + when, "p99", "ms", ms[(int) (ms.length * 0.99)]);
   }
 
-  private static String furnished(String api, String project, int n) throws Exception {
+  static String furnished(String api, String project, int n) throws Exception {
     List<String> articles = new ArrayList<>();
     for (JsonNode a : get(api + "/catalog?mounting=STANDS").get("articles")) {
       if (articles.size() < ARTICLES) {
@@ -131,12 +131,12 @@ public final class HandoverFigures {
     }
   }
 
-  private static JsonNode get(String url) throws IOException, InterruptedException {
+  static JsonNode get(String url) throws IOException, InterruptedException {
     HttpRequest r = HttpRequest.newBuilder(URI.create(url)).build();
     return JSON.readTree(HTTP.send(r, HttpResponse.BodyHandlers.ofString()).body());
   }
 
-  private static JsonNode post(String url, String body) throws IOException, InterruptedException {
+  static JsonNode post(String url, String body) throws IOException, InterruptedException {
     HttpRequest r =
         HttpRequest.newBuilder(URI.create(url))
             .header("content-type", "application/json")

@@ -3,6 +3,8 @@ package pied.core.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -82,6 +84,11 @@ final class ElevationDraughtsman {
       }
     }
     inks.addAll(corners.inks(eye.u(zero)));
+    Set<String> there = seen.stream().map(s -> s.body.id()).collect(Collectors.toSet());
+    new WallHatching(shell, eye, zero, frame)
+        .inks(cut, depth -> outlines(seen, depth)).stream()
+            .filter(i -> there.contains(i.part()))
+            .forEach(inks::add);
     for (Seen s : seen) {
       edges(s, seen);
       if (space.has(s.body.id())) {
@@ -290,6 +297,17 @@ final class ElevationDraughtsman {
     if (in != null && Math.hypot(in[2] - in[0], in[3] - in[1]) >= SeenEdges.SHORT) {
       lines.add(in);
     }
+  }
+
+  /** Of all that stands before a depth. */
+  private List<double[]> outlines(List<Seen> seen, double depth) {
+    List<double[]> all = new ArrayList<>();
+    for (Seen s : seen) {
+      if ((s.near + s.far) / 2 > depth) {
+        all.addAll(outline(s));
+      }
+    }
+    return all;
   }
 
   private List<double[]> outline(Seen s) {

@@ -44,6 +44,8 @@ public record Ink(
     seat,
     /** An edge of the shell one sees. */
     edge,
+    /** A joint of what a wall is covered with. */
+    hatch,
     /** An edge of a piece one sees. */
     piece
   }

@@ -7,14 +7,27 @@ import pied.core.material.OwnPicture;
 import pied.core.solid.Mesh;
 
 /** Where the corners of a part are on what is printed on it. */
-final class TexturePlaces {
+public final class TexturePlaces {
   private TexturePlaces() {}
 
-  /** Whether it wears the picture that came with its model. */
+  /** Whether a part of a mesh wears the picture that came with its model. */
   static boolean pictured(Mesh mesh, Look look) {
-    return look.picture() != null
-        && mesh.uv() != null
-        && OwnPicture.named(look.finish().material()) == null;
+    return mesh.uv() != null && pictured(look);
+  }
+
+  /** Whether what looks so wears the picture that came with its model. */
+  public static boolean pictured(Look look) {
+    return look.picture() != null && OwnPicture.named(look.finish().material()) == null;
+  }
+
+  /**
+   * Two numbers for every corner: to the right and down, one a repeat.
+   *
+   * @param corners numbers of corners of the mesh
+   * @return null if nothing is printed on it
+   */
+  public static @Nullable float[] of(Mesh mesh, int[] corners, Look look) {
+    return of(mesh, corners, look, Appearance.of(look.finish()));
   }
 
   /**

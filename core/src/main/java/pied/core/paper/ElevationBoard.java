@@ -40,7 +40,7 @@ final class ElevationBoard {
       if (i.style() == Ink.InkStyle.cutPiece) {
         board.area(i.rings(), PALE, Pen.OUTLINE);
       }
-      Pen pen = i.style() == Ink.InkStyle.piece ? Pen.PIECE : Pen.EDGE;
+      Pen pen = pen(i.style());
       i.lines().forEach(l -> board.line(l, pen));
     }
     drawing.labels().forEach(this::label);
@@ -49,6 +49,14 @@ final class ElevationBoard {
       number(drawing.figures().get(n));
     }
     return board;
+  }
+
+  private static Pen pen(Ink.InkStyle style) {
+    return switch (style) {
+      case piece -> Pen.PIECE;
+      case hatch -> Pen.HATCH;
+      default -> Pen.EDGE;
+    };
   }
 
   Legend legend() {

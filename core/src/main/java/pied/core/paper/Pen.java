@@ -12,6 +12,8 @@ public enum Pen {
   DETAIL(0.09, "#000000"),
   /** Pieces in elevations. */
   PIECE(0.13, "#000000"),
+  /** Joints of what a wall is covered with. */
+  HATCH(0.09, "#6B645C"),
   /** What hardly matters. */
   THIN(0.13, "#6B645C"),
   /** What is hidden behind something else. */

@@ -205,7 +205,7 @@ public final class ShellBodies {
   /**
    * Where what repeats on a wall begins: at its foot on the left as one looks at it from inside.
    */
-  private static Vec leftFoot(Wall wall) {
+  public static Vec leftFoot(Wall wall) {
     Vec right = Vec.UP.cross(wall.inward());
     boolean begins = right.dot(wall.along()) > 0;
     return begins

@@ -6,13 +6,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
 import pied.core.model.Files;
@@ -96,6 +102,40 @@ class ModelsTest {
       }
     }
     throw new AssertionError(name);
+  }
+
+  @Test
+  void anObjHasWhatIsPrintedAtItsTrueSize() throws IOException {
+    Rooms bricks = new Rooms();
+    bricks.json("{'do':'decorate','part':'wall:A','finish':{'material':'brick'}}");
+    String text = null;
+    String materials = null;
+    byte[] tile = null;
+    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(obj(bricks.space)))) {
+      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+        byte[] file = zip.readAllBytes();
+        if (e.getName().endsWith(".obj")) {
+          text = new String(file, StandardCharsets.UTF_8);
+        } else if (e.getName().endsWith(".mtl")) {
+          materials = new String(file, StandardCharsets.UTF_8);
+        } else if (e.getName().startsWith("pictures/wall_A")) {
+          tile = file;
+        }
+      }
+    }
+    assertThat(materials).containsPattern("map_Kd pictures/(?i)wall_A\\S*\\.png");
+    assertThat(ImageIO.read(new ByteArrayInputStream(tile))).isNotNull();
+    String wall = text.substring(text.indexOf("\no wall_A"));
+    wall = wall.substring(0, wall.indexOf("\no ", 4));
+    double[] across =
+        wall.lines()
+            .filter(l -> l.startsWith("vt "))
+            .mapToDouble(l -> Double.parseDouble(l.split(" ")[1]))
+            .toArray();
+    // 6 m of wall are 6 2/3 repeats of four bricks of 0.225, begun at its foot on the left
+    assertThat(Arrays.stream(across).filter(u -> Math.abs(u) < 1e-5).count()).isPositive();
+    assertThat(Arrays.stream(across).filter(u -> Math.abs(u - 6 / 0.9) < 1e-5).count())
+        .isPositive();
   }
 
   @Test

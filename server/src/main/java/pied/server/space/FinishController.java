@@ -27,16 +27,21 @@ import pied.server.material.MaterialWire.SightRequest;
 
 /** What parts of a space are made of. */
 @RestController
-@RequestMapping("/api/spaces/{id}")
+@RequestMapping("/api")
 class FinishController {
-  private final SpaceStore store;
+  /** So many spaces of a project are looked at. */
+  private static final int MOST = 40;
 
-  FinishController(SpaceStore store) {
+  private final SpaceStore store;
+  private final ProjectStore projects;
+
+  FinishController(SpaceStore store, ProjectStore projects) {
     this.store = store;
+    this.projects = projects;
   }
 
   /** The part one points at, and how it looks. */
-  @PostMapping("/finishes/at")
+  @PostMapping("/spaces/{id}/finishes/at")
   FinishAt at(@PathVariable String id, @RequestBody SightRequest r) {
     OpenSpace.Seen now = store.seen(id);
     if (r.from() == null || r.along() == null) {
@@ -72,7 +77,7 @@ class FinishController {
   }
 
   /** What a part is made of, in a sentence with blanks. */
-  @PostMapping("/finishes/caption")
+  @PostMapping("/spaces/{id}/finishes/caption")
   FinishView caption(@PathVariable String id, @RequestBody FinishRequest r) {
     OpenSpace.Seen now = store.seen(id);
     if (r.target() == null || r.target().part() == null) {
@@ -86,9 +91,16 @@ class FinishController {
   }
 
   /** The finishes chosen in it. */
-  @GetMapping("/finishes/palette")
+  @GetMapping("/spaces/{id}/finishes/palette")
   PaletteView palette(@PathVariable String id) {
     OpenSpace.Seen now = store.seen(id);
-    return new PaletteView(now.revision(), Palette.of(now.space()));
+    return new PaletteView(now.revision(), Palette.of(List.of(now.space())));
+  }
+
+  /** The finishes chosen in the spaces of a project. */
+  @GetMapping("/projects/{id}/palette")
+  List<FinishCard> ofProject(@PathVariable String id) {
+    return Palette.of(
+        projects.project(id).spaces().stream().limit(MOST).map(s -> store.space(s.id())).toList());
   }
 }

@@ -109,7 +109,7 @@ public class ProjectStore {
     return projects.count() == 0;
   }
 
-  private ProjectView project(String id) {
+  ProjectView project(String id) {
     return projects().stream()
         .filter(p -> p.id().equals(id))
         .findFirst()

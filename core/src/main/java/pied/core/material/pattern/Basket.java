@@ -1,5 +1,8 @@
 package pied.core.material.pattern;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Squares of blocks, level and upright in turn.
  *
@@ -24,6 +27,29 @@ public record Basket(double unit, int strips, double joint, double vary, Grain w
   @Override
   public int dots() {
     return 448;
+  }
+
+  @Override
+  public List<double[]> lines() {
+    List<double[]> all = new ArrayList<>();
+    double square = strips * unit;
+    for (int i = 0; i < SQUARES; i++) {
+      for (int j = 0; j < SQUARES; j++) {
+        double x = i * square;
+        double y = j * square;
+        boolean level = (i + j) % 2 == 0;
+        for (int k = 0; k < strips; k++) {
+          double at = k * unit;
+          all.add(
+              level
+                  ? new double[] {x, y + at, x + square, y + at}
+                  : new double[] {x + at, y, x + at, y + square});
+        }
+        // where it meets the one before, whose blocks end there
+        all.add(level ? new double[] {x, y, x, y + square} : new double[] {x, y, x + square, y});
+      }
+    }
+    return all;
   }
 
   @Override

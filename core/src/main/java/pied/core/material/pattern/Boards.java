@@ -1,5 +1,8 @@
 package pied.core.material.pattern;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Boards beside each other, along x, each of its own wood; their ends are staggered.
  *
@@ -28,11 +31,29 @@ public record Boards(double unit, double length, int rows, double joint, double 
     return 512;
   }
 
+  /** By how much the ends of a row are moved on, metres. */
+  private double shift(int row) {
+    return width() * Noise.of(row, 3, 41);
+  }
+
+  @Override
+  public List<double[]> lines() {
+    List<double[]> all = new ArrayList<>();
+    for (int row = 0; row < rows; row++) {
+      double y = row * unit;
+      all.add(new double[] {0, y, width(), y});
+      for (int end = 0; end < 2; end++) {
+        double x = Noise.part((end * length - shift(row)) / width()) * width();
+        all.add(new double[] {x, y, x, y + unit});
+      }
+    }
+    return all;
+  }
+
   @Override
   public void at(double x, double y, double joint, Spot out) {
     int row = Math.min(rows - 1, (int) (y / unit));
-    double shift = width() * Noise.of(row, 3, 41);
-    double along = Noise.part((x + shift) / width()) * width();
+    double along = Noise.part((x + shift(row)) / width()) * width();
     int board = along < length ? 0 : 1;
     double inBoard = along - board * length;
     double inRow = y - row * unit;

@@ -1,5 +1,8 @@
 package pied.core.material.pattern;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Blocks cut at a slant that meet in points, in columns.
  *
@@ -26,6 +29,22 @@ public record Chevron(
   @Override
   public int dots() {
     return 448;
+  }
+
+  @Override
+  public List<double[]> lines() {
+    List<double[]> all = new ArrayList<>();
+    double rise = column * Math.tan(Math.toRadians(angle));
+    double each = height() / rows;
+    for (int c = 0; c < 2; c++) {
+      all.add(new double[] {c * column, 0, c * column, height()});
+    }
+    for (int row = 0; row < rows; row++) {
+      double y = row * each;
+      all.add(new double[] {0, y, column, y + rise});
+      all.add(new double[] {column, y + rise, 2 * column, y});
+    }
+    return all;
   }
 
   @Override

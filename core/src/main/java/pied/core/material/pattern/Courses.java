@@ -1,5 +1,8 @@
 package pied.core.material.pattern;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Tiles, bricks or slabs in courses.
  *
@@ -34,6 +37,20 @@ public record Courses(
   @Override
   public boolean variesInRoughness() {
     return true;
+  }
+
+  @Override
+  public List<double[]> lines() {
+    List<double[]> all = new ArrayList<>();
+    for (int row = 0; row < many; row++) {
+      double y = row * tall;
+      all.add(new double[] {0, y, width(), y});
+      for (int column = 0; column < many; column++) {
+        double x = Noise.part((column + row * shift) / many) * width();
+        all.add(new double[] {x, y, x, y + tall});
+      }
+    }
+    return all;
   }
 
   @Override

@@ -1,5 +1,8 @@
 package pied.core.material.pattern;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Tiles with six sides, a point upward.
  *
@@ -18,6 +21,24 @@ public record Hexagons(double unit, int many, double joint, double deep, double 
   @Override
   public double height() {
     return many * PAIR * unit;
+  }
+
+  @Override
+  public List<double[]> lines() {
+    List<double[]> all = new ArrayList<>();
+    for (int row = 0; row < 2 * many; row++) {
+      double y = row * PAIR / 2 * unit;
+      for (int i = 0; i < many; i++) {
+        // of every tile the three sides to the right and above; the others are its neighbours'
+        double x = (i + row % 2 * 0.5) * unit;
+        double side = PAIR / 6 * unit;
+        double right = x + unit / 2;
+        all.add(new double[] {right, y - side, right, y + side});
+        all.add(new double[] {right, y + side, x, y + 2 * side});
+        all.add(new double[] {x, y + 2 * side, x - unit / 2, y + side});
+      }
+    }
+    return all;
   }
 
   @Override

@@ -2,6 +2,7 @@ package pied.core.material.pattern;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
 
 /**
  * What a material shows at every place of it. It repeats without an end: what is at x is also at x
@@ -66,6 +67,15 @@ public sealed interface Pattern
   /** Whether it has holes one looks through. */
   default boolean holes() {
     return false;
+  }
+
+  /**
+   * The lines by which one draws it: joints of one repeat without their width.
+   *
+   * @return x1, y1, x2, y2 each, to the right and upward, metres; none where nothing is drawn of it
+   */
+  default List<double[]> lines() {
+    return List.of();
   }
 
   /**

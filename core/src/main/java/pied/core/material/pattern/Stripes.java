@@ -1,5 +1,8 @@
 package pied.core.material.pattern;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * Stripes upright, or crossing each other as a check.
  *
@@ -26,6 +29,18 @@ public record Stripes(double unit, double share, boolean check) implements Patte
   @Override
   public int dots() {
     return 128;
+  }
+
+  @Override
+  public List<double[]> lines() {
+    List<double[]> all = new ArrayList<>();
+    for (double at : new double[] {unit * share / 2, unit - unit * share / 2}) {
+      all.add(new double[] {at, 0, at, unit});
+      if (check) {
+        all.add(new double[] {0, at, unit, at});
+      }
+    }
+    return all;
   }
 
   @Override

@@ -12,15 +12,22 @@ import pied.core.piece.Piece;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 
-/** The finishes that were chosen in a space: what is used most comes first. */
+/** The finishes that were chosen in spaces: what is used most comes first. */
 public final class Palette {
   private static final int MOST = 48;
 
   private Palette() {}
 
-  /** Cards of them, the shell's first. */
-  public static List<FinishCard> of(Space space) {
+  /** Cards of them, those of a shell before others used as often. */
+  public static List<FinishCard> of(Iterable<Space> spaces) {
     Map<Finish, Integer> used = new LinkedHashMap<>();
+    spaces.forEach(s -> count(used, s));
+    List<Map.Entry<Finish, Integer>> all = new ArrayList<>(used.entrySet());
+    all.sort(Comparator.comparing((Map.Entry<Finish, Integer> e) -> -e.getValue()));
+    return all.stream().limit(MOST).map(e -> FinishCard.of(e.getKey())).toList();
+  }
+
+  private static void count(Map<Finish, Integer> used, Space space) {
     Map<String, Finish> shell = ShellBodies.looks(space.shell());
     for (String part : space.shell().finishes().parts().keySet()) {
       count(used, shell.get(part));
@@ -29,9 +36,6 @@ public final class Palette {
       Article article = space.article(p);
       p.finishes().parts().forEach((part, own) -> count(used, own.over(article.natural(part))));
     }
-    List<Map.Entry<Finish, Integer>> all = new ArrayList<>(used.entrySet());
-    all.sort(Comparator.comparing((Map.Entry<Finish, Integer> e) -> -e.getValue()));
-    return all.stream().limit(MOST).map(e -> FinishCard.of(e.getKey())).toList();
   }
 
   /** What glows is a matter of the part, not of what it is made of. */

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.List;
+import java.util.Random;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -168,5 +170,42 @@ class PatternTest {
               int all = t.colours("#808080", "#404040").length + t.normals().length;
               assertThat(all).as(m.id()).isLessThan(260_000);
             });
+  }
+
+  /** Every material one draws the joints of. */
+  static List<String> drawn() {
+    return Materials.shipped().stream()
+        .filter(m -> m.pattern() != null && !m.pattern().lines().isEmpty())
+        .filter(m -> m.pattern().joint() > 0)
+        .map(m -> m.id())
+        .toList();
+  }
+
+  @Test
+  void linesOfAllPatternsLieInTheirJoints() {
+    assertThat(drawn()).hasSizeGreaterThan(15);
+    for (String id : drawn()) {
+      Pattern p = Materials.of(id).pattern();
+      Spot on = new Spot();
+      Spot beside = new Spot();
+      for (double[] l : p.lines()) {
+        double x = (0.43 * l[0] + 0.57 * l[2] + p.width()) % p.width();
+        double y = (0.43 * l[1] + 0.57 * l[3] + p.height()) % p.height();
+        p.at(x, y, 0.004, on);
+        assertThat(on.mix).as(id + " at " + x + ", " + y).isGreaterThan(0.9);
+      }
+      // and no more of them than there are joints: most of the pattern is none
+      double length =
+          p.lines().stream().mapToDouble(l -> Math.hypot(l[2] - l[0], l[3] - l[1])).sum();
+      int in = 0;
+      int n = 40_000;
+      Random random = new Random(7);
+      for (int i = 0; i < n; i++) {
+        p.at(random.nextDouble() * p.width(), random.nextDouble() * p.height(), 0.004, beside);
+        in += beside.mix > 0.5 ? 1 : 0;
+      }
+      double area = (double) in / n * p.width() * p.height();
+      assertThat(area / length).as(id + ": width of its joints").isCloseTo(0.004, within(0.0012));
+    }
   }
 }

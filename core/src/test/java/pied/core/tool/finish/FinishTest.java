@@ -144,8 +144,8 @@ class FinishTest {
     Finish shade =
         room.space.article(room.piece("l")).look("shade", room.piece("l").finishes()).finish();
     assertThat(shade.emission()).isEqualTo(0.55);
-    assertThat(Palette.of(room.space)).hasSize(1);
-    assertThat(Palette.of(room.space).get(0).finish().emission()).isNull();
+    assertThat(Palette.of(List.of(room.space))).hasSize(1);
+    assertThat(Palette.of(List.of(room.space)).get(0).finish().emission()).isNull();
   }
 
   /** A room whose only picture is twice as wide as high. */

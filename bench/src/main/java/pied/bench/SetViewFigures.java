@@ -1,0 +1,189 @@
+package pied.bench;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Takes the figures of the set view in a browser that draws without a graphics processor: {@code
+ * SetViewFigures URL…}, one address for each build that is compared, in turns. How long a frame
+ * takes while one looks around and when it was made fine, at 72 (the demo's tea room), 500 and
+ * 2,000 pieces; and how much comes over the line for the first page and the first look at the demo.
+ */
+public final class SetViewFigures {
+  private static final int ROUNDS = 2;
+  private static final int MOVES = 8;
+
+  /** It rests when nothing was drawn for so long, ms. */
+  private static final int REST = 4_000;
+
+  private static final int PATIENCE = 240_000;
+
+  private SetViewFigures() {}
+
+  /** A build, and its spaces by how much is in them. */
+  private record Build(String name, String url, Map<Integer, String> spaces) {}
+
+  public static void main(String[] args) throws Exception {
+    List<Build> builds = new ArrayList<>();
+    for (int i = 0; i < args.length; i++) {
+      String name = args.length == 1 ? "now" : "build " + (i + 1);
+      builds.add(new Build(name, args[i], spaces(args[i])));
+    }
+    Playwright.CreateOptions own = new Playwright.CreateOptions();
+    own.setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1"));
+    try (Playwright playwright = Playwright.create(own);
+        Browser browser = playwright.chromium().launch(options())) {
+      for (Build b : builds) {
+        weight(browser, b);
+      }
+      for (int pieces : List.of(72, 500, 2000)) {
+        for (int round = 0; round < ROUNDS; round++) {
+          for (Build b : builds) {
+            frames(browser, b, pieces);
+          }
+        }
+      }
+    }
+  }
+
+  private static BrowserType.LaunchOptions options() {
+    String path =
+        Stream.of(System.getProperty("pied.browser", ""), "/usr/bin/chromium", "/usr/bin/chrome")
+            .filter(p -> !p.isEmpty() && Files.isExecutable(Path.of(p)))
+            .findFirst()
+            .orElseThrow(() -> new IllegalStateException("Chromium is missing"));
+    return new BrowserType.LaunchOptions()
+        .setExecutablePath(Path.of(path))
+        .setArgs(
+            List.of(
+                "--no-sandbox",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--use-angle=swiftshader",
+                "--enable-unsafe-swiftshader"));
+  }
+
+  private static Map<Integer, String> spaces(String url) throws Exception {
+    String demo = null;
+    for (JsonNode project : HandoverFigures.get(url + "/api/projects")) {
+      for (JsonNode s : project.get("spaces")) {
+        demo = s.get("name").asText().equals("Tea room") ? s.get("id").asText() : demo;
+      }
+    }
+    if (demo == null) {
+      throw new IllegalStateException(url + " was not started with the demo");
+    }
+    String api = url + "/api";
+    String project =
+        HandoverFigures.post(api + "/projects", "{\"name\":\"Seen\"}").get("id").asText();
+    return Map.of(
+        72,
+        demo,
+        500,
+        HandoverFigures.furnished(api, project, 500),
+        2000,
+        HandoverFigures.furnished(api, project, 2000));
+  }
+
+  private static Page page(Browser browser) throws IOException {
+    Page page =
+        browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
+    try (InputStream in = SetViewFigures.class.getResourceAsStream("/frames.js")) {
+      page.addInitScript(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+    }
+    page.setDefaultTimeout(PATIENCE);
+    page.addInitScript("localStorage.setItem('pied.large', '[\"set\"]')");
+    return page;
+  }
+
+  private static void frames(Browser browser, Build b, int pieces) throws IOException {
+    Page page = page(browser);
+    page.navigate(b.url + "/#/space/" + b.spaces.get(pieces));
+    page.waitForSelector("[data-testid=set] canvas");
+    rests(page);
+    page.evaluate("() => { frames_.length = 0 }");
+    page.mouse().move(700, 200);
+    page.mouse().down();
+    for (int i = 0; i < MOVES; i++) {
+      page.mouse().move(703 + 3 * i, 201 + i);
+      page.waitForFunction("n => frames_.length > n", i);
+    }
+    double[] ms = numbers(page, "frames_.map(f => f.ms)");
+    page.evaluate("() => { frames_.length = 0; window.from_ = performance.now() }");
+    page.mouse().up();
+    rests(page);
+    double[] after = numbers(page, "frames_.map(f => f.ms)");
+    double[] ended = numbers(page, "frames_.map(f => f.at - from_)");
+    String of = "set view, " + pieces + " pieces: " + b.name;
+    Arrays.sort(ms);
+    Figures.figure(of, "moving, p50", "ms", ms[ms.length / 2]);
+    Figures.figure(of, "moving, slowest", "ms", ms[ms.length - 1]);
+    Figures.figure(of, "slowest when it rests", "ms", Arrays.stream(after).max().orElse(0));
+    Figures.figure(of, "until it is fine", "ms", Arrays.stream(ended).max().orElse(0));
+    page.context().close();
+  }
+
+  /** Waits until nothing is drawn any more. */
+  private static void rests(Page page) {
+    page.waitForFunction(
+        "rest => (frames_.length > 0 || window.from_)"
+            + " && performance.now() - (frames_.at(-1)?.at ?? from_) > rest",
+        REST);
+  }
+
+  private static double[] numbers(Page page, String what) {
+    return ((List<?>) page.evaluate("() => " + what))
+        .stream().mapToDouble(n -> ((Number) n).doubleValue()).toArray();
+  }
+
+  /** What comes over the line, as it is sent. */
+  private static void weight(Browser browser, Build b) throws IOException {
+    Page page = page(browser);
+    CDPSession line = page.context().newCDPSession(page);
+    line.send("Network.enable");
+    long[] sum = new long[2];
+    Set<String> scripts = new HashSet<>();
+    line.on(
+        "Network.responseReceived",
+        e -> {
+          if (e.get("type").getAsString().equals("Script")) {
+            scripts.add(e.get("requestId").getAsString());
+          }
+        });
+    line.on(
+        "Network.loadingFinished",
+        e -> {
+          long sent = e.get("encodedDataLength").getAsLong();
+          sum[0] += sent;
+          sum[1] += scripts.contains(e.get("requestId").getAsString()) ? sent : 0;
+        });
+    page.navigate(b.url + "/");
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    Figures.figure("weight: " + b.name, "first page", "kB", sum[0] / 1024.0);
+    Figures.figure("weight: " + b.name, "scripts of the first page", "kB", sum[1] / 1024.0);
+    page.navigate(b.url + "/#/space/" + b.spaces.get(72));
+    page.waitForSelector("[data-testid=set] canvas");
+    rests(page);
+    Figures.figure("weight: " + b.name, "with the first look at the demo", "kB", sum[0] / 1024.0);
+    page.context().close();
+  }
+}
