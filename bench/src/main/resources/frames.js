@@ -28,11 +28,11 @@
       if (drew.size === 0) return;
       let large = null;
       for (const c of drew) {
-        if (!large || c.canvas.width > large.canvas.width) large = c;
+        if (!large || c.canvas.clientWidth > large.canvas.clientWidth) large = c;
         c.bindFramebuffer(c.FRAMEBUFFER, null);
         c.readPixels(0, 0, 1, 1, c.RGBA, c.UNSIGNED_BYTE, dot);
       }
       const now = performance.now();
-      if (large.canvas.width > 600) window.frames_.push({ ms: now - from, at: now });
+      if (large.canvas.clientWidth > 600) window.frames_.push({ ms: now - from, at: now });
     });
 })();

@@ -1,5 +1,5 @@
 import { useFrame, useThree } from "@react-three/fiber";
-import { EffectComposer, N8AO, ToneMapping } from "@react-three/postprocessing";
+import { EffectComposer, N8AO, SMAA, ToneMapping } from "@react-three/postprocessing";
 import { type EffectComposer as Composer, type Pass, ToneMappingMode } from "postprocessing";
 import { useEffect, useRef } from "react";
 import { Vector2 } from "three";
@@ -27,7 +27,7 @@ const NOTHING = () => undefined as void;
 function Passes({ composer, contact, effort }: PassesProps) {
   const rich = effort === "full";
   return (
-    <EffectComposer ref={composer} enabled={false} multisampling={SMOOTH}>
+    <EffectComposer ref={composer} enabled={false} multisampling={rich ? SMOOTH : 0}>
       <N8AO
         ref={contact as never}
         aoRadius={NEAR}
@@ -39,6 +39,7 @@ function Passes({ composer, contact, effort }: PassesProps) {
         color="#2A2119"
       />
       <ToneMapping mode={ToneMappingMode.NEUTRAL} />
+      {rich ? <></> : <SMAA />}
     </EffectComposer>
   );
 }
@@ -85,8 +86,7 @@ export function Refine() {
     const { current: passes } = composer;
     if (passes) {
       if (contact.current) contact.current.enabled = fine.current;
-      const smooth = fine.current || !isLight(effort) ? SMOOTH : 0;
-      if (passes.multisampling !== smooth) passes.multisampling = smooth;
+      if (effort !== "full") smoothes(passes, fine.current);
       fit(passes, gl);
       passes.render(seconds);
     } else {
@@ -112,6 +112,13 @@ export function Refine() {
     rest();
   }, 1);
   return effort === "plain" ? null : <Passes composer={composer} contact={contact} effort={effort} />;
+}
+
+/** Whether the last of the passes, which smooths edges, is drawn; else the one before it is. */
+function smoothes({ passes }: Composer, so: boolean) {
+  const [before, last] = passes.slice(-2);
+  last.enabled = so;
+  before.renderToScreen = !so;
 }
 
 /** How many dots of the picture there are for one of the screen, each way. */

@@ -9,9 +9,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.options.BoundingBox;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import javax.imageio.ImageIO;
@@ -164,5 +167,61 @@ class FinishedTest extends Counting {
     assertThat(actions).isLessThanOrEqualTo(3);
     sheet.caption().getByText("Make it seamless").click();
     becomes(() -> material("p", "picture").endsWith("-300x200-seamless_North-shore"));
+  }
+
+  @Test
+  void boardsOfThreeMetresAndOfThirtyCentimetresShowTheSameSize() throws IOException {
+    room = pied.newRoom("Boards");
+    String striped =
+        "'finishes':{'block':{'material':'paper-stripe','colour':'#FFFFFF',"
+            + "'laid':{'width':0.1,'second':'#000000'}}}}";
+    for (String one :
+        List.of(
+            "'at':{'x':1.9,'z':2},'size':{'width':3", "'at':{'x':4.6,'z':2},'size':{'width':0.3")) {
+      pied.edit(
+          room,
+          "{'do':'place','article':'block'," + one + ",'depth':0.05,'height':0.5}," + striped);
+    }
+    sheet = new Sheet(room, "set");
+    sheet.page.getByText("look from").click();
+    sheet.page.getByText("From the front").click();
+    double[] periods = new double[2];
+    sheet.page.waitForCondition(
+        () -> {
+          BufferedImage picture = picture();
+          periods[0] = period(picture, 0.4, 3.4);
+          periods[1] = period(picture, 4.45, 4.75);
+          return periods[0] > 0 && periods[1] > 0;
+        });
+    double tenth = sheet.onSet(2, 0.25, 2.025)[0] - sheet.onSet(1.9, 0.25, 2.025)[0];
+    assertThat(periods[0]).isCloseTo(tenth, within(0.02 * tenth));
+    assertThat(periods[1]).isCloseTo(periods[0], within(0.06 * tenth));
+  }
+
+  private BufferedImage picture() {
+    try {
+      return ImageIO.read(new ByteArrayInputStream(sheet.page.screenshot()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** From stripe to stripe in a picture, dots, between two places across the room; 0 for none. */
+  private double period(BufferedImage picture, double from, double to) {
+    int y = (int) sheet.onSet(from, 0.25, 2.025)[1];
+    int left = (int) sheet.onSet(from, 0.25, 2.025)[0] + 2;
+    int right = (int) sheet.onSet(to, 0.25, 2.025)[0] - 2;
+    List<Integer> edges = new ArrayList<>();
+    for (int x = left + 1; x < right; x++) {
+      if (light(picture, x - 1, y) < 90 && light(picture, x, y) >= 90) {
+        edges.add(x);
+      }
+    }
+    int n = edges.size();
+    return n < 2 ? 0 : (double) (edges.get(n - 1) - edges.get(0)) / (n - 1);
+  }
+
+  private static int light(BufferedImage picture, int x, int y) {
+    return picture.getRGB(x, y) >> 8 & 255;
   }
 }

@@ -71,7 +71,8 @@ public final class MaterialSearch {
 
   private static boolean holds(String text, List<String> words) {
     String all = " " + text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ");
-    return words.stream().allMatch(w -> all.contains(" " + w) || all.contains(" " + one(w)));
+    return words.stream()
+        .allMatch(w -> all.contains(" " + w.replace('-', ' ')) || all.contains(" " + one(w)));
   }
 
   /** One of several. */

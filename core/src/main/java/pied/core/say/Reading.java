@@ -52,6 +52,11 @@ public final class Reading {
   /** What could stand somewhere: words as they are, or what is to be named. */
   public record Expected(ReadingSort sort, String text) {}
 
+  /** In which numbers are that have none of their own. */
+  public LengthUnit unit() {
+    return unit;
+  }
+
   public Reading(String text, LengthUnit unit) {
     this.text = text.replace('\u2212', '-').replace('\u00d7', 'x').replace('\u00a0', ' ');
     low = this.text.toLowerCase(Locale.ROOT);

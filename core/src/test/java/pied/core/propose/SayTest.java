@@ -95,6 +95,25 @@ class SayTest {
         },
         new String[] {"turn 30", "{'do':'turn','pieces':['s','s2'],'by':30.0}"},
         new String[] {
+          "paint the floor oak herringbone, turned by 45°",
+          "{'do':'decorate','part':'floor',"
+              + "'finish':{'material':'oak-herringbone','laid':{'turn':45.0}}}"
+        },
+        new String[] {
+          "cover wall A in square tiles, one 0.15 wide, turned 45",
+          "{'do':'decorate','part':'wall:A',"
+              + "'finish':{'material':'tile-square','laid':{'width':0.15,'turn':45.0}}}"
+        },
+        new String[] {
+          "paint all the walls moss green",
+          "{'do':'decorate','part':'wall','finish':{'colour':'#6A7B4B'}}"
+        },
+        new String[] {
+          "paint the seats moss green velvet",
+          "{'do':'finish','pieces':['s','s2'],'part':'seat',"
+              + "'finish':{'colour':'#6A7B4B','material':'velvet'}}"
+        },
+        new String[] {
           "8 in a row, 0.2 apart, along wall A",
           "{'do':'row','pieces':['s','s2'],'count':8,'gap':0.2,'along':'wall','wall':'wall:A'}"
         },

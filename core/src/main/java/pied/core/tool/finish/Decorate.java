@@ -22,7 +22,7 @@ import pied.core.units.Refusal;
  */
 @JsonTypeName("decorate")
 @RecordBuilder
-public record Decorate(String part, @Nullable Finish finish) implements Edit {
+public record Decorate(String part, @Nullable Finish finish) implements Edit, DecorateBuilder.With {
   private static final String WALLS = "wall";
 
   @Override

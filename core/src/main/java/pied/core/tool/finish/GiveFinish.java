@@ -37,7 +37,7 @@ public record GiveFinish(
     @Nullable Finish finish,
     @Nullable Alike alike,
     @Nullable Finish before)
-    implements Edit {
+    implements Edit, GiveFinishBuilder.With {
 
   /** Who else is meant. */
   public enum Alike {

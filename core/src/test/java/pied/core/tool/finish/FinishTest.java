@@ -14,8 +14,12 @@ import pied.core.catalog.Catalog;
 import pied.core.material.Appearance;
 import pied.core.material.Finish;
 import pied.core.material.Laying;
+import pied.core.material.Material;
+import pied.core.material.Materials;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Shapes;
+import pied.core.propose.Say;
+import pied.core.say.Ask;
 import pied.core.solid.Vec;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
@@ -208,5 +212,21 @@ class FinishTest {
                         + WIDE
                         + "'}}"))
         .hasMessageContaining("bring it in again");
+  }
+
+  @Test
+  void everyMaterialIsReadByItsName() {
+    for (Material m : Materials.shipped()) {
+      if (m.plain()) {
+        continue;
+      }
+      Ask ask = new Ask(room.space, List.of(), LengthUnit.M, () -> "x");
+      String text = "paint the floor " + m.said();
+      assertThat(Say.understand(ask, text).edits())
+          .as(text)
+          .singleElement()
+          .extracting(e -> ((Decorate) e).finish().material())
+          .isEqualTo(m.id());
+    }
   }
 }
