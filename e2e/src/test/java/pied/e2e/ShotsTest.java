@@ -56,7 +56,8 @@ class ShotsTest {
     looking(sheet, "Corner B–C");
     shot(sheet, "set-view");
     sheet.schedule("Armchair");
-    sheet.page.getByLabel("Fold away schedule").click();
+    sheet.leaf("Catalog");
+    sheet.page.getByLabel("Fold away catalog").click();
     sheet.page.keyboard().press("f");
     refined(sheet);
     sheet.page.keyboard().press("Escape");
@@ -89,7 +90,9 @@ class ShotsTest {
     sheet.page.getByLabel("Picture files").setInputFiles(drawn());
     assertThat(sheet.caption()).containsText("in hand");
     JsonNode print = Studio.PIED.piece(room, "framed-print").get("at");
-    double[] at = sheet.onElevation(print.get("z").asDouble(), print.get("y").asDouble() + 0.3);
+    // beside the lamp that stands before it
+    double[] at =
+        sheet.onElevation(print.get("z").asDouble() - 0.36, print.get("y").asDouble() + 0.1);
     sheet.page.mouse().click(at[0], at[1]);
     assertThat(sheet.caption()).containsText("picture “Two sails”");
     sheet.page.keyboard().press("Escape");
