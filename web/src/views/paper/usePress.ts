@@ -162,7 +162,11 @@ export function usePress(
         const { piece, part } = p.under.on;
         if (piece ?? part ?? sight.ray.along.y) clickFor(clicked(p.under.on, sight));
         else useSheet.getState().say("Click points of the floor on the plan or in the set view.");
-      } else if (p?.what === "click" && twice(e) && (carried() || p.under.on.piece)) {
+      } else if (
+        p?.what === "click" &&
+        twice(e) &&
+        (carried() || (p.under.on.piece && chosenNow().length > 0))
+      ) {
         lookAtIt();
       } else if (carried() && p === null && droppedOn(piecesAt(e))) {
         return;
