@@ -21,10 +21,14 @@ async function call<R>(path: string, body?: unknown, signal?: AbortSignal): Prom
       ? { signal }
       : { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) },
   );
-  if (!answer.ok) {
-    throw refusal((await answer.json().catch(() => null)) as Problem | null, answer.status);
-  }
+  await accepted(answer);
   return (await answer.json()) as R;
+}
+
+/** Throws what the server says where it refuses. */
+async function accepted(answer: Response) {
+  if (answer.ok) return;
+  throw refusal((await answer.json().catch(() => null)) as Problem | null, answer.status);
 }
 
 /** What the server says of something it did not do (RFC 9457). */
@@ -157,7 +161,7 @@ export const api = {
     const body = new FormData();
     body.append("file", file);
     const answer = await fetch("/api/archives", { method: "POST", body, signal });
-    if (!answer.ok) throw refusal((await answer.json().catch(() => null)) as Problem | null, answer.status);
+    await accepted(answer);
     return (await answer.json()) as T.TakenIn;
   },
   stopHandover: (job: string) => fetch(`/api/handovers/${job}`, { method: "DELETE" }),
@@ -182,8 +186,7 @@ export const api = {
   pictureWidth: (project: string, id: string, width: string, unit: string) =>
     call<T.PictureCard[]>(`/projects/${project}/pictures/${id}/width` + query({ width, unit }), {}),
   unlistPicture: async (project: string, id: string) => {
-    const answer = await fetch(`/api/projects/${project}/pictures/${id}`, { method: "DELETE" });
-    if (!answer.ok) throw refusal((await answer.json().catch(() => null)) as Problem | null, answer.status);
+    await accepted(await fetch(`/api/projects/${project}/pictures/${id}`, { method: "DELETE" }));
   },
   palette: (id: string) => call<T.PaletteView>(`/spaces/${id}/finishes/palette`),
   /** The revision only keeps what was fetched before from being taken for the shell of now. */

@@ -1,5 +1,5 @@
 import type { EditUnion as Edit } from "../../api/types.gen";
-import { dropCarry } from "../carry/carry";
+import { dropCarry, useCarry } from "../carry/carry";
 import { abandon, useDraft } from "../draft/draft";
 import { useSheet } from "../../store/sheet";
 import type { Tool } from "../../store/inHand";
@@ -8,6 +8,7 @@ import { endAim } from "../aim/aims";
 import { aboutNow, useHandling } from "../../store/handling";
 import { dropBand, useBand } from "../select/band";
 import { chosenNow, selectMeant } from "../../store/selecting";
+import { twice } from "../../store/twice";
 import { groupOf, groupsAbout, keptAs } from "../../store/kept";
 import { isProposing } from "../propose/proposal";
 import { giveUp } from "../propose/trial";
@@ -85,6 +86,13 @@ export function closeGroup() {
   openGroup(groupOf(open, space.filing)?.in ?? null);
   void selectMeant({ by: "group", value: open });
 }
+
+/**
+ * Whether this click is the second of two that look at something: where something is carried, or on a piece
+ * while something is selected still.
+ */
+export const isSecondLook = (e: Parameters<typeof twice>[0], onPiece: () => unknown) =>
+  twice(e) && (useCarry.getState().hand !== null || (Boolean(onPiece()) && chosenNow().length > 0));
 
 /** A double click looks at the thing; what the first of the two picked up stays where it was. */
 export function lookAtIt() {

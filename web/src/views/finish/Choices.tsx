@@ -65,6 +65,22 @@ export function Choice({ card, name }: { card: FinishCard; name: string }) {
   );
 }
 
+/** Choices beside one another. */
+export function Choices({ children }: { children: React.ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "repeat(3, minmax(0, 1fr))",
+        gap: 1,
+        alignItems: "start",
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
 /** Finishes as small squares, their words in a hint. */
 export function Chips({ cards, named = false }: { cards: FinishCard[]; named?: boolean }) {
   return (

@@ -11,7 +11,7 @@ import { endFinishing, takeUp, useFinishing } from "../../tools/finish/finish";
 import { useLately } from "../../tools/finish/lately";
 import { small } from "../fields/small";
 import { plain } from "../surface/plain";
-import { Chips, Choice, chosen, Shelf } from "./Choices";
+import { Chips, Choice, Choices, chosen, Shelf } from "./Choices";
 import { Pictures } from "./Pictures";
 
 /** Everything that parts can be made of, to be dragged onto them. */
@@ -106,18 +106,11 @@ export function FinishLeaf() {
         )}
         {kinds.map(([kind, materials]) => (
           <Shelf key={kind} title={kind.charAt(0).toUpperCase() + kind.slice(1)}>
-            <Box
-              sx={{
-                display: "grid",
-                gridTemplateColumns: "repeat(3, minmax(0, 1fr))",
-                gap: 1,
-                alignItems: "start",
-              }}
-            >
+            <Choices>
               {materials.map((m) => (
                 <Choice key={m.name} card={m.card} name={m.name} />
               ))}
-            </Box>
+            </Choices>
           </Shelf>
         ))}
         {text === "" && colours.length > 0 && (

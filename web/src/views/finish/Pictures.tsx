@@ -8,7 +8,7 @@ import { useSheet } from "../../store/sheet";
 import { bringPictures, useBringing } from "../../tools/finish/pictures";
 import { TypedField } from "../fields/TypedField";
 import { small } from "../fields/small";
-import { Choice, Shelf } from "./Choices";
+import { Choice, Choices, Shelf } from "./Choices";
 
 /** Pictures of one's own, to be printed on parts; how wide they are is typed. */
 export function Pictures({ text }: { text: string }) {
@@ -38,14 +38,7 @@ export function Pictures({ text }: { text: string }) {
   };
   return (
     <Shelf title="Own pictures">
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: "repeat(3, minmax(0, 1fr))",
-          gap: 1,
-          alignItems: "start",
-        }}
-      >
+      <Choices>
         {shown.map((p) => (
           <Box key={p.id} sx={{ fontSize: 12, lineHeight: "16px", minWidth: 0, overflowWrap: "anywhere" }}>
             <Choice card={p.card} name={p.name} />
@@ -66,7 +59,7 @@ export function Pictures({ text }: { text: string }) {
             </ButtonBase>
           </Box>
         ))}
-      </Box>
+      </Choices>
       {text === "" && (
         <ButtonBase
           title="PNG or JPEG; you may also drop it on the part it is for"

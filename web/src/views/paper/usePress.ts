@@ -8,9 +8,8 @@ import { chosenNow, pick, pickPart } from "../../store/selecting";
 import { droppedOn } from "../../tools/exchange/exchange";
 import { clickFinish, isFinishing } from "../../tools/finish/finish";
 import { sightAt } from "../../tools/finish/sights";
-import { lookAtIt } from "../../tools/verbs/verbs";
+import { isSecondLook, lookAtIt } from "../../tools/verbs/verbs";
 import { draw, dropBand, takeBand, useBand } from "../../tools/select/band";
-import { twice } from "../../store/twice";
 import { clickFor, isProposing, pullOf, takesClicks } from "../../tools/propose/proposal";
 import { useSheet } from "../../store/sheet";
 import { giveUp, tryOut } from "../../tools/propose/trial";
@@ -162,11 +161,7 @@ export function usePress(
         const { piece, part } = p.under.on;
         if (piece ?? part ?? sight.ray.along.y) clickFor(clicked(p.under.on, sight));
         else useSheet.getState().say("Click points of the floor on the plan or in the set view.");
-      } else if (
-        p?.what === "click" &&
-        twice(e) &&
-        (carried() || (p.under.on.piece && chosenNow().length > 0))
-      ) {
+      } else if (p?.what === "click" && isSecondLook(e, () => p.under.on.piece)) {
         lookAtIt();
       } else if (carried() && p === null && droppedOn(piecesAt(e))) {
         return;

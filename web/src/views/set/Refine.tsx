@@ -12,7 +12,7 @@ import { useRest } from "./useRest";
 /** Contact shades so far, metres. */
 const NEAR = 0.5;
 
-/** So many dots are drawn for one: what smooths a picture afterwards puts specks on even walls. */
+/** So many dots are drawn for one where that may cost much; else edges are smoothed afterwards. */
 const SMOOTH = 4;
 
 /** Dots of a picture for one of the screen, each way, while it moves and may cost little. */

@@ -4,7 +4,6 @@ import { useHandling } from "../../store/handling";
 import { pointsAt } from "../../store/lastPoint";
 import { pick, pickPart } from "../../store/selecting";
 import { useSheet } from "../../store/sheet";
-import { twice } from "../../store/twice";
 import { aimAt, aimOver, clicked } from "../../tools/aim/aims";
 import { dropCarry, pickUp, pointCarry, putDownCarry, useCarry } from "../../tools/carry/carry";
 import { clickFor, takesClicks } from "../../tools/propose/proposal";
@@ -12,7 +11,7 @@ import { draw, dropBand, takeBand, useBand } from "../../tools/select/band";
 import { droppedOn } from "../../tools/exchange/exchange";
 import { clickFinish, isFinishing } from "../../tools/finish/finish";
 import { sightAt } from "../../tools/finish/sights";
-import { lookAtIt } from "../../tools/verbs/verbs";
+import { isSecondLook, lookAtIt } from "../../tools/verbs/verbs";
 import { isOneOfSeveral, isPicked } from "../paper/picking";
 import type { SetSight } from "./sightIn";
 import type { Stage } from "./View";
@@ -99,7 +98,7 @@ export function useSetPress(
       if (sight) void clickFinish(sight);
       return;
     }
-    if (still && !useSheet.getState().aiming && twice(e) && (carrying || under(e).piece)) {
+    if (still && !useSheet.getState().aiming && isSecondLook(e, () => under(e).piece)) {
       lookAtIt();
       return;
     }

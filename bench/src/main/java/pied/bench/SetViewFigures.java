@@ -9,7 +9,6 @@ import com.microsoft.playwright.Playwright;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,7 +16,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /**
  * Takes the figures of the set view in a browser that draws without a graphics processor: {@code
@@ -63,11 +61,7 @@ public final class SetViewFigures {
   }
 
   private static BrowserType.LaunchOptions options() {
-    String path =
-        Stream.of(System.getProperty("pied.browser", ""), "/usr/bin/chromium", "/usr/bin/chrome")
-            .filter(p -> !p.isEmpty() && Files.isExecutable(Path.of(p)))
-            .findFirst()
-            .orElseThrow(() -> new IllegalStateException("Chromium is missing"));
+    String path = System.getenv().getOrDefault("PIED_CHROMIUM", "/usr/bin/chromium");
     return new BrowserType.LaunchOptions()
         .setExecutablePath(Path.of(path))
         .setArgs(

@@ -85,10 +85,9 @@ final class ElevationDraughtsman {
     }
     inks.addAll(corners.inks(eye.u(zero)));
     Set<String> there = seen.stream().map(s -> s.body.id()).collect(Collectors.toSet());
-    new WallHatching(shell, eye, zero, frame)
-        .inks(cut, depth -> outlines(seen, depth)).stream()
-            .filter(i -> there.contains(i.part()))
-            .forEach(inks::add);
+    inks.addAll(
+        new WallHatching(shell, eye, zero, frame)
+            .inks(cut, there::contains, depth -> outlines(seen, depth)));
     for (Seen s : seen) {
       edges(s, seen);
       if (space.has(s.body.id())) {

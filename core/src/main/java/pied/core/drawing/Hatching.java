@@ -27,6 +27,12 @@ final class Hatching {
 
   private Hatching() {}
 
+  /** Whether it has joints that are drawn, if they do not lie too close. */
+  static boolean has(Finish finish) {
+    Pattern pattern = Materials.of(finish.material()).pattern();
+    return pattern != null && !pattern.lines().isEmpty();
+  }
+
   /**
    * The lines.
    *
@@ -35,12 +41,12 @@ final class Hatching {
    * @return x1, y1, x2, y2 each in the same directions, metres; none where nothing is drawn of it
    */
   static List<double[]> of(Finish finish, Geometry region) {
-    Pattern pattern = Materials.of(finish.material()).pattern();
-    List<double[]> lines = pattern == null ? List.of() : pattern.lines();
-    Appearance.Tiled tile = Appearance.of(finish).tile();
-    if (lines.isEmpty() || tile == null || region.isEmpty()) {
+    if (!has(finish) || region.isEmpty()) {
       return List.of();
     }
+    Pattern pattern = Materials.of(finish.material()).pattern();
+    List<double[]> lines = pattern.lines();
+    Appearance.Tiled tile = Appearance.of(finish).tile();
     double larger = tile.width() / pattern.width();
     double length = lines.stream().mapToDouble(l -> Math.hypot(l[2] - l[0], l[3] - l[1])).sum();
     if (pattern.width() * pattern.height() / length * larger < CLOSEST) {

@@ -3,6 +3,8 @@ package pied.core.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoubleFunction;
+import java.util.function.Predicate;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -36,28 +38,28 @@ final class WallHatching {
     this.frame = frame;
   }
 
-  /** What hides a wall: outlines in the drawing, and how near they are. */
-  interface Before {
-    /** Those nearer to the eye than a depth. */
-    List<double[]> nearer(double depth);
-  }
-
   /**
    * The lines on all of them.
    *
    * @param cut what is nearer is taken away
+   * @param there whether the body of a wall is drawn
+   * @param nearer outlines in the drawing of what is nearer to the eye than a depth
    */
-  List<Ink> inks(double cut, Before before) {
+  List<Ink> inks(double cut, Predicate<String> there, DoubleFunction<List<double[]>> nearer) {
     Map<String, Finish> looks = ShellBodies.looks(shell);
     List<Ink> inks = new ArrayList<>();
     for (Wall w : shell.walls()) {
+      String name = PartName.wall(w.name()).text();
       double depth = eye.toEye().dot(w.from().at(0));
-      boolean seen = !w.open() && w.inward().dot(eye.toEye()) > SQUARELY && depth < cut;
-      Finish finish = looks.get(PartName.wall(w.name()).text());
-      if (seen && finish != null) {
-        List<double[]> lines = lines(w, finish, before.nearer(depth));
+      boolean squarely = w.inward().dot(eye.toEye()) > SQUARELY;
+      Finish finish = looks.get(name);
+      if (w.open() || !squarely || depth >= cut || !there.test(name)) {
+        continue;
+      }
+      if (finish != null && Hatching.has(finish)) {
+        List<double[]> lines = lines(w, finish, nearer.apply(depth));
         if (!lines.isEmpty()) {
-          inks.add(Ink.lines(Ink.InkStyle.hatch, PartName.wall(w.name()).text(), lines));
+          inks.add(Ink.lines(Ink.InkStyle.hatch, name, lines));
         }
       }
     }

@@ -1,10 +1,8 @@
 package pied.server.material;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,10 +24,6 @@ import pied.server.store.Missing;
 @RestController
 @RequestMapping("/api")
 class MaterialController {
-  /** What a name stands for never changes. */
-  private static final CacheControl FOR_EVER =
-      CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable();
-
   /** Materials and colours that fit a text: all for none. */
   @GetMapping("/materials")
   MaterialPage materials(@RequestParam(defaultValue = "") String text) {
@@ -69,6 +63,6 @@ class MaterialController {
     if (file == null) {
       throw new Missing("There is no such tile.");
     }
-    return ResponseEntity.ok().cacheControl(FOR_EVER).body(file);
+    return ResponseEntity.ok().cacheControl(Lasting.FOR_EVER).body(file);
   }
 }

@@ -1,9 +1,7 @@
 package pied.server.picture;
 
 import java.io.IOException;
-import java.time.Duration;
 import java.util.List;
-import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -21,6 +19,7 @@ import pied.core.material.OwnPicture;
 import pied.core.material.Tiles;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
+import pied.server.material.Lasting;
 import pied.server.material.MaterialWire.PictureCard;
 import pied.server.store.Missing;
 
@@ -28,10 +27,6 @@ import pied.server.store.Missing;
 @RestController
 @RequestMapping("/api")
 class PictureController {
-  /** What a name stands for never changes. */
-  private static final CacheControl FOR_EVER =
-      CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable();
-
   /** Most bytes of a file that is brought. */
   private static final int LARGEST = 64 << 20;
 
@@ -97,6 +92,6 @@ class PictureController {
     if (file == null) {
       throw new Missing("There is no such picture.");
     }
-    return ResponseEntity.ok().cacheControl(FOR_EVER).body(file);
+    return ResponseEntity.ok().cacheControl(Lasting.FOR_EVER).body(file);
   }
 }

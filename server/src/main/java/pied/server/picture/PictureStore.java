@@ -1,5 +1,6 @@
 package pied.server.picture;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -138,11 +139,7 @@ public class PictureStore implements PictureFiles {
     if (width != null && !(width == Laying.possible(width))) {
       throw new Refusal("A picture is from 2 mm to 20 m wide.");
     }
-    if (width == null) {
-      alter(project, print, "width = null", Map.of());
-    } else {
-      alter(project, print, "width = :width", Map.of("width", width));
-    }
+    alter(project, print, "width = :width", Collections.singletonMap("width", width));
   }
 
   /** Takes one off the list; parts that have it keep it. */
