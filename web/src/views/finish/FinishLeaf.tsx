@@ -81,6 +81,7 @@ export function FinishLeaf() {
       <Box
         role="list"
         aria-label="Finishes"
+        aria-busy={typed.trim() !== text || page.isPlaceholderData}
         sx={{ flex: 1, overflowY: "auto", borderTop: 1, borderColor: "divider", px: 1.5, pb: 2 }}
       >
         {text === "" && palette && palette.cards.length > 0 && (

@@ -25,6 +25,9 @@ class FinishedTest extends Counting {
   private void leaf(String search) {
     sheet.leaf("Finishes");
     sheet.page.getByLabel("Search finishes").fill(search);
+    // a card taken before the list answers is elsewhere a moment later
+    assertThat(sheet.page.locator("[role=list][aria-label=Finishes]"))
+        .hasAttribute("aria-busy", "false");
   }
 
   /** Drags a material to a point of the window. */
