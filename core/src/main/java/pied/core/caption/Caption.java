@@ -22,6 +22,7 @@ import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.space.Stage;
 import pied.core.tool.keep.RenameBuilder;
+import pied.core.tool.light.LampCaption;
 import pied.core.tool.move.AttachBuilder;
 import pied.core.tool.move.Drop;
 import pied.core.tool.move.HangBuilder;
@@ -206,6 +207,7 @@ public final class Caption {
     writer.place(p.at(), MoveToBuilder.builder().pieces(List.of(p.id())).build(), "to");
     keeping.layer(List.of(Kept.of(p)));
     keeping.twin(Kept.of(p));
+    LampCaption.of(writer, List.of(p));
     text(". ");
     SeveralCaption.swatches(writer, self, p);
   }

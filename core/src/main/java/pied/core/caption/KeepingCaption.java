@@ -50,7 +50,7 @@ final class KeepingCaption {
     Set<String> ids = Set.copyOf(ids(kept));
     for (String g : filing.about(kept.get(0).keeping().group())) {
       Set<String> all = new HashSet<>(space.members(g));
-      space.partsIn(g).forEach(p -> all.add(p.text()));
+      space.filing().partsIn(g).forEach(p -> all.add(p.text()));
       if (all.size() >= ids.size()) {
         return all.equals(ids) ? filing.group(g) : null;
       }

@@ -17,6 +17,7 @@ import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.tool.beside.BesideCaption;
 import pied.core.tool.finish.RecolourBuilder;
+import pied.core.tool.light.LampCaption;
 import pied.core.tool.move.MoveTo;
 import pied.core.tool.move.MoveToBuilder;
 import pied.core.tool.size.Handling;
@@ -67,6 +68,7 @@ final class SeveralCaption {
     }
     keeping.layer(kept);
     facing(ids, pieces);
+    LampCaption.of(writer, pieces);
     place(new Picked(ids, List.of()), ids);
     text(
         group != null

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import pied.core.light.Beam;
 import pied.core.material.Finish;
 import pied.core.material.FinishPart;
 import pied.core.recipe.Recipe;
@@ -138,7 +139,19 @@ public final class ArticleReader {
   private static Light light(JsonNode n) {
     return n.isMissingNode()
         ? null
-        : new Light(need(n, "lumens").doubleValue(), n.path("kelvin").asDouble(2700));
+        : new Light(
+            need(n, "lumens").doubleValue(),
+            n.path("kelvin").asDouble(2700),
+            n.path("watts").asDouble(0),
+            beam(n.path("beam")),
+            Light.LightWay.valueOf(n.path("way").asText("down")));
+  }
+
+  /** A pair of angles, of the beam and of the field; nothing for all round. */
+  private static Beam beam(JsonNode n) {
+    return n.isMissingNode()
+        ? Beam.ROUND
+        : new Beam(n.path(0).doubleValue(), n.path(1).doubleValue());
   }
 
   private static List<Clearance> clearances(JsonNode n) {

@@ -96,6 +96,11 @@ public record Change(@JsonValue List<Difference> all) {
     return of(OfFiling.class).findAny().isPresent();
   }
 
+  /** Whether its day, looks or viewpoints are others. */
+  public boolean showing() {
+    return of(Difference.OfShown.class).findAny().isPresent();
+  }
+
   private <D extends Difference> Stream<D> of(Class<D> kind) {
     return all.stream().filter(kind::isInstance).map(kind::cast);
   }

@@ -13,6 +13,7 @@ import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.piece.Keeping;
 import pied.core.piece.Piece;
+import pied.core.show.Showing;
 import pied.core.solid.Vec;
 import pied.core.space.Filing;
 import pied.core.space.Locked;
@@ -52,9 +53,7 @@ public final class EditSession {
   private Edit making;
   private Space space;
 
-  /**
-   * @param layer id of the layer on which new pieces come; null for the first
-   */
+  /** With the id of the layer on which new pieces come; null for the first. */
   EditSession(
       Space space,
       LengthUnit unit,
@@ -107,7 +106,6 @@ public final class EditSession {
     return unit;
   }
 
-  /** Bounds how long it may take. */
   public Deadline deadline() {
     return deadline;
   }
@@ -200,8 +198,7 @@ public final class EditSession {
       }
       Piece old = space.piece(id);
       Piece p = how.apply(old);
-      boolean shown = p.equals(old.withKeeping(old.keeping().shownAs(p.keeping())));
-      if (!shown && isLocked(old)) {
+      if (!p.equals(old.shownAs(p)) && isLocked(old)) {
         locked.add(old);
       }
       String group = old.keeping().group();
@@ -263,7 +260,7 @@ public final class EditSession {
 
   private void unlocked(List<Piece> locked) {
     if (!locked.isEmpty()) {
-      // with them all others that the edit is for, so that it is said, and unlocked, once
+      // with all others that the edit is for, so that it is unlocked once
       Set<Piece> all = new LinkedHashSet<>(locked);
       named.stream().filter(space::has).map(space::piece).filter(this::isLocked).forEach(all::add);
       throw new Locked(space, List.copyOf(all));
@@ -273,6 +270,11 @@ public final class EditSession {
   /** Keeps the pieces in another order. */
   public void file(Filing filing) {
     space = space.with(filing);
+  }
+
+  /** Shows the space otherwise. */
+  public void show(Showing showing) {
+    space = space.with(showing);
   }
 
   /** A group is no longer in another, which goes if nothing is left in it. */

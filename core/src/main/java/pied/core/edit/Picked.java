@@ -47,7 +47,7 @@ public record Picked(List<String> pieces, List<PartName> parts) {
         pieces.add(id);
       } else if (space.filing().group(id) != null) {
         pieces.addAll(space.members(id));
-        parts.addAll(space.partsIn(id));
+        parts.addAll(space.filing().partsIn(id));
       } else if (isBuilt(space, id)) {
         parts.add(PartName.read(id));
       } else {

@@ -127,19 +127,38 @@ public final class GltfScene {
     return node;
   }
 
+  /** Widest cone of a spot, degrees from its axis. */
+  private static final double STEEPEST = 89;
+
   /**
-   * A lamp that shines to all sides.
+   * What shines.
    *
-   * @param candela luminous intensity
-   * @param rgb its colour in linear light, 0 to 1
+   * @param way along which it shines, of length 1
+   * @param candela along that
+   * @param rgb its colour in linear light
+   * @param full angle from its way within which it is full, degrees
+   * @param edge angle from its way at which nothing is left, degrees; 0 for all round
    */
-  public void lamp(String name, Vec at, double candela, double[] rgb) {
+  public record SceneLamp(
+      Vec at, Vec way, double candela, double[] rgb, double full, double edge) {}
+
+  /** A lamp. */
+  public void lamp(String name, SceneLamp l) {
     materials.uses(LIGHTS);
     ArrayNode lamps = root.withObject("/extensions/" + LIGHTS).withArray("/lights");
-    ObjectNode lamp = lamps.addObject().put("name", name).put("type", "point");
-    lamp.put("intensity", candela);
-    lamp.putArray("color").add(rgb[0]).add(rgb[1]).add(rgb[2]);
-    node(name, Pose.of(at, 0))
+    boolean round = l.edge == 0;
+    ObjectNode lamp = lamps.addObject().put("name", name).put("type", round ? "point" : "spot");
+    // a colour there is no more than 1, and what it would be more is strength
+    double most = Math.max(l.rgb[0], Math.max(l.rgb[1], l.rgb[2]));
+    lamp.put("intensity", l.candela * most);
+    lamp.putArray("color").add(l.rgb[0] / most).add(l.rgb[1] / most).add(l.rgb[2] / most);
+    if (!round) {
+      double edge = Math.toRadians(Math.min(STEEPEST, l.edge));
+      lamp.putObject("spot")
+          .put("innerConeAngle", Math.min(Math.toRadians(l.full), 0.999 * edge))
+          .put("outerConeAngle", edge);
+    }
+    node(name, looking(l.at, l.way.times(-1)))
         .putObject("extensions")
         .putObject(LIGHTS)
         .put("light", lamps.size() - 1);
@@ -149,16 +168,24 @@ public final class GltfScene {
    * A camera.
    *
    * @param height of what it sees, as an angle, degrees
+   * @param ratio width by height; 0 for as it is shown
    */
-  public void camera(String name, Vec eye, Vec target, double height) {
+  public void camera(String name, Vec eye, Vec target, double height, double ratio) {
     ArrayNode cameras = root.withArray("/cameras");
     ObjectNode camera = cameras.addObject().put("name", name).put("type", "perspective");
-    camera.putObject("perspective").put("yfov", Math.toRadians(height)).put("znear", 0.05);
-    // a camera looks along -z
-    Vec back = eye.minus(target).unit();
+    ObjectNode seen = camera.putObject("perspective");
+    seen.put("yfov", Math.toRadians(height)).put("znear", 0.05);
+    if (ratio > 0) {
+      seen.put("aspectRatio", ratio);
+    }
+    node(name, looking(eye, eye.minus(target).unit())).put("camera", cameras.size() - 1);
+  }
+
+  /** What stands there and looks, or shines, along its -z, as cameras and lamps do. */
+  private static Pose looking(Vec at, Vec back) {
     Vec side = Vec.UP.cross(back);
     Vec right = side.length() < Tolerance.SAME ? new Vec(1, 0, 0) : side.unit();
-    node(name, Pose.of(eye, right, back.cross(right), back)).put("camera", cameras.size() - 1);
+    return Pose.of(at, right, back.cross(right), back);
   }
 
   private int mesh(String name, Geometry g, List<Look> looks) {

@@ -3,15 +3,17 @@ package pied.core.handover;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
-import pied.core.catalog.Light;
 import pied.core.format.GltfScene;
+import pied.core.light.LinearColour;
+import pied.core.lighting.LampSource;
+import pied.core.lighting.LampSources;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
-import pied.core.solid.Box;
+import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 import pied.core.space.Group;
+import pied.core.space.ReadyViewpoints;
 import pied.core.space.Space;
-import pied.core.space.Viewpoint;
 import pied.core.units.Deadline;
 
 /**
@@ -21,6 +23,9 @@ import pied.core.units.Deadline;
 public final class SceneGlb {
   /** Height of what a camera sees, degrees. */
   private static final double SEES = 50;
+
+  /** Of a picture that is as large as where it is drawn. */
+  private static final double WIDE = 1.5;
 
   private SceneGlb() {}
 
@@ -37,11 +42,27 @@ public final class SceneGlb {
       ObjectNode node = scene.put(i.name(), i.mesh(), i.pose(), i.looks());
       if (i.piece() != null) {
         about(space, i.piece(), node.putObject("extras"));
-        lamp(space, i, scene);
       }
     }
-    for (Viewpoint v : Viewpoint.of(space.shell())) {
-      scene.camera(v.name(), v.eye(), v.target(), SEES);
+    for (LampSource l : LampSources.of(space)) {
+      LinearColour c = l.colour();
+      double edge = l.beam().isRound() ? 0 : l.beam().edge();
+      scene.lamp(
+          space.piece(l.piece()).name(),
+          new GltfScene.SceneLamp(
+              l.at(),
+              l.way(),
+              l.candela(),
+              new double[] {c.red(), c.green(), c.blue()},
+              l.beam().full(),
+              edge));
+    }
+    for (Viewpoint v : space.showing().viewpoints()) {
+      double ratio = v.frame().ratio() == 0 ? WIDE : v.frame().ratio();
+      scene.camera(v.name(), v.eye(), v.target(), v.high(ratio), ratio);
+    }
+    for (Viewpoint v : ReadyViewpoints.of(space.shell())) {
+      scene.camera(v.name(), v.eye(), v.target(), SEES, 0);
     }
     return scene.bytes();
   }
@@ -68,36 +89,5 @@ public final class SceneGlb {
     if (text != null && !text.isEmpty()) {
       out.put(what, text);
     }
-  }
-
-  /** A lamp shines from the middle of what glows, or else of all of it. */
-  private static void lamp(Space space, Item i, GltfScene scene) {
-    Light light = space.article(i.piece()).light();
-    if (light == null) {
-      return;
-    }
-    Vec at = i.pose().apply(glowing(i).centre());
-    // lumens to all sides are candela times the whole sphere, 4π
-    scene.lamp(i.name(), at, light.lumens() / (4 * Math.PI), Kelvin.linear(light.kelvin()));
-  }
-
-  private static Box glowing(Item i) {
-    double[] lo = {1e9, 1e9, 1e9};
-    double[] hi = {-1e9, -1e9, -1e9};
-    int[] corners = i.mesh().corners();
-    for (int c = 0; c < corners.length; c++) {
-      String part = i.mesh().parts().get(i.mesh().partOf()[c / 3]);
-      if (i.looks().get(part).finish().emission() > 0) {
-        Vec v = i.mesh().vertex(corners[c]);
-        double[] p = {v.x(), v.y(), v.z()};
-        for (int k = 0; k < 3; k++) {
-          lo[k] = Math.min(lo[k], p[k]);
-          hi[k] = Math.max(hi[k], p[k]);
-        }
-      }
-    }
-    return lo[0] > hi[0]
-        ? i.mesh().box()
-        : new Box(new Vec(lo[0], lo[1], lo[2]), new Vec(hi[0], hi[1], hi[2]));
   }
 }

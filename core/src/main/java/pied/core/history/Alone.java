@@ -63,7 +63,8 @@ public final class Alone {
               d ->
                   d.pieces().anyMatch(p -> own.contains(p.id()))
                       || parts(d).stream().anyMatch(parts::contains)
-                      || d.filing() && wanted.filing());
+                      || d.filing() && wanted.filing()
+                      || d.showing() && wanted.showing());
       throw refusal("{} was changed since: “{}”", r.left().get(0), by);
     }
     return r;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import pied.core.edit.Change;
 import pied.core.piece.Keeping;
+import pied.core.show.Day;
 import pied.core.space.Difference;
 import pied.core.space.Layer;
 import pied.core.space.Space;
@@ -35,6 +36,9 @@ final class FilingInWords {
       if (d instanceof Difference.OfKeptPart k) {
         return kept(k, after);
       }
+      if (d instanceof Difference.OfShown s) {
+        return shown(s);
+      }
       if (d instanceof Difference.OfSelection s) {
         return s.after() == null
             ? "Forgot the selection " + s.before().name()
@@ -42,6 +46,18 @@ final class FilingInWords {
       }
     }
     return "Changed nothing";
+  }
+
+  private static String shown(Difference.OfShown d) {
+    if (d.before() != null && d.after() != null) {
+      return d.before().name().equals(d.after().name())
+          ? "Altered " + d.name()
+          : d.after() instanceof Day
+              ? "Set the day to " + d.after().name()
+              : "Named the " + d.after().sort() + " " + d.before().name() + " " + d.after().name();
+    }
+    return (d.after() == null ? "Removed " : d.after() instanceof Day ? "Set " : "Kept ")
+        + d.name();
   }
 
   private static String kept(Difference.OfKeptPart d, Space after) {

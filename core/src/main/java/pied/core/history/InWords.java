@@ -12,6 +12,7 @@ import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.edit.Change;
+import pied.core.piece.Lamp;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.size.Size;
@@ -194,6 +195,7 @@ public final class InWords {
               false,
               (a, b) -> !a.finishes().equals(b.finishes()),
               (w, all) -> Message.of("Coloured {}", w.whatOf(all))),
+          new WordedKind(false, (a, b) -> !a.lamp().equals(b.lamp()), InWords::switched),
           new WordedKind(
               false, (a, b) -> !a.keeping().layer().equals(b.keeping().layer()), InWords::layered),
           new WordedKind(
@@ -263,6 +265,24 @@ public final class InWords {
         all.stream()
             .allMatch(d -> is(d).at().minus(was(d).at()).minus(by).length() < Tolerance.HAIR);
     return Message.of("Moved {}{}", whatOf(all), one ? way(by) : "");
+  }
+
+  private Message switched(List<OfPiece> all) {
+    String now =
+        common(
+            all,
+            d -> {
+              Lamp l = is(d).lamp();
+              return !l.on() ? "off" : Math.round(100 * l.level()) + " %";
+            });
+    boolean wired = all.stream().allMatch(d -> was(d).lamp().burning() == is(d).lamp().burning());
+    return wired
+        ? Message.of("Put {} on another circuit", whatOf(all))
+        : now == null
+            ? Message.of("Switched {}", whatOf(all))
+            : now.equals("off")
+                ? Message.of("Switched off {}", whatOf(all))
+                : Message.of("Set {} to {}", whatOf(all), now);
   }
 
   private Message layered(List<OfPiece> all) {

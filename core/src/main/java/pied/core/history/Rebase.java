@@ -55,6 +55,7 @@ public record Rebase(Change possible, List<String> left) {
           new Aspect<>(
               p -> List.of(p.stance(), p.on(), p.attached()),
               (p, q) -> p.withStance(q.stance()).withOn(q.on()).withAttached(q.attached())),
+          new Aspect<>(Piece::lamp, (p, q) -> p.withLamp(q.lamp())),
           new Aspect<>(Piece::finishes, (p, q) -> p.withFinishes(q.finishes())),
           new Aspect<>(
               p -> p.keeping().layer(),
@@ -93,7 +94,7 @@ public record Rebase(Change possible, List<String> left) {
         // what follows it stays too
         return new Rebase(new Change(List.of()), List.of(called(now, d)));
       } else {
-        left.add(ORDER);
+        left.add(d instanceof Difference.OfShown s ? s.name() : ORDER);
       }
     }
     if (!builds(now.shell(), possible)) {
@@ -128,6 +129,9 @@ public record Rebase(Change possible, List<String> left) {
     }
     if (d instanceof Difference.OfKeptPart k) {
       return now.filing().part(k.after().part()).equals(k.before());
+    }
+    if (d instanceof Difference.OfShown s) {
+      return Objects.equals(now.showing().get(s.key()), s.before());
     }
     Difference.OfSelection s = (Difference.OfSelection) d;
     String name = (s.before() == null ? s.after() : s.before()).name();

@@ -13,6 +13,7 @@ import pied.core.solid.Vec;
  * @param stance where it is
  * @param attached whether it stays with its carrier without standing on it
  * @param finishes those that differ from the article's own
+ * @param lamp how it is switched, should it be a lamp
  */
 @RecordBuilder
 public record Piece(
@@ -23,17 +24,32 @@ public record Piece(
     On on,
     boolean attached,
     Finishes finishes,
-    Keeping keeping)
+    Keeping keeping,
+    Lamp lamp)
     implements PieceBuilder.With {
 
   public Piece {
     finishes = finishes == null ? Finishes.NONE : finishes;
     keeping = keeping == null ? Keeping.PLAIN : keeping;
+    lamp = lamp == null ? Lamp.PLAIN : lamp;
   }
 
   /** One just put somewhere. */
   public Piece(String id, String name, Form form, Stance stance, On on, Finishes finishes) {
     this(id, name, form, stance, on, false, finishes, Keeping.PLAIN);
+  }
+
+  /** One of which nothing is said as a lamp. */
+  public Piece(
+      String id,
+      String name,
+      Form form,
+      Stance stance,
+      On on,
+      boolean attached,
+      Finishes finishes,
+      Keeping keeping) {
+    this(id, name, form, stance, on, attached, finishes, keeping, Lamp.PLAIN);
   }
 
   // ---- parts of its form and its stance
@@ -78,6 +94,11 @@ public record Piece(
   }
 
   // ---- the same elsewhere, or otherwise
+
+  /** The same but for what is no matter of a lock: locked and hidden, and burning, as another. */
+  public Piece shownAs(Piece o) {
+    return withKeeping(keeping.shownAs(o.keeping)).withLamp(o.lamp);
+  }
 
   public Piece withSize(Size v) {
     return withForm(form.withSize(v));

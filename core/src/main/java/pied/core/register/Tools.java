@@ -10,6 +10,7 @@ import pied.core.tool.finish.FinishTool;
 import pied.core.tool.group.GroupTool;
 import pied.core.tool.keep.KeepTool;
 import pied.core.tool.layer.LayerTool;
+import pied.core.tool.light.LightTool;
 import pied.core.tool.lineup.LineUpTool;
 import pied.core.tool.move.MoveTool;
 import pied.core.tool.onto.OntoTool;
@@ -23,6 +24,7 @@ import pied.core.tool.spaceout.SpaceOutTool;
 import pied.core.tool.trail.TrailTool;
 import pied.core.tool.turn.TurnTool;
 import pied.core.tool.twin.TwinTool;
+import pied.core.tool.viewpoint.ViewpointTool;
 
 /**
  * The register of tools: what is not in it can be neither done nor said. Sentences are tried in its
@@ -49,6 +51,8 @@ public final class Tools {
           new LayerTool(),
           new GroupTool(),
           new FinishTool(),
+          new LightTool(),
+          new ViewpointTool(),
           new ShellTool());
 
   private Tools() {}

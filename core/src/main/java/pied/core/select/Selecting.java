@@ -177,7 +177,7 @@ public final class Selecting {
   /** All that is in a group, parts of the shell before the pieces. */
   private List<String> wholeOf(String group) {
     List<String> all = new ArrayList<>();
-    space.partsIn(group).forEach(p -> all.add(p.text()));
+    space.filing().partsIn(group).forEach(p -> all.add(p.text()));
     all.addAll(space.members(group));
     return all;
   }

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import pied.core.piece.Piece;
+import pied.core.show.Showing;
 
 /** Makes differences of a space. */
 final class Applied {
@@ -16,12 +17,15 @@ final class Applied {
     List<Piece> altered = new ArrayList<>();
     List<Ordered> put = new ArrayList<>();
     Filing filed = space.filing();
+    Showing showing = space.showing();
     List<Difference.OfBuilt> built = new ArrayList<>();
     for (Difference d : differences) {
       if (d instanceof Difference.OfBuilt b) {
         built.add(b);
       } else if (d instanceof Difference.OfFiling f) {
         filed = f.in(filed);
+      } else if (d instanceof Difference.OfShown s) {
+        showing = s.after() == null ? showing.without(s.key()) : showing.with(s.after());
       } else if (d instanceof Difference.OfPiece p) {
         if (p.stays()) {
           altered.add(p.piece());
@@ -38,6 +42,7 @@ final class Applied {
     Space next =
         built.isEmpty() ? space : space.with(ShellDifference.applied(space.shell(), built));
     next = filed == space.filing() ? next : next.with(filed);
+    next = showing == space.showing() ? next : next.with(showing);
     return next.without(gone).with(altered).putting(put);
   }
 }

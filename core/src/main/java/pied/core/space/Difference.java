@@ -5,6 +5,9 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.piece.Piece;
+import pied.core.show.Day;
+import pied.core.show.Showing;
+import pied.core.show.Shown;
 
 /**
  * One thing of a space that is another afterwards: what it was, and what it is. All that a space is
@@ -20,6 +23,7 @@ import pied.core.piece.Piece;
   @JsonSubTypes.Type(value = Difference.OfSelection.class, name = "selection"),
   @JsonSubTypes.Type(value = Difference.OfTwin.class, name = "twin"),
   @JsonSubTypes.Type(value = Difference.OfKeptPart.class, name = "keptPart"),
+  @JsonSubTypes.Type(value = Difference.OfShown.class, name = "shown"),
   @JsonSubTypes.Type(value = Difference.OfPiece.class, name = "piece")
 })
 public sealed interface Difference {
@@ -159,6 +163,40 @@ public sealed interface Difference {
     @Override
     public Filing in(Filing filing) {
       return filing.with(after);
+    }
+  }
+
+  /**
+   * Something of how the space is shown: its day, a look, a viewpoint.
+   *
+   * @param before null if it was not there
+   * @param after null if it is no longer there
+   */
+  record OfShown(@Nullable Shown before, @Nullable Shown after) implements Difference {
+    public OfShown {
+      if (before == null && after == null) {
+        throw new IllegalArgumentException("Something shown that was not there and is not.");
+      }
+    }
+
+    /** All in which another is shown otherwise. */
+    static List<OfShown> between(Showing was, Showing is) {
+      return was.others(is).stream().map(k -> new OfShown(was.get(k), is.get(k))).toList();
+    }
+
+    public String key() {
+      return (after == null ? before : after).key();
+    }
+
+    /** How it is said: the day, the look Evening. */
+    public String name() {
+      Shown s = after == null ? before : after;
+      return s instanceof Day ? "the day" : "the " + s.sort() + " " + s.name();
+    }
+
+    @Override
+    public OfShown reversed() {
+      return new OfShown(after, before);
     }
   }
 

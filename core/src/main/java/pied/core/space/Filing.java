@@ -136,7 +136,7 @@ public final class Filing {
   }
 
   /** Names of the parts of the shell that are in a group, or in those within it. */
-  List<PartName> partsIn(String group) {
+  public List<PartName> partsIn(String group) {
     return parts().stream()
         .filter(k -> about(k.keeping().group()).contains(group))
         .map(KeptPart::part)

@@ -17,6 +17,7 @@ import pied.core.piece.Keeping;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
 import pied.core.piece.Shapes;
+import pied.core.show.Showing;
 import pied.core.solid.Bodies;
 import pied.core.solid.Body;
 import pied.core.units.Refusal;
@@ -31,6 +32,7 @@ public final class Space {
   private final Shell shell;
   private final Order order;
   private final Filing filing;
+  private final Showing showing;
   private final Sorted carried;
   private final Sorted grouped;
   private final Shapes shapes;
@@ -40,12 +42,18 @@ public final class Space {
   private volatile Map<Object, Optional<Object>> kept;
 
   public Space(Shell shell, Collection<Piece> pieces, Shapes shapes) {
-    this(shell, Filing.PLAIN, shapes, pieces.stream().map(p -> new Ordered(p, null)).toList());
+    this(
+        shell,
+        Filing.PLAIN,
+        Showing.PLAIN,
+        shapes,
+        pieces.stream().map(p -> new Ordered(p, null)).toList());
   }
 
-  private Space(Shell shell, Filing filing, Shapes shapes, List<Ordered> pieces) {
+  private Space(Shell shell, Filing filing, Showing showing, Shapes shapes, List<Ordered> pieces) {
     this.shell = shell;
     this.filing = filing;
+    this.showing = showing;
     this.order = Order.EMPTY.with(pieces);
     this.shapes = shapes;
     this.shellBodies = ShellBodies.of(ShellCheck.checked(shell));
@@ -64,6 +72,7 @@ public final class Space {
   private Space(Space before, Order order, Collection<String> touched) {
     this.shell = before.shell;
     this.filing = before.filing;
+    this.showing = before.showing;
     this.order = order;
     this.shapes = before.shapes;
     this.shellBodies = before.shellBodies;
@@ -100,6 +109,7 @@ public final class Space {
   private Space(Space before, Shell shell) {
     this.shell = shell;
     this.filing = before.filing;
+    this.showing = before.showing;
     this.order = before.order;
     this.carried = before.carried;
     this.grouped = before.grouped;
@@ -113,10 +123,11 @@ public final class Space {
     }
   }
 
-  /** The same pieces, kept in another order. */
-  private Space(Space before, Filing filing) {
+  /** The same pieces, kept in another order or shown otherwise. */
+  private Space(Space before, Filing filing, Showing showing) {
     this.shell = before.shell;
     this.filing = filing;
+    this.showing = showing;
     this.order = before.order;
     this.carried = before.carried;
     this.grouped = before.grouped;
@@ -128,7 +139,7 @@ public final class Space {
 
   /** A space as it was, with the places of its pieces. */
   public static Space of(Shell shell, Filing filing, List<Ordered> pieces, Shapes shapes) {
-    return new Space(shell, filing, shapes, pieces);
+    return new Space(shell, filing, Showing.PLAIN, shapes, pieces);
   }
 
   public Shell shell() {
@@ -151,7 +162,17 @@ public final class Space {
 
   /** The same pieces, kept in another order. */
   public Space with(Filing other) {
-    return new Space(this, other);
+    return new Space(this, other, showing);
+  }
+
+  /** Its day, looks and viewpoints. */
+  public Showing showing() {
+    return showing;
+  }
+
+  /** The same pieces, shown otherwise. */
+  public Space with(Showing other) {
+    return new Space(this, filing, other);
   }
 
   /** The layer that a piece is on. */
@@ -192,11 +213,6 @@ public final class Space {
     Piece p = order.piece(body.id());
     PartName part = p == null ? PartName.of(body) : null;
     return p == null ? part == null || !hidden(part) : !hidden(p);
-  }
-
-  /** Names of the parts of the shell that are in a group, or in those within it. */
-  public List<PartName> partsIn(String group) {
-    return filing.partsIn(group);
   }
 
   /** Ids of all pieces in a group, and in those within it; none if there is no such group. */
@@ -276,10 +292,7 @@ public final class Space {
     return ids.isEmpty() ? this : new Space(this, order.without(ids), Set.copyOf(ids));
   }
 
-  /**
-   * What was worked out about this space before, or is now; it must depend on nothing but the space
-   * and the key.
-   */
+  /** What was worked out about this space before, or is now; by the space and the key alone. */
   @SuppressWarnings("unchecked")
   public <T> T kept(Object key, Supplier<T> how) {
     Map<Object, Optional<Object>> own = kept;
@@ -299,27 +312,22 @@ public final class Space {
    *
    * @param key the same for the same thing
    */
-  public <T> Map<String, T> renewed(Object key, Each<T> each) {
-    return renewed.of(this, key, Subjects.PIECES, each::of);
+  public <T> Map<String, T> renewed(Object key, BiFunction<Space, Piece, T> each) {
+    return renewed.of(this, key, Subjects.PIECES, each);
   }
 
   /**
    * The same, of what depends on no more of a piece than its name, form, stance and carrier: not on
    * its colours, nor on how it is kept in order.
    */
-  public <T> Map<String, T> renewedBySolid(Object key, Each<T> each) {
-    return renewedBySolid(key, Subjects.PIECES, each::of);
+  public <T> Map<String, T> renewedBySolid(Object key, BiFunction<Space, Piece, T> each) {
+    return renewedBySolid(key, Subjects.PIECES, each);
   }
 
   /** The same of other subjects. */
   public <S, T> Map<String, T> renewedBySolid(
       Object key, Subjects<S> subjects, BiFunction<Space, S, T> each) {
     return renewed.of(this, new Renewed.RenewedSolid(key), subjects, each);
-  }
-
-  /** What is worked out for a piece. */
-  public interface Each<T> {
-    T of(Space space, Piece piece);
   }
 
   /** Those of the shell alone. */
@@ -361,6 +369,7 @@ public final class Space {
   public List<Difference> differences(Space now) {
     List<Difference> all = new ArrayList<>(ShellDifference.between(shell, now.shell));
     all.addAll(filing.differences(now.filing));
+    all.addAll(Difference.OfShown.between(showing, now.showing));
     return all;
   }
 
@@ -379,16 +388,7 @@ public final class Space {
 
   /** How a carrier is called in a sentence. */
   public String nameOf(On on) {
-    return switch (on.kind()) {
-      case floor -> shell.stage() == null ? "the floor" : "the stage floor";
-      case ceiling -> nameOf(PartName.CEILING);
-      case wall -> nameOf(PartName.wall(on.id()));
-      case platform -> nameOf(shell.platformOrFlight(on.id()));
-      case bar -> nameOf(new PartName(PartName.PartKind.bar, on.id()));
-      case opening -> nameOf(PartName.opening(on.id()));
-      case piece -> piece(on.id()).name();
-      case held, nothing -> "nothing";
-    };
+    return CarrierNames.of(this, on);
   }
 
   /** How a part of the shell is called in a sentence: by its own name if it was given one. */

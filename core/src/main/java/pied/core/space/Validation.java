@@ -15,6 +15,7 @@ import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.piece.Slot;
+import pied.core.show.Showing;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
 
@@ -185,6 +186,15 @@ public final class Validation {
         && back.first() != there.first();
   }
 
+  /**
+   * What is sound of how a space is shown.
+   *
+   * @param pieces ids of those there are
+   */
+  public Showing showing(Showing s, Set<String> pieces) {
+    return ShowingValidation.of(s, pieces, this::say);
+  }
+
   // ---- rules
 
   private static boolean isSound(Repetition r) {
@@ -309,6 +319,9 @@ public final class Validation {
         after.pieces().forEach(p -> ids.add(p.id()));
         look.filing(after.filing(), ids, after.shell());
       }
+      if (done.stream().anyMatch(d -> d instanceof Difference.OfShown)) {
+        look.showing(after.showing(), ids);
+      }
       return look.said.isEmpty() && carried(after, done);
     } catch (RuntimeException e) { // whatever may be in it
       return false;
@@ -342,7 +355,7 @@ public final class Validation {
     return (n == 1 ? "One " : n + " times a ") + what + end;
   }
 
-  private static boolean isSound(Runnable look) {
+  static boolean isSound(Runnable look) {
     try {
       look.run();
       return true;

@@ -5,6 +5,17 @@ public final class Decimal {
   private Decimal() {}
 
   /**
+   * A number, rounded.
+   *
+   * @param parts of one that are told apart, a power of ten
+   */
+  public static String text(double v, long parts) {
+    StringBuilder out = new StringBuilder();
+    append(out, v, parts);
+    return out.toString();
+  }
+
+  /**
    * Appends a number, rounded.
    *
    * @param parts of one that are told apart, a power of ten: 1000 for three decimals

@@ -21,6 +21,9 @@ import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.catalog.Light;
+import pied.core.light.Kelvin;
+import pied.core.light.LinearColour;
 import pied.core.model.Files;
 import pied.core.model.Model;
 import pied.core.model.ModelReader;
@@ -172,8 +175,13 @@ class ModelsTest {
     assertThat(about.get("on").asText()).isEqualTo("the floor");
     assertThat(node(root, "Desk lamp").at("/extras/on").asText()).isEqualTo("Round dining table");
     JsonNode lamp = root.at("/extensions/KHR_lights_punctual/lights/0");
-    double lumens = room.space.article(room.piece("l")).light().lumens();
-    assertThat(lamp.get("intensity").asDouble()).isEqualTo(lumens / 4 / Math.PI, within(1e-9));
+    Light light = room.space.article(room.piece("l")).light();
+    double[] warm = Kelvin.linear(light.kelvin());
+    double bright = LinearColour.luminance(warm[0], warm[1], warm[2]);
+    assertThat(lamp.get("type").asText()).isEqualTo("spot");
+    // a colour of 1 at most, so strong that lumens stay lumens
+    assertThat(lamp.get("intensity").asDouble())
+        .isCloseTo(light.beam().candela(light.lumens()) / bright, within(1e-6));
     // warm white: red before green before blue
     assertThat(lamp.at("/color/0").asDouble()).isEqualTo(1);
     assertThat(lamp.at("/color/2").asDouble()).isLessThan(lamp.at("/color/1").asDouble());

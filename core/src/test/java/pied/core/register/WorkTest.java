@@ -7,6 +7,7 @@ import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiFunction;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
@@ -98,7 +99,7 @@ class WorkTest {
   @Test
   void whatIsWorkedOutForEachPieceIsWorkedOutAgainOnlyNearWhatMoved() {
     List<String> looked = new ArrayList<>();
-    Space.Each<String> each =
+    BiFunction<Space, Piece, String> each =
         (s, p) -> {
           looked.add(p.id());
           return p.name();
@@ -119,7 +120,7 @@ class WorkTest {
   @Test
   void howAllArePutInOrderChangesNothingOfWhatIsSolid() {
     List<String> looked = new ArrayList<>();
-    Space.Each<String> each =
+    BiFunction<Space, Piece, String> each =
         (s, p) -> {
           looked.add(p.id());
           return p.name();

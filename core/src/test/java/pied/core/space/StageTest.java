@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
+import pied.core.show.Viewpoint;
 import pied.core.solid.Body;
 import pied.core.solid.Vec;
 import pied.core.units.Refusal;
@@ -110,7 +111,7 @@ class StageTest {
 
   @Test
   void seatsLookAtTheStageFromWhereTheyAre() {
-    List<Viewpoint> all = Viewpoint.of(stage(List.of(), List.of()));
+    List<Viewpoint> all = ReadyViewpoints.of(stage(List.of(), List.of()));
     Viewpoint front =
         all.stream().filter(v -> v.name().equals("Row 1, middle")).findFirst().orElseThrow();
     // front edge at 1.5, first row 2 m before it; 0.9 below the stage, the eye 1.2 above that

@@ -153,14 +153,17 @@ public record ArchivedSpace(String name, long revision, Space space, List<Archiv
       if (d instanceof Difference.OfPiece p) {
         pieces.add(p);
         ids.add(p.id());
-      } else if (d instanceof Difference.OfFiling) {
+      } else if (d instanceof Difference.OfFiling || d instanceof Difference.OfShown) {
         order.add(d);
       }
     }
     if (pieces.size() > Validity.MOST_PIECES) {
       throw new Refusal("It has more pieces than a space may hold.");
     }
-    Space ready = bare.with(look.filing(bare.apply(order).filing(), ids, bare.shell()));
+    Space told = bare.apply(order);
+    Space ready =
+        bare.with(look.filing(told.filing(), ids, bare.shell()))
+            .with(look.showing(told.showing(), ids));
     return look.whole(ready.apply(sound(ready, pieces, here, said)));
   }
 

@@ -5,13 +5,14 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import pied.core.Nullable;
 import pied.core.edit.Change;
+import pied.core.show.Showing;
 import pied.core.space.Difference;
 import pied.core.space.Filing;
 import pied.core.space.KeptPart;
 import pied.core.space.Layer;
 import pied.server.store.Journal;
 
-/** Reads and writes how the pieces of a space are kept in order. */
+/** Reads and writes how the pieces of a space are kept in order, and how it is shown. */
 @Component
 class FilingRows {
   private final Rows.Layers layers;
@@ -19,18 +20,21 @@ class FilingRows {
   private final Rows.Selections selections;
   private final Rows.Twins twins;
   private final Rows.KeptParts parts;
+  private final Rows.Showings showings;
 
   FilingRows(
       Rows.Layers layers,
       Rows.Groups groups,
       Rows.Selections selections,
       Rows.Twins twins,
-      Rows.KeptParts parts) {
+      Rows.KeptParts parts,
+      Rows.Showings showings) {
     this.layers = layers;
     this.groups = groups;
     this.selections = selections;
     this.twins = twins;
     this.parts = parts;
+    this.showings = showings;
   }
 
   Filing of(String space) {
@@ -40,6 +44,10 @@ class FilingRows {
         selections.ofSpace(space).stream().map(SelectionRow::live).toList(),
         twins.ofSpace(space).stream().map(TwinRow::live).toList(),
         parts.ofSpace(space).stream().map(KeptPartRow::live).toList());
+  }
+
+  Showing showing(String space) {
+    return Showing.of(showings.ofSpace(space).stream().map(ShownRow::live).toList());
   }
 
   /** What a change altered of it. */
@@ -64,6 +72,11 @@ class FilingRows {
             t.after() == null ? null : new TwinRow(space, t.after()));
       } else if (d instanceof Difference.OfKeptPart k) {
         put(s, row(space, k.before()), row(space, k.after()));
+      } else if (d instanceof Difference.OfShown v) {
+        put(
+            s,
+            v.before() == null ? null : new ShownRow(space, v.before()),
+            v.after() == null ? null : new ShownRow(space, v.after()));
       }
     }
   }

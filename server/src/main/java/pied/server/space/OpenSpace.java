@@ -20,6 +20,7 @@ import pied.core.history.InWords;
 import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.server.space.KeepingWire.FilingView;
+import pied.server.space.ShowingWire.ShowingView;
 import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
@@ -234,6 +235,7 @@ public final class OpenSpace {
               step.offers,
               shell,
               step.change.filing() ? FilingView.of(step.after.filing()) : null,
+              shell || step.change.showing() ? ShowingView.of(step.after) : null,
               step.part == null ? null : step.part.text(),
               step.by == null ? null : step.by.window(),
               past.lastDone(mine(step.by)) != null,

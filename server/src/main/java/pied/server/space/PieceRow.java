@@ -7,6 +7,7 @@ import jakarta.persistence.Table;
 import java.util.Map;
 import pied.core.piece.Form;
 import pied.core.piece.Keeping;
+import pied.core.piece.Lamp;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
@@ -17,6 +18,7 @@ import pied.core.size.Size;
 import pied.core.solid.Vec;
 import pied.core.space.Ordered;
 import pied.server.material.StoredFinish;
+import pied.server.space.StoredShown.StoredLamp;
 import pied.server.store.Json;
 
 /** A piece as stored. */
@@ -55,6 +57,7 @@ public class PieceRow {
   private String twin;
   private String twinPiece;
   private Boolean twinFirst;
+  private String lamp;
 
   protected PieceRow() {}
 
@@ -96,6 +99,7 @@ public class PieceRow {
       twinPiece = partner.piece();
       twinFirst = partner.first();
     }
+    lamp = p.lamp().equals(Lamp.PLAIN) ? null : Json.text(StoredLamp.of(p.lamp()));
   }
 
   /** The piece and its place in the order. */
@@ -119,6 +123,7 @@ public class PieceRow {
             hidden,
             remark,
             slotPlace == null ? null : new Slot(slotPlace, slotPart, slotOwn),
-            twin == null ? null : new Partner(twin, twinPiece, twinFirst)));
+            twin == null ? null : new Partner(twin, twinPiece, twinFirst)),
+        lamp == null ? null : Json.read(lamp, StoredLamp.class).live());
   }
 }

@@ -264,7 +264,8 @@ public class ProjectStore {
                                 "GroupRow",
                                 "SelectionRow",
                                 "TwinRow",
-                                "KeptPartRow")) {
+                                "KeptPartRow",
+                                "ShownRow")) {
                           t.alter("delete from " + of + " where key.space = :id", Map.of("id", id));
                         }
                         t.alter(

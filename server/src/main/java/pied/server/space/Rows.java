@@ -100,6 +100,12 @@ public interface Rows {
     List<KeptPartRow> ofSpace(String space);
   }
 
+  /** What is kept of how spaces are shown. */
+  interface Showings extends JpaRepository<ShownRow, InSpace> {
+    @Query("select s from ShownRow s where s.key.space = :space")
+    List<ShownRow> ofSpace(String space);
+  }
+
   /** Steps. */
   interface Steps extends JpaRepository<StepRow, Long> {
     /** The steps of a space in order, without what they changed. */

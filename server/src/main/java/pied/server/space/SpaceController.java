@@ -17,6 +17,7 @@ import pied.core.caption.Caption;
 import pied.core.check.Checks;
 import pied.core.check.Snag;
 import pied.core.material.PartLook;
+import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
 import pied.core.schedule.PartSchedule;
 import pied.core.schedule.Schedule;
@@ -25,6 +26,7 @@ import pied.core.space.PartName;
 import pied.core.space.Space;
 import pied.core.tool.keep.Clip;
 import pied.core.tool.size.Handling;
+import pied.core.tool.viewpoint.ViewpointCaption;
 import pied.core.units.Deadline;
 import pied.core.units.LengthUnit;
 import pied.server.space.KeepingWire.ClipRequest;
@@ -161,7 +163,7 @@ class SpaceController {
       @RequestParam(defaultValue = "") List<String> pieces,
       @RequestParam(defaultValue = "") String part,
       @RequestParam(defaultValue = "m") String unit) {
-    return caption(id, new CaptionRequest(pieces, part, unit, null));
+    return caption(id, new CaptionRequest(pieces, part, null, unit, null));
   }
 
   /** The same for any number of pieces, which an address has no room for. */
@@ -171,11 +173,15 @@ class SpaceController {
     OpenSpace.Seen now = store.seen(id);
     List<String> pieces = r.pieces() == null ? List.of() : r.pieces();
     boolean ofPart = r.part() != null && !r.part().isEmpty();
+    boolean ofView = r.viewpoint() != null && !r.viewpoint().isEmpty();
+    List<Phrase> view = ofView ? ViewpointCaption.of(now.space(), r.viewpoint(), u) : List.of();
     return new CaptionView(
         now.revision(),
-        ofPart
-            ? Caption.of(now.space(), PartName.read(r.part()), u)
-            : Caption.of(now.space(), now.name(), pieces, u, handling(r.handling())));
+        !view.isEmpty()
+            ? view
+            : ofPart
+                ? Caption.of(now.space(), PartName.read(r.part()), u)
+                : Caption.of(now.space(), now.name(), pieces, u, handling(r.handling())));
   }
 
   private static Handling handling(@Nullable Handling h) {

@@ -30,11 +30,11 @@ import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 import pied.core.space.Validity;
-import pied.core.space.Viewpoint;
 import pied.core.units.LengthUnit;
 import pied.core.units.Message;
 import pied.server.space.KeepingWire.FilingView;
 import pied.server.space.ProposalWire.SayRequest;
+import pied.server.space.ShowingWire.ShowingView;
 import pied.server.space.SpaceWire.Aside;
 import pied.server.space.SpaceWire.By;
 import pied.server.space.SpaceWire.Changed;
@@ -219,10 +219,10 @@ public class SpaceStore {
         shell.faces(),
         shell.partNames(),
         Back.of(shell),
-        Viewpoint.of(shell),
         Elevation.ElevationLook.offered(shell),
         Appearance.all(ShellBodies.looks(shell)),
         FilingView.of(now.space().filing()),
+        ShowingView.of(now.space()),
         List.copyOf(now.space().pieces()),
         can[0],
         can[1]);
@@ -275,7 +275,9 @@ public class SpaceStore {
     List<Ordered> own = new ArrayList<>();
     pieces.ofSpace(row.id()).forEach(p -> own.add(p.ordered()));
     own.sort(java.util.Comparator.comparingLong(Ordered::place));
-    Space space = mended(Space.of(row.shell(), filing.of(row.id()), own, shapes));
+    Space space =
+        mended(
+            Space.of(row.shell(), filing.of(row.id()), own, shapes).with(filing.showing(row.id())));
     SpaceHistory past = new SpaceHistory(space, row.revision());
     steps
         .ofSpace(StepRow.first(row.no()), StepRow.first(row.no() + 1))

@@ -14,10 +14,12 @@ import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.Offer;
 import pied.core.material.Appearance;
+import pied.core.material.Finish;
 import pied.core.material.Finishes;
 import pied.core.material.PartLook;
 import pied.core.phrase.Phrase;
 import pied.core.piece.Keeping;
+import pied.core.piece.Lamp;
 import pied.core.piece.Lean;
 import pied.core.piece.On;
 import pied.core.piece.Piece;
@@ -31,13 +33,13 @@ import pied.core.solid.Vec;
 import pied.core.space.Back;
 import pied.core.space.PartName;
 import pied.core.space.Shell;
-import pied.core.space.Viewpoint;
 import pied.core.space.Wall;
 import pied.core.tool.shell.Drafting;
 import pied.core.tool.shell.NewShell;
 import pied.core.tool.shell.ShellList;
 import pied.core.tool.size.Handling;
 import pied.server.space.KeepingWire.FilingView;
+import pied.server.space.ShowingWire.ShowingView;
 
 /** What goes over the wire about spaces. The web client's types are generated from it. */
 public final class SpaceWire {
@@ -49,7 +51,9 @@ public final class SpaceWire {
    *
    * @param rotation of its mesh
    * @param onSheet of its plan, drawn with turn 0: degrees clockwise
-   * @param looks all that is to be said of the parts with a finish of their own; null for none
+   * @param looks all that is to be said of the parts with a finish of their own, and of what glows
+   *     less than it does by nature; null for none
+   * @param lamp how it is switched; null for what is no lamp
    */
   public record PieceView(
       String id,
@@ -72,7 +76,8 @@ public final class SpaceWire {
       boolean locked,
       boolean hidden,
       @Nullable String twin,
-      @Nullable String twinLine) {
+      @Nullable String twinLine,
+      @Nullable Lamp lamp) {
     public static PieceView of(Piece p, Shapes shapes) {
       Stance s = p.stance();
       Keeping k = p.keeping();
@@ -97,19 +102,28 @@ public final class SpaceWire {
           k.locked(),
           k.hidden(),
           k.twin() == null ? null : k.twin().piece(),
-          k.twin() == null ? null : k.twin().twin());
+          k.twin() == null ? null : k.twin().twin(),
+          shapes.article(p).light() == null ? null : p.lamp());
     }
 
     private static @Nullable Map<String, Appearance> looks(Piece p, Shapes shapes) {
-      if (p.finishes().isEmpty()) {
-        return null;
-      }
       Article article = shapes.article(p);
+      double burning = article.light() == null ? 1 : p.lamp().burning();
       Map<String, Appearance> all = new TreeMap<>();
-      for (String part : p.finishes().parts().keySet()) {
-        all.put(part, Appearance.of(article.look(part, p.finishes()).finish()));
+      if (burning < 1) {
+        for (String part : article.finishes().keySet()) {
+          Finish f = article.look(part, p.finishes()).finish();
+          if (f.emission() > 0) {
+            all.put(part, Appearance.of(f.withEmission(f.emission() * burning)));
+          }
+        }
       }
-      return all;
+      for (String part : p.finishes().parts().keySet()) {
+        if (!all.containsKey(part)) {
+          all.put(part, Appearance.of(article.look(part, p.finishes()).finish()));
+        }
+      }
+      return all.isEmpty() ? null : all;
     }
   }
 
@@ -181,10 +195,10 @@ public final class SpaceWire {
       List<Wall> faces,
       List<PartName> parts,
       List<Back> backs,
-      List<Viewpoint> viewpoints,
       List<Elevation.ElevationLook> looks,
       Map<String, Appearance> finishes,
       FilingView filing,
+      ShowingView showing,
       Collection<Piece> pieces,
       boolean canUndo,
       boolean canRedo) {}
@@ -298,6 +312,7 @@ public final class SpaceWire {
    * @param offers what one may want to do next
    * @param shell whether the shell is another one now
    * @param filing layers, groups and named selections as they are now; null if they are as before
+   * @param showing day, looks and viewpoints as they are now; null if they are as before
    * @param part id of the part of the shell that was built or altered
    * @param window id of the window in which it was done; null if that is not known
    * @param canUndo whether there is something to undo for the one who did this
@@ -311,6 +326,7 @@ public final class SpaceWire {
       List<Offer> offers,
       boolean shell,
       @Nullable FilingView filing,
+      @Nullable ShowingView showing,
       @Nullable String part,
       @Nullable String window,
       boolean canUndo,
@@ -350,11 +366,13 @@ public final class SpaceWire {
    *
    * @param pieces selected, the lead last; none for the space itself
    * @param part of the shell that is selected instead
+   * @param viewpoint id of the viewpoint that it is about instead; empty for none
    * @param handling how one goes about with them; null for nothing in particular
    */
   public record CaptionRequest(
       @Nullable List<String> pieces,
       @Nullable String part,
+      @Nullable String viewpoint,
       @Nullable String unit,
       @Nullable Handling handling) {}
 

@@ -47,7 +47,7 @@ record StoredAnswer(
         c.said(),
         StoredShell.each(c.offers(), Json.MAPPER::valueToTree),
         c.shell(),
-        c.filing() != null,
+        c.filing() != null || c.showing() != null,
         c.part(),
         c.canUndo(),
         c.canRedo());
@@ -70,6 +70,7 @@ record StoredAnswer(
         some(said),
         still,
         shell || filed, // the space is looked at anew
+        null,
         null,
         part,
         null,

@@ -29,13 +29,13 @@ import pied.core.space.PartName;
 import pied.core.space.Twin;
 import pied.server.material.StoredFinish;
 import pied.server.space.StoredShell.Place;
+import pied.server.space.StoredShown.StoredLamp;
 
 /**
  * A change as it is stored in forms 3 and 4: a kind for each kind of thing. The names here are
  * those in people's files and stay, whatever becomes of a change at work.
  */
 record StoredChange(List<Thing> things) {
-  /** One thing, before and after. */
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of")
   @JsonSubTypes({
     @JsonSubTypes.Type(value = OfPiece.class, name = "piece"),
@@ -46,7 +46,8 @@ record StoredChange(List<Thing> things) {
     @JsonSubTypes.Type(value = OfGroup.class, name = "group"),
     @JsonSubTypes.Type(value = OfSelection.class, name = "selection"),
     @JsonSubTypes.Type(value = OfTwin.class, name = "twin"),
-    @JsonSubTypes.Type(value = OfKeptPart.class, name = "keptPart")
+    @JsonSubTypes.Type(value = OfKeptPart.class, name = "keptPart"),
+    @JsonSubTypes.Type(value = OfShown.class, name = "shown")
   })
   sealed interface Thing {
     static Thing of(Difference d) {
@@ -68,6 +69,9 @@ record StoredChange(List<Thing> things) {
       }
       if (d instanceof Difference.OfKeptPart k) {
         return new OfKeptPart(StoredKeeping.of(k.before()), StoredKeeping.of(k.after()));
+      }
+      if (d instanceof Difference.OfShown s) {
+        return new OfShown(StoredShown.of(s.before()), StoredShown.of(s.after()));
       }
       if (d instanceof Difference.OfFrame f) {
         return new OfFrame(StoredShell.of(f.before()), StoredShell.of(f.after()));
@@ -153,6 +157,15 @@ record StoredChange(List<Thing> things) {
     @Override
     public Difference live() {
       return new Difference.OfKeptPart(before.live(), after.live());
+    }
+  }
+
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record OfShown(StoredShown before, StoredShown after) implements Thing {
+    @Override
+    public Difference live() {
+      return new Difference.OfShown(
+          before == null ? null : before.live(), after == null ? null : after.live());
     }
   }
 
@@ -288,7 +301,8 @@ record StoredChange(List<Thing> things) {
       boolean hidden,
       String remark,
       Seat slot,
-      Pair twin) {
+      Pair twin,
+      StoredLamp lamp) {
     static Furnishing of(Piece p) {
       Keeping k = p.keeping();
       Lean lean = p.lean();
@@ -311,7 +325,8 @@ record StoredChange(List<Thing> things) {
           k.hidden(),
           k.remark().isEmpty() ? null : k.remark(),
           k.slot() == null ? null : new Seat(k.slot().place(), k.slot().part(), k.slot().own()),
-          Pair.of(k.twin()));
+          Pair.of(k.twin()),
+          StoredLamp.of(p.lamp()));
     }
 
     Piece live() {
@@ -330,7 +345,8 @@ record StoredChange(List<Thing> things) {
               hidden,
               remark,
               slot == null ? null : new Slot(slot.place, slot.part, slot.own),
-              twin == null ? null : twin.live()));
+              twin == null ? null : twin.live()),
+          lamp == null ? null : lamp.live());
     }
   }
 

@@ -56,6 +56,15 @@ public final class Json {
     }
   }
 
+  public static <T> T read(String text, Class<T> type) {
+    try {
+      return MAPPER.readValue(text, type);
+    } catch (IOException e) {
+      throw new UncheckedIOException("A stored " + type.getSimpleName() + " is not readable", e);
+    }
+  }
+
+  /** Reads what {@link #text} wrote. */
   public static <T> T read(String text, TypeReference<T> type) {
     try {
       return MAPPER.readValue(text, type);

@@ -105,6 +105,7 @@ class SpaceControllerTest {
             null,
             null,
             null,
+            null,
             true,
             false);
     when(store.edit(eq("room"), any())).thenReturn(changed);

@@ -68,7 +68,7 @@ final class Groups {
                 g,
                 k ->
                     all.containsAll(session.space().members(k))
-                        && built.containsAll(session.space().partsIn(k)));
+                        && built.containsAll(session.space().filing().partsIn(k)));
     for (String id : picked.pieces()) {
       String whole = whole(session, session.piece(id).keeping().group(), in, complete);
       if (whole == null) {

@@ -29,7 +29,7 @@ public record MakeGroup(List<String> pieces, @Nullable String id, @Nullable Stri
     String common = Groups.common(session, picked);
     if (common != null
         && session.space().members(common).size() == picked.pieces().size()
-        && session.space().partsIn(common).size() == picked.parts().size()) {
+        && session.space().filing().partsIn(common).size() == picked.parts().size()) {
       throw new Refusal("These are the group {} already.", session.filing().group(common).name());
     }
     Groups.Members members = Groups.members(session, picked, common);

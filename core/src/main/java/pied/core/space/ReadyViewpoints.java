@@ -4,19 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Envelope;
 import pied.core.Tolerance;
+import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 
-/**
- * A named place to look from.
- *
- * @param group what it belongs to: "outside", "corners" or "seats"
- * @param fits whether one steps back from it until the whole space is in the picture
- */
-public record Viewpoint(String name, String group, Vec eye, Vec target, boolean fits) {
-  /** Height of the eye of somebody standing, metres. */
-  public static final double STANDING = 1.6;
+/** Places to look from that every space has. */
+public final class ReadyViewpoints {
+  private ReadyViewpoints() {}
 
-  /** The ready-made ones of a shell. */
+  /** Those of a shell. */
   public static List<Viewpoint> of(Shell shell) {
     List<Viewpoint> all = new ArrayList<>();
     Envelope e = shell.floor().getEnvelopeInternal();
@@ -37,7 +32,7 @@ public record Viewpoint(String name, String group, Vec eye, Vec target, boolean 
   }
 
   private static void outside(List<Viewpoint> all, String name, Vec middle, Vec away) {
-    all.add(new Viewpoint(name, "outside", middle.plus(away), middle, true));
+    all.add(Viewpoint.ready(name, "outside", middle.plus(away), middle, true));
   }
 
   private static void seats(List<Viewpoint> all, Stage stage) {
@@ -55,7 +50,7 @@ public record Viewpoint(String name, String group, Vec eye, Vec target, boolean 
                 seat == last / 2 ? 0 : Auditorium.seat(stage, seat),
                 Auditorium.floor(stage, row) + Stage.SEATED,
                 Auditorium.row(stage, row));
-        all.add(new Viewpoint("Row " + (row + 1) + ", " + where, "seats", eye, target, false));
+        all.add(Viewpoint.ready("Row " + (row + 1) + ", " + where, "seats", eye, target, false));
         if (seat == last) {
           break;
         }
@@ -79,13 +74,13 @@ public record Viewpoint(String name, String group, Vec eye, Vec target, boolean 
       if (Double.isNaN(floor)) {
         continue;
       }
-      Vec eye = p.at(floor + STANDING);
+      Vec eye = p.at(floor + Viewpoint.STANDING);
       Vec target = new Vec(middle.x(), floor + 1.1, middle.z());
       if (target.minus(eye).length() < 0.2) {
         continue;
       }
       all.add(
-          new Viewpoint(
+          Viewpoint.ready(
               "Corner " + before.name() + "–" + next.name(), "corners", eye, target, false));
     }
   }

@@ -1,7 +1,7 @@
-package pied.core.handover;
+package pied.core.light;
 
 /** The colour of what glows at a temperature. */
-final class Kelvin {
+public final class Kelvin {
   private Kelvin() {}
 
   /**
@@ -10,7 +10,7 @@ final class Kelvin {
    * <p>The chromaticity of the Planckian locus by Kim, Kang and others, US patent 7024034 (2006),
    * 1667 to 25000 K, and the matrix of sRGB (IEC 61966-2-1).
    */
-  static double[] linear(double kelvin) {
+  public static double[] linear(double kelvin) {
     double t = Math.max(1667, Math.min(25_000, kelvin));
     double x =
         t <= 4000

@@ -1,0 +1,24 @@
+package pied.core.light;
+
+/**
+ * The colour of light: red, green and blue of the primaries of sRGB, linear, so that a lumen of it
+ * is a lumen: 0.2126 red + 0.7152 green + 0.0722 blue is 1.
+ */
+public record LinearColour(double red, double green, double blue) {
+  /** What glows at a temperature, kelvin. */
+  public static LinearColour of(double kelvin) {
+    double[] c = Kelvin.linear(kelvin);
+    return of(c[0], c[1], c[2]);
+  }
+
+  /** Of any brightness, but black. */
+  public static LinearColour of(double red, double green, double blue) {
+    double y = luminance(red, green, blue);
+    return new LinearColour(red / y, green / y, blue / y);
+  }
+
+  /** How bright a colour is, of 1 (IEC 61966-2-1). */
+  public static double luminance(double red, double green, double blue) {
+    return 0.2126 * red + 0.7152 * green + 0.0722 * blue;
+  }
+}

@@ -1,0 +1,2 @@
+/** Light itself: the sun, the sky, beams, colour temperatures. It knows nothing of spaces. */
+package pied.core.light;

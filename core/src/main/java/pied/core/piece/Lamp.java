@@ -1,0 +1,26 @@
+package pied.core.piece;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
+
+/**
+ * How a lamp is switched.
+ *
+ * @param on whether it burns; how far it is dimmed stays as it was where it does not
+ * @param level of its full light, 0 to 1
+ * @param circuit name of the circuit it is switched with; null for none
+ */
+@RecordBuilder
+public record Lamp(boolean on, double level, @Nullable String circuit) implements LampBuilder.With {
+  /** As any lamp is that nothing was said of. */
+  public static final Lamp PLAIN = new Lamp(true, 1, null);
+
+  public Lamp {
+    level = Math.max(0, Math.min(1, Double.isFinite(level) ? level : 1));
+  }
+
+  /** What is left of its light, of 1. */
+  public double burning() {
+    return on ? level : 0;
+  }
+}

@@ -1,0 +1,63 @@
+package pied.core.tool.light;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import pied.core.phrase.Phrase;
+import pied.core.phrase.Writer;
+import pied.core.piece.Lamp;
+import pied.core.piece.Piece;
+
+/** What a caption says of lamps: how far they are dimmed, and with what they are switched. */
+public final class LampCaption {
+  private LampCaption() {}
+
+  /** Of what is selected; nothing where none of it is a lamp. */
+  public static void of(Writer w, List<Piece> pieces) {
+    List<Piece> lamps = pieces.stream().filter(p -> LampsMeant.isLamp(w.space, p)).toList();
+    if (lamps.isEmpty()) {
+      return;
+    }
+    List<String> ids = lamps.stream().map(Piece::id).toList();
+    SetLamps e = SetLampsBuilder.builder().pieces(ids).build();
+    Lamp first = lamps.get(0).lamp();
+    boolean burning = lamps.stream().allMatch(p -> p.lamp().burning() == first.burning());
+    boolean on = first.on();
+    w.text(lamps.size() == 1 ? ", " : ", the lamps ");
+    if (lamps.stream().allMatch(p -> p.lamp().on() == on)) {
+      w.choice(on ? "on" : "off", "Switched", new Phrase.Option(on ? "off" : "on", e.withOn(!on)));
+    } else {
+      w.choice(
+          "some on",
+          "Switched",
+          new Phrase.Option("on", e.withOn(true)),
+          new Phrase.Option("off", e.withOn(false)));
+    }
+    w.text(" at ")
+        .field(
+            burning || lamps.size() == 1 ? Math.round(100 * first.level()) + " %" : "various",
+            "Level of its light",
+            "level",
+            e);
+    circuit(w, lamps, e);
+  }
+
+  private static void circuit(Writer w, List<Piece> lamps, SetLamps e) {
+    String now = lamps.get(0).lamp().circuit();
+    boolean same = lamps.stream().allMatch(p -> Objects.equals(p.lamp().circuit(), now));
+    List<Phrase.Option> others = new ArrayList<>();
+    for (String c : LampsMeant.circuits(w.space)) {
+      if (!same || !c.equals(now)) {
+        others.add(new Phrase.Option(c, e.withCircuit(c)));
+      }
+    }
+    if (now != null || !same) {
+      others.add(new Phrase.Option("no circuit", e.withCircuit("")));
+    }
+    w.text(" on circuit ")
+        .field(!same ? "various" : now == null ? "none" : now, "Name of the circuit", "circuit", e);
+    if (!others.isEmpty()) {
+      w.text(" ").more("▾", "Circuits there are", others);
+    }
+  }
+}

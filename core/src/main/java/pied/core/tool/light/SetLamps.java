@@ -1,0 +1,90 @@
+package pied.core.tool.light;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
+import java.util.Objects;
+import pied.core.Nullable;
+import pied.core.edit.Amount;
+import pied.core.edit.Edit;
+import pied.core.edit.EditSession;
+import pied.core.piece.Lamp;
+import pied.core.piece.Piece;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
+
+/**
+ * Switches lamps on or off, dims them, or puts them on a circuit. What is not said stays.
+ *
+ * @param pieces ids; of these only lamps are meant. Null for those of {@code which}
+ * @param which null where pieces are named
+ * @param on null where it follows from the level: what is dimmed to more than nothing burns
+ * @param level of full light: a number from 0 to 1, or a text such as "40 %"
+ * @param circuit name of the circuit they are switched with; empty for none
+ */
+@JsonTypeName("lamps")
+@RecordBuilder
+public record SetLamps(
+    @Nullable List<String> pieces,
+    @Nullable LampsMeant which,
+    @Nullable Boolean on,
+    @Nullable Amount level,
+    @Nullable String circuit)
+    implements Edit, SetLampsBuilder.With {
+  @Override
+  public void make(EditSession session) {
+    List<String> lamps = lamps(session);
+    Double to = level == null ? null : share(level);
+    String with =
+        circuit == null || circuit.isBlank() ? null : Text.name("A circuit", circuit.strip());
+    session.alter(lamps, p -> p.withLamp(set(p.lamp(), to, with)));
+  }
+
+  private Lamp set(Lamp was, @Nullable Double to, @Nullable String with) {
+    boolean burns = on != null ? on : to == null ? was.on() : to > 0;
+    // a lamp dimmed to nothing that is switched on again gives all its light
+    double share = to != null && to > 0 ? to : burns && was.level() == 0 ? 1 : was.level();
+    return new Lamp(burns, share, circuit == null ? was.circuit() : with);
+  }
+
+  private List<String> lamps(EditSession session) {
+    if (pieces == null) {
+      List<String> all = Objects.requireNonNullElse(which, LampsMeant.ALL).in(session.space());
+      if (all.isEmpty()) {
+        throw new Refusal("There is no such lamp in this space.");
+      }
+      return session.chosen(all);
+    }
+    List<String> lamps =
+        session.chosen(pieces).stream()
+            .filter(id -> LampsMeant.isLamp(session.space(), session.piece(id)))
+            .toList();
+    if (lamps.isEmpty()) {
+      Piece first = session.piece(session.chosen(pieces).get(0));
+      throw new Refusal("{} is no lamp: it gives no light.", first.name());
+    }
+    return lamps;
+  }
+
+  /**
+   * A level as it was said.
+   *
+   * @return from 0 to 1
+   */
+  static double share(Amount level) {
+    double v;
+    if (level.text() == null) {
+      v = level.number();
+    } else {
+      try {
+        v = Double.parseDouble(level.text().replace("%", "").replace(',', '.').strip()) / 100;
+      } catch (NumberFormatException e) {
+        throw new Refusal("A lamp is dimmed to so much per cent, such as 40 %.");
+      }
+    }
+    if (!(v >= 0 && v <= 1)) {
+      throw new Refusal("A lamp gives between 0 and 100 % of its light.");
+    }
+    return v;
+  }
+}

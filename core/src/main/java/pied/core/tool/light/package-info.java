@@ -1,0 +1,2 @@
+/** Lamps, the day, and looks that keep both. */
+package pied.core.tool.light;

@@ -1,0 +1,2 @@
+/** Named places to look from. */
+package pied.core.tool.viewpoint;

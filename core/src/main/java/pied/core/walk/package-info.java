@@ -1,0 +1,2 @@
+/** Walking through a space, as somebody would. */
+package pied.core.walk;

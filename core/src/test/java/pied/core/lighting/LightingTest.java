@@ -1,0 +1,132 @@
+package pied.core.lighting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import pied.core.Rooms;
+import pied.core.light.Beam;
+import pied.core.light.LinearColour;
+import pied.core.light.Sky;
+import pied.core.show.Day;
+import pied.core.solid.Vec;
+
+/** How a space is lit, against sums by hand. */
+class LightingTest {
+  private static final Vec UP = new Vec(0, 1, 0);
+  private static final Day NIGHT = new Day(52, 0, 0, LocalDate.of(2026, 1, 5), 0, Sky.clear);
+
+  private static Day noon(Sky sky) {
+    return new Day(52, 0, 0, LocalDate.of(2026, 6, 21), 12, sky);
+  }
+
+  /** 800 lm to all sides are 63.66 cd; straight below at 1.5 m that is 28.3 lx. */
+  @Test
+  void luxBelowALampIsCandelaByTheSquareOfTheDistance() {
+    LampSource s =
+        new LampSource(
+            "l", new Vec(0, 2, 0), new Vec(0, -1, 0), Beam.ROUND, 800, LinearColour.of(2700));
+    assertThat(s.lux(new Vec(0, 0.5, 0), UP)).isCloseTo(800 / (4 * Math.PI) / 2.25, within(1e-9));
+    // at 45° aside: twice the square of the distance, and the cosine of 45°
+    double slant = 800 / (4 * Math.PI) / (2 * 2.25) * Math.cos(Math.PI / 4);
+    assertThat(s.lux(new Vec(1.5, 0.5, 0), UP)).isCloseTo(slant, within(1e-9));
+    assertThat(s.lux(new Vec(0, 3, 0), UP)).as("from below").isZero();
+  }
+
+  @Test
+  void lightComesFromWhatGlows() {
+    Rooms room = new Rooms();
+    room.put("p", "pendant-lamp", 3, 2);
+    room.put("d", "chandelier", 1.5, 1.5);
+    List<LampSource> all = LampSources.of(room.space);
+    LampSource pendant = all.stream().filter(l -> l.piece().equals("p")).findFirst().orElseThrow();
+    assertThat(pendant.at().x()).isCloseTo(3, within(0.001));
+    double low = room.piece("p").at().y();
+    assertThat(pendant.at().y()).isBetween(low, low + 0.25);
+    List<LampSource> arms = all.stream().filter(l -> l.piece().equals("d")).toList();
+    assertThat(arms.size()).isBetween(3, 6);
+    double lumens = arms.stream().mapToDouble(LampSource::lumens).sum();
+    assertThat(lumens).isCloseTo(2400, within(1e-6));
+  }
+
+  @Test
+  void atNightWithoutLampsItIsDarkAndALampIsThrownBackByTheWalls() {
+    Rooms room = new Rooms();
+    assertThat(Lighting.of(room.space, NIGHT, 8).around()).isLessThan(0.01);
+    room.put("p", "globe-pendant", 3, 2);
+    Lighting lit = Lighting.of(room.space, NIGHT, 8);
+    double area = 2 * room.shell().area() + room.shell().perimeter() * room.shell().height();
+    double back = Lighting.reflectance(room.shell());
+    assertThat(lit.around()).isCloseTo(800 * back / (area * (1 - back)), within(0.01));
+    assertThat(lit.lumens()).isEqualTo(800);
+    assertThat(lit.watts()).isEqualTo(9);
+    room.json("{'do':'lamps','which':{},'level':'50 %'}");
+    Lighting half = Lighting.of(room.space, NIGHT, 8);
+    assertThat(half.around()).isCloseTo(lit.around() / 2, within(0.01));
+    assertThat(half.watts()).isEqualTo(4.5);
+    room.json("{'do':'lamps','pieces':['p'],'on':false}");
+    assertThat(Lighting.of(room.space, NIGHT, 8).lamps()).isEmpty();
+  }
+
+  @Test
+  void aWindowLetsTheDayInAndACurtainKeepsSomeOfItOut() {
+    Rooms room = new Rooms();
+    room.json("{'do':'removeParts','parts':" + openings(room) + "}");
+    double dark = Lighting.of(room.space, noon(Sky.overcast), 8).around();
+    assertThat(dark).isZero();
+    room.json("{'do':'opening','kind':'window','wall':'A'}");
+    double lit = Lighting.of(room.space, noon(Sky.overcast), 8).around();
+    assertThat(lit).isBetween(20.0, 2000.0);
+    // nearly in proportion to the area of glass
+    room.json("{'do':'opening','kind':'window','wall':'A','from':0.3}");
+    assertThat(Lighting.of(room.space, noon(Sky.overcast), 8).around())
+        .isCloseTo(2 * lit, within(0.1 * lit));
+    assertThat(Lighting.of(room.space, noon(Sky.overcast), 8).sun()).isNull();
+    assertThat(Lighting.of(room.space, noon(Sky.clear), 8).sun().lux()).isGreaterThan(80_000);
+  }
+
+  @Test
+  void aFewStandForManyAndNoLightIsLost() {
+    Random random = new Random(7);
+    List<LampSource> many =
+        IntStream.range(0, 700)
+            .mapToObj(
+                i ->
+                    new LampSource(
+                        "l" + i,
+                        new Vec(random.nextDouble() * 9, 2.5, random.nextDouble() * 6),
+                        new Vec(0, -1, 0),
+                        new Beam(60, 90),
+                        100 + random.nextInt(50),
+                        LinearColour.of(2700)))
+            .toList();
+    double all = many.stream().mapToDouble(LampSource::lumens).sum();
+    for (int most : new int[] {1, 4, 16}) {
+      List<LampSource> few = FewSources.of(many, most);
+      assertThat(few).hasSize(most);
+      assertThat(few.stream().mapToDouble(LampSource::lumens).sum()).isCloseTo(all, within(1e-6));
+      assertThat(few).allMatch(l -> l.at().x() >= 0 && l.at().x() <= 9 && !l.beam().isRound());
+    }
+  }
+
+  private static String openings(Rooms room) {
+    return room.shell().openings().stream()
+        .map(o -> "'" + o.name().text() + "'")
+        .toList()
+        .toString();
+  }
+
+  /** Linear colours keep a lumen a lumen. */
+  @Test
+  void aLumenOfAnyColourIsALumen() {
+    for (double k : new double[] {1900, 2700, 5600, 10_000}) {
+      LinearColour c = LinearColour.of(k);
+      assertThat(LinearColour.luminance(c.red(), c.green(), c.blue())).isCloseTo(1, within(1e-12));
+    }
+    assertThat(LinearColour.of(2700).red()).isGreaterThan(LinearColour.of(2700).blue());
+  }
+}
