@@ -73,6 +73,19 @@ const formed = ({ size: s, mirrored, stretched }: Form) => ({
   stretched: stretched ? "true" : null,
 });
 
+/** What a caption is about: pieces and parts, one part, or a viewpoint. */
+export interface Captioned {
+  pieces: string[];
+  part: string | null;
+  viewpoint: string | null;
+}
+
+/** Another moment than that of the space. */
+export interface Moment {
+  date: string;
+  hour: string;
+}
+
 export const api = {
   projects: () => call<T.ProjectView[]>("/projects"),
   newProject: (name: string) => call<T.ProjectView>("/projects", { name }),
@@ -125,8 +138,14 @@ export const api = {
   remove: (what: "projects" | "spaces", id: string) => call<T.ProjectView[]>(`/${what}/${id}/remove`, {}),
   restore: (what: "projects" | "spaces", id: string) => call<T.ProjectView[]>(`/${what}/${id}/restore`, {}),
   schedule: (id: string, unit: string) => call<T.ScheduleView>(`/spaces/${id}/schedule` + query({ unit })),
-  caption: (id: string, pieces: string[], part: string | null, unit: string, handling: T.Handling) =>
-    call<T.CaptionView>(`/spaces/${id}/caption`, { pieces, part, unit, handling }),
+  caption: (id: string, of: Captioned, unit: string, handling: T.Handling) =>
+    call<T.CaptionView>(`/spaces/${id}/caption`, { ...of, unit, handling }),
+  light: (id: string, most: number, moment: Moment | null) =>
+    call<T.LightView>(`/spaces/${id}/light` + some({ most, ...moment })).then((l) => l.light),
+  lamps: (id: string) => call<T.LampsView>(`/spaces/${id}/lamps`),
+  /** Without the height of the feet, a place to stand is looked for. */
+  walk: (id: string, x: number, y: number | null, z: number, dx = 0, dz = 0) =>
+    call<T.WalkView>(`/spaces/${id}/walk` + some({ x, y, z, dx, dz })).then((w) => w.feet ?? null),
   lines: (form: Form, from: "plan" | number, turn = 0, lean: T.Lean = UPRIGHT) =>
     call<T.LineDrawing>(
       `/shapes/${form.article}/lines` +

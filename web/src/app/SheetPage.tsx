@@ -19,6 +19,7 @@ import { Caption } from "../views/caption/Caption";
 import { Catalog } from "../views/catalog/Catalog";
 import { HandoverSheet } from "../views/handover/HandoverSheet";
 import { FinishLeaf } from "../views/finish/FinishLeaf";
+import { LightLeaf } from "../views/light/LightLeaf";
 import { FinishPointer } from "../views/finish/FinishPointer";
 import { Head } from "./Head";
 import { Incoming } from "../views/catalog/Incoming";
@@ -111,11 +112,12 @@ function Table() {
 /** Here the schedule stands on the right for itself; on less it would take the room from the drawings. */
 const WIDE = "(min-width: 1440px)";
 
-const LEFT: Tab[] = ["catalog", "finishes", "shell", "layers"];
+const LEFT: Tab[] = ["catalog", "finishes", "light", "shell", "layers"];
 
 const WORDS: Record<Tab, string> = {
   catalog: "Catalog",
   finishes: "Finishes",
+  light: "Light",
   shell: "Shell",
   layers: "Layers",
   schedule: "Schedule",
@@ -124,6 +126,7 @@ const WORDS: Record<Tab, string> = {
 const LEAVES: Record<Tab, ReactNode> = {
   catalog: <Catalog />,
   finishes: <FinishLeaf />,
+  light: <LightLeaf />,
   shell: <ShellPanel />,
   layers: <LayersPanel />,
   schedule: <Schedule />,

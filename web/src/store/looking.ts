@@ -1,4 +1,5 @@
 import type { StateCreator } from "zustand";
+import type { Moment } from "../api/client";
 import type { Viewpoint } from "../api/types.gen";
 
 export type Unit = "m" | "cm" | "mm" | "ft-in";
@@ -10,7 +11,10 @@ export interface SectionLook {
 }
 
 /** A leaf of the side; the schedule is one only where there is no room for it on the right. */
-export type Tab = "catalog" | "finishes" | "shell" | "layers" | "schedule";
+export type Tab = "catalog" | "finishes" | "light" | "shell" | "layers" | "schedule";
+
+/** What is drawn so that one sees through it: nothing, everything, or all that is not selected. */
+export type Through = "nothing" | "everything" | "others";
 
 /** How this window shows the space. */
 export interface Looking {
@@ -25,6 +29,13 @@ export interface Looking {
   lifted: string[];
   walking: boolean;
   viewpoint: { view: Viewpoint; at: number } | null;
+  /** Whether the set view is lit as the space is, and not evenly to work in. */
+  lit: boolean;
+  /** Light for which the picture is exposed, held until let go, lux; null for whatever there is. */
+  held: number | null;
+  /** A moment of another day or hour that is tried. */
+  moment: Moment | null;
+  through: Through;
   setUnit: (unit: Unit) => void;
   setLarge: (large: string[]) => void;
   setStrip: (open: boolean) => void;
@@ -37,6 +48,10 @@ export interface Looking {
   lift: (body: string, off: boolean) => void;
   walk: (walking: boolean) => void;
   goTo: (view: Viewpoint) => void;
+  light: (lit: boolean) => void;
+  hold: (lux: number | null) => void;
+  tryMoment: (moment: Moment | null) => void;
+  seeThrough: (through: Through) => void;
 }
 
 const UNIT = "pied.unit";
@@ -61,6 +76,10 @@ export const FIRST_LOOK = {
   lifted: [CEILING],
   walking: false,
   viewpoint: null,
+  lit: false,
+  held: null,
+  moment: null,
+  through: "nothing" as const,
 };
 
 export const lookingSlice: StateCreator<Looking> = (set) => ({
@@ -99,8 +118,12 @@ export const lookingSlice: StateCreator<Looking> = (set) => ({
     set((s) => ({
       viewpoint: { view, at: Date.now() },
       walking: false,
-      lifted: view.fits ? off(s.lifted) : on(s.lifted),
+      lifted: view.group === "kept" ? view.lifted : view.fits ? off(s.lifted) : on(s.lifted),
     })),
+  light: (lit) => set({ lit, moment: null }),
+  hold: (held) => set({ held }),
+  tryMoment: (moment) => set((s) => ({ moment, lit: s.lit || moment !== null })),
+  seeThrough: (through) => set({ through }),
 });
 
 /** Who stands inside has the ceiling over them; who looks in from outside looks over the walls. */

@@ -149,6 +149,7 @@ export const mirrorSlice: StateCreator<Sheet, [], [], Mirror> = (set, get) => {
           revision: changed.revision,
           shellAt: changed.shell ? changed.revision : space.shellAt,
           filing: changed.filing ?? space.filing,
+          showing: changed.showing ?? space.showing,
           // what another window did is not for this one to undo
           ...(ours(changed) ? { canUndo: changed.canUndo, canRedo: changed.canRedo } : {}),
         },

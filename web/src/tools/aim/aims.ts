@@ -4,6 +4,7 @@ import { Newest } from "../../api/newest";
 import type { EditUnion as Edit, PointAnswer, Sight } from "../../api/types.gen";
 import { begin } from "../propose/proposal";
 import { useSheet } from "../../store/sheet";
+import { keepBetween } from "../viewpoint/viewpoints";
 import { aboutNow, holdNow } from "../../store/handling";
 
 /** Where one points: along a line of sight; so near, metres, corners count. */
@@ -28,6 +29,10 @@ export interface Aim {
   click?: (on: On, at: Pointed) => Edit | string;
   /** What a click proposes. */
   begins?: (on: On, at: Pointed) => void;
+  /** It is about nothing that is selected, and called so. */
+  about?: string;
+  /** What is done with the points, where that is more than an edit. */
+  makes?: (points: PointAnswer[]) => unknown;
   /** The edit that the points make, without anything typed. */
   done?: (points: PointAnswer[]) => Edit;
   /** What may be typed once there are so many points. */
@@ -63,6 +68,12 @@ export const clicked = (on: On, at: Pointed) => ({
 const others = (on: On) => useSheet.getState().selection.filter((id) => id !== on.piece);
 
 const AIMS: Record<string, (pieces: string[]) => Aim> = {
+  stand: () => ({
+    about: "A viewpoint",
+    prompt: (n) => (n === 0 ? "click where to stand" : "click what to look to"),
+    points: [{ pieces: [] }, { pieces: [] }],
+    makes: ([a, b]) => keepBetween({ x: a.at.x, z: a.at.z }, { x: b.at.x, z: b.at.z }),
+  }),
   settle: () => ({
     prompt: () => "click the piece or the floor onto which to settle, kept apart",
     click: (on) => ({ do: "settleOnto", pieces: others(on), onto: on.piece ?? undefined }),
@@ -165,7 +176,7 @@ export function aimNow(): Aim | null {
 export function aim(what: AimName) {
   const s = useSheet.getState();
   useAim.setState({ points: [], over: null, way: 0 });
-  if (s.selection.length > 0) s.aim(what);
+  if (s.selection.length > 0 || AIMS[what]([]).about) s.aim(what);
   else s.say("Select a piece first.");
 }
 
@@ -223,7 +234,10 @@ export async function aimAt(on: On, at: Pointed) {
   try {
     const points = [...useAim.getState().points, await point(at, wanted.pieces)];
     useAim.setState({ points, over: null });
-    if (now.done && points.length === now.points!.length) {
+    if (now.makes && points.length === now.points!.length) {
+      endAim();
+      now.makes(points);
+    } else if (now.done && points.length === now.points!.length) {
       endAim();
       await s.edit([now.done(points)]);
     }

@@ -7,6 +7,7 @@ import { CARRY_VERBS } from "./carryVerbs";
 import { AIM_VERBS, DRAFT_VERBS } from "./draftVerbs";
 import { isProposing, useProposal } from "../propose/proposal";
 import { FINISH_VERBS } from "./finishVerbs";
+import { LOOK_VERBS } from "./lookVerbs";
 import { PROPOSAL_VERBS } from "./manyVerbs";
 import { SHEET_VERBS } from "./sheetVerbs";
 import type { Mode, Verb } from "./verb";
@@ -15,6 +16,7 @@ import type { Mode, Verb } from "./verb";
 export const VERBS: Verb[] = [
   ...SHEET_VERBS,
   ...FINISH_VERBS,
+  ...LOOK_VERBS,
   ...CARRY_VERBS,
   ...DRAFT_VERBS,
   ...AIM_VERBS,

@@ -19,7 +19,7 @@ export function AimCaption() {
   const lead = pieces.get(selection[selection.length - 1])?.name ?? "";
   return (
     <Typography component="div" data-testid="aim" sx={{ fontSize: 15, lineHeight: "24px" }}>
-      <b>{selection.length === 1 ? lead : `${selection.length} pieces`}</b>
+      <b>{aim.about ?? (selection.length === 1 ? lead : `${selection.length} pieces`)}</b>
       {points.length < all && <>: {aim.prompt(points.length)}. </>}
       {over && points.length < all && <>Here is {over.words}. </>}
       {typed && ways && (

@@ -39,9 +39,21 @@ export function Caption() {
   const asked = useQuestion((s) => s.asked !== null);
   const finishing = useFinishing((s) => s.mode !== null || s.shown !== null);
   const handling = handled(useHandling());
+  // of nothing that is selected, where one looks from
+  const viewpoint = useSheet((s) =>
+    s.selection.length + s.parts.length === 0 && s.viewpoint?.view.group === "kept"
+      ? s.viewpoint.view.id
+      : null,
+  );
   const query = {
-    queryKey: ["caption", space.id, space.revision, parts, selection, unit, handling],
-    queryFn: () => api.caption(space.id, part ? [] : [...parts, ...selection], part, unit, handling),
+    queryKey: ["caption", space.id, space.revision, parts, selection, viewpoint, unit, handling],
+    queryFn: () =>
+      api.caption(
+        space.id,
+        { pieces: part ? [] : [...parts, ...selection], part, viewpoint },
+        unit,
+        handling,
+      ),
     retry: false as const,
   };
   const caption = useQuery({ ...query, placeholderData: (before?: CaptionView) => before });

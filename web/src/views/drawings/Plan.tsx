@@ -7,6 +7,7 @@ import { lookAtPlan } from "../../tools/carry/facing";
 import { LAYER } from "./layer";
 import { Tray } from "./Tray";
 import { TwinLines } from "./TwinLines";
+import { ViewMarks } from "./ViewMarks";
 import { useHandling } from "../../store/handling";
 import { useSheet } from "../../store/sheet";
 import { isIn, layerOf } from "../../store/kept";
@@ -153,6 +154,7 @@ export function Plan() {
           {corners && <PlanCorners scale={eye.scale} />}
           <DatumMark eye={eye} />
           <TwinLines scale={eye.scale} toPlan={toPlan} />
+          <ViewMarks scale={eye.scale} toPlan={toPlan} />
           <DrawnLines scale={eye.scale} />
         </>
       )}

@@ -14,6 +14,8 @@ import {
 } from "three";
 import { useSheet } from "../../store/sheet";
 import { effortOf, isLight, useEffort } from "../../store/effort";
+import { useExtent } from "./extent";
+import { Lit } from "./Lit";
 
 /** Brighter from the window side and above than from below: no two walls are lit alike. */
 const SKY = "#EAF0F4";
@@ -94,28 +96,11 @@ function before(inward: { x: number; z: number }): [number, number, number] {
   return [-inward.x * away - inward.z * aside, up, -inward.z * away + inward.x * aside];
 }
 
-/** Daylight; shadows are drawn anew only when things change. */
-function Sun({ small }: { small: boolean }) {
+/** Shadows are drawn anew only when things change; where frames are slow, once what is carried rests. */
+function Shadows({ of }: { of: unknown }) {
   const { gl, invalidate } = useThree();
-  const shell = useSheet((s) => s.space!.shell);
   const pieces = useSheet((s) => s.pieces);
   const ghosts = useSheet((s) => s.ghosts);
-  const window = useSheet((s) => {
-    const inside = s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits);
-    return inside ? s.space!.backs.find((b) => b.inward && WINDOW.test(b.body))?.inward : undefined;
-  });
-  const from = window ? before(window) : OUTSIDE;
-  const { centre, half } = useMemo(() => {
-    const xs = shell.outline.map((p) => p.x);
-    const zs = shell.outline.map((p) => p.z);
-    const middle: [number, number, number] = [
-      (Math.min(...xs) + Math.max(...xs)) / 2,
-      0,
-      (Math.min(...zs) + Math.max(...zs)) / 2,
-    ];
-    const reach = Math.hypot(Math.max(...xs) - Math.min(...xs), Math.max(...zs) - Math.min(...zs)) / 2;
-    return { centre: middle, half: reach + 0.5 };
-  }, [shell.outline]);
   useEffect(() => {
     gl.shadowMap.autoUpdate = false;
   }, [gl]);
@@ -135,11 +120,23 @@ function Sun({ small }: { small: boolean }) {
     }
     const soon = setTimeout(draw, REST);
     return () => clearTimeout(soon);
-  }, [gl, invalidate, pieces, ghosts, window]);
+  }, [gl, invalidate, pieces, ghosts, of]);
+  return null;
+}
+
+/** Daylight to work in. */
+function Sun({ small }: { small: boolean }) {
+  const window = useSheet((s) => {
+    const inside = s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits);
+    return inside ? s.space!.backs.find((b) => b.inward && WINDOW.test(b.body))?.inward : undefined;
+  });
+  const from = window ? before(window) : OUTSIDE;
+  const { centre, half } = useExtent();
   // only what is in the scene is really where it is said to be
   const middle = useMemo(() => new Object3D(), []);
   return (
     <>
+      <Shadows of={window} />
       <primitive object={middle} position={centre} />
       <directionalLight
         castShadow={!small}
@@ -161,10 +158,22 @@ function Sun({ small }: { small: boolean }) {
   );
 }
 
-/** Sun and sky. Where a frame may cost little, the sky is two colours and nothing is mirrored. */
+/**
+ * Light to work in, sun and sky, or as the space is lit. Where a frame may cost little, the sky is two colours
+ * and nothing is mirrored.
+ */
 export function Light({ small = false }: { small?: boolean }) {
   const effort = useEffort(effortOf);
+  const lit = useSheet((s) => s.lit) && !small;
   const simple = small || isLight(effort);
+  if (lit)
+    return (
+      <>
+        {!simple && <Around />}
+        <Shadows of={null} />
+        <Lit />
+      </>
+    );
   return (
     <>
       {simple ? (

@@ -27,6 +27,8 @@ export function Pieces({ small = false }: { small?: boolean }) {
   const filing = useSheet((s) => s.space!.filing);
   const open = useSheet((s) => s.inGroup);
   const placing = useSheet((s) => s.placing);
+  const through = useSheet((s) => s.through);
+  const selection = useSheet((s) => s.selection);
   // asked for anew when something else than before is in the space
   const articles = useMemo(() => [...new Set([...pieces.values()].map((p) => p.article))].sort(), [pieces]);
   const own = useQuery({
@@ -43,15 +45,17 @@ export function Pieces({ small = false }: { small?: boolean }) {
   const trial = useFinishing((s) => s.trial);
   const groups = useMemo(() => {
     const of = new Map<string, Piece[]>();
+    const clear = new Set(through === "others" ? selection : []);
+    const faint = (p: Piece) => !small && through !== "nothing" && !clear.has(p.id);
     const all = shown(pieces, ghosts, others, filing);
     for (const real of yardstick ? [...all, yardstick] : all) {
       const p = tried(real, trial);
-      const dim = open !== null && !isIn(open, p.group, filing) ? ["dim"] : [];
+      const dim = (open !== null && !isIn(open, p.group, filing)) || faint(p) ? ["dim"] : [];
       const key = [...formKey(p), p.looks ? JSON.stringify(p.looks) : "", ...dim].join("~");
       of.set(key, [...(of.get(key) ?? []), p]);
     }
     return [...of.entries()];
-  }, [pieces, ghosts, others, yardstick, filing, open, trial]);
+  }, [pieces, ghosts, others, yardstick, filing, open, trial, through, selection, small]);
   return (
     <>
       {groups.map(([key, same]) => (

@@ -10,6 +10,7 @@ import { lookAt, lookAtPlan } from "../../tools/carry/facing";
 import { registerSight } from "../../tools/finish/sights";
 import { useSheet } from "../../store/sheet";
 import { EffortMenu } from "./EffortMenu";
+import { FrameMask } from "./FrameMask";
 import { Light } from "./Light";
 import { Looking } from "./Looking";
 import { Pieces } from "./Pieces";
@@ -101,6 +102,7 @@ export function SetView({ small = false }: { small?: boolean }) {
         <EffortMenu />
       </DrawingTitle>
       {canvas}
+      <FrameMask />
       <BandFigure drawing="set" />
     </Box>
   );

@@ -2,7 +2,7 @@ import { useTheme } from "@mui/material/styles";
 import { Edges } from "@react-three/drei";
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
-import { type Group, type Vector3 } from "three";
+import { type BufferGeometry, type Group, MeshBasicMaterial, type Vector3 } from "three";
 import type { Vec } from "../../api/types.gen";
 import { effortOf, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
@@ -24,6 +24,8 @@ export function ShellModel({ small }: { small: boolean }) {
   const trial = useFinishing((s) => s.trial);
   const effort = useEffort(effortOf);
   const { palette } = useTheme();
+  const lit = useSheet((s) => s.lit) && !small;
+  const through = useSheet((s) => s.through) !== "nothing" && !small;
   const inside = useSheet((s) => s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits));
   const nodes = useShell(space.id, space.shellAt);
   const group = useRef<Group>(null);
@@ -33,7 +35,7 @@ export function ShellModel({ small }: { small: boolean }) {
   useEffect(() => {
     gl.shadowMap.needsUpdate = true;
     invalidate();
-  }, [nodes, lifted, parts, inside, gl, invalidate]);
+  }, [nodes, lifted, parts, inside, lit, through, gl, invalidate]);
   useEffect(() => invalidate(), [trial, space.finishes, effort, invalidate]);
 
   useFrame(({ camera }) => {
@@ -58,20 +60,36 @@ export function ShellModel({ small }: { small: boolean }) {
               geometry={p.geometry}
               material={materialOf(
                 tried?.target.part === p.name ? tried.appearance : space.finishes[p.name],
-                { effort: small ? "light" : effort },
+                { effort: small ? "light" : effort, dim: through && CLOSING.test(n.node) },
               )}
               name={p.name}
               receiveShadow={!small}
-              castShadow={!small && (CASTING.test(n.node) || (inside && CLOSING.test(n.node)))}
+              castShadow={!small && !lit && (CASTING.test(n.node) || (inside && CLOSING.test(n.node)))}
             >
               {parts.includes(n.node) && <Edges color={palette.secondary.main} lineWidth={2.5} />}
             </mesh>
           ))}
         </group>
       ))}
+      {lit && nodes?.map((n) => n.parts.map((p) => <Shade key={n.node + p.name} node={n.node} part={p} />))}
     </>
   );
 }
+
+/** What keeps light out, or throws shadows, whether it is seen or not: a wall that is out of the way does. */
+function Shade({ node, part }: { node: string; part: { name: string; geometry: BufferGeometry } }) {
+  if (node.startsWith(CUT) || (!CASTING.test(node) && !CLOSING.test(node) && !JOINERY.test(node)))
+    return null;
+  if (JOINERY.test(node) && PANE.test(part.name)) return null;
+  return <mesh geometry={part.geometry} material={UNSEEN} castShadow raycast={NOT_HIT} />;
+}
+
+const UNSEEN = new MeshBasicMaterial({ colorWrite: false, depthWrite: false });
+const NOT_HIT = () => undefined;
+
+/** What sits in openings, and the panes of it. */
+const JOINERY = /^opening:/;
+const PANE = /glass|pane/;
 
 /** Whether the eye is on the side of a face from which it is seen. */
 const ahead = (eye: Vector3, p: Vec, n: Vec) =>

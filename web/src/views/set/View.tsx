@@ -4,7 +4,8 @@ import { useEffect, useRef, type ComponentRef } from "react";
 import { Box3, type Camera, Matrix4, type PerspectiveCamera, Vector3 } from "three";
 import type { Shell } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
-import { INSIDE, OUTSIDE } from "../../store/angles";
+import { INSIDE, OUTSIDE, seenThrough } from "../../store/angles";
+import { registerEye } from "../../store/eye";
 import { useWalk } from "./useWalk";
 
 /** From metres to the picture, which goes from -1 to 1. */
@@ -45,7 +46,7 @@ export function View({
     const first = done.current.at === -1;
     if (!asked && Math.abs(done.current.aspect - aspect) < 0.15) return;
     done.current = { at: fit.at, aspect };
-    if (!asked && !first && camera.fov === INSIDE) return;
+    if (!asked && !first && (camera.fov === INSIDE || useSheet.getState().viewpoint)) return;
     const { selection, pieces } = useSheet.getState();
     const chosen = selection.map((id) => pieces.get(id)).filter((p) => p !== undefined);
     camera.fov = OUTSIDE;
@@ -64,25 +65,46 @@ export function View({
     invalidate();
   }, [fit, aspect, shell, camera, invalidate, small]);
 
-  const seen = useRef(0);
+  // one that is kept is as it is kept now, whoever altered it
+  const kept = useSheet((s) =>
+    s.space!.showing.viewpoints.find((v) => v.id === s.viewpoint?.view.id && v.group === "kept"),
+  );
+  const seen = useRef("");
   useEffect(() => {
-    if (small || !viewpoint || !controls.current || seen.current === viewpoint.at) return;
-    seen.current = viewpoint.at;
-    const { eye, target: at, fits } = viewpoint.view;
+    if (small || !viewpoint || !controls.current) return;
+    const view = kept ?? viewpoint.view;
+    const key = JSON.stringify([viewpoint.at, view, aspect > 0 && view.frame.ratio > 0 ? aspect : 0]);
+    if (seen.current === key) return;
+    seen.current = key;
+    const { eye, target: at, fits } = view;
     const target = controls.current.target;
     if (fits) {
       camera.fov = OUTSIDE;
       const away = new Vector3(eye.x - at.x, eye.y - at.y, eye.z - at.z).normalize();
       frameRoom(camera, target, shell, aspect, away);
     } else {
-      camera.fov = INSIDE;
+      camera.fov = view.group === "kept" ? seenThrough(view, aspect) : INSIDE;
       camera.position.set(eye.x, eye.y, eye.z);
       target.set(at.x, at.y, at.z);
       camera.updateProjectionMatrix();
     }
     controls.current.update();
     invalidate();
-  }, [viewpoint, aspect, shell, camera, invalidate, small]);
+  }, [viewpoint, kept, aspect, shell, camera, invalidate, small]);
+
+  useEffect(() => {
+    if (small) return;
+    return registerEye(() => {
+      const { x, y, z } = controls.current?.target ?? new Vector3();
+      const at = camera.position;
+      return { eye: { x: at.x, y: at.y, z: at.z }, target: { x, y, z } };
+    });
+  }, [camera, small]);
+
+  const upright = viewpoint !== null && (kept?.upright ?? false);
+  useFrame(() => {
+    if (upright && controls.current) level(camera, controls.current.target);
+  }, -3);
 
   // how the space is seen, for those who read the page: columns of the matrix from metres to the picture
   useFrame(({ gl }) => {
@@ -105,6 +127,23 @@ export function View({
       zoomToCursor
     />
   );
+}
+
+/** Steepest look that can be made good by shifting the picture: verticals stay upright. */
+const STEEPEST = Math.tan((40 * Math.PI) / 180);
+
+const ahead = new Vector3();
+
+/** Looks level, and shifts the picture until what was looked at is in its middle again. */
+function level(camera: PerspectiveCamera, target: Vector3) {
+  ahead.copy(target).sub(camera.position);
+  const rise = ahead.y / Math.hypot(ahead.x, ahead.z);
+  camera.updateProjectionMatrix();
+  if (!(Math.abs(rise) < STEEPEST)) return;
+  camera.lookAt(target.x, camera.position.y, target.z);
+  camera.projectionMatrix.elements[9] += camera.projectionMatrix.elements[5] * rise;
+  camera.projectionMatrixInverse.copy(camera.projectionMatrix).invert();
+  camera.updateMatrixWorld();
 }
 
 /** Directions from which one looks at first: into a room over its corner, at a stage from the house. */

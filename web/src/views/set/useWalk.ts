@@ -4,6 +4,7 @@ import { useThree } from "@react-three/fiber";
 import { useEffect, type ComponentRef, type RefObject } from "react";
 import { type PerspectiveCamera, Vector3 } from "three";
 import { api } from "../../api/client";
+import type { Vec } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
 
 /** Height of the eye of somebody standing, metres; as the ready-made viewpoints have it. */
@@ -11,7 +12,7 @@ const EYE = 1.6;
 const STEP = 0.4;
 const TURN = Math.PI / 18;
 
-/** Arrows walk and turn at eye height over whatever floor there is; core says how high that is. */
+/** Arrows walk and turn at eye height over whatever floor there is; core says where one comes to. */
 export function useWalk(
   walking: boolean,
   camera: PerspectiveCamera,
@@ -32,16 +33,31 @@ export function useWalk(
       controls.current?.update();
       invalidate();
     };
-    const go = async (x: number, z: number) => {
-      const { y } = await api.floor(space.id, x, z);
-      if (y !== null && y !== undefined) stand(x, z, y);
-      return y !== null && y !== undefined;
+    const feet = { x: 0, y: 0, z: 0 };
+    /** Where core says one comes to; it may be where one is. */
+    const come = (at: Vec | null) => {
+      if (!at) return false;
+      Object.assign(feet, at);
+      stand(at.x, at.z, at.y);
+      return true;
+    };
+    const go = async (x: number, z: number) => come(await api.walk(space.id, x, null, z));
+    let busy = false;
+    const step = async (by: number) => {
+      if (busy) return;
+      busy = true;
+      try {
+        const { x, y, z } = feet;
+        come(await api.walk(space.id, x, y, z, ahead.x * by, ahead.z * by));
+      } finally {
+        busy = false;
+      }
     };
     camera.getWorldDirection(ahead).setY(0).normalize();
     void (async () => {
       const from = camera.position.clone();
       // where one stands now, else what one looked at, else the first corner that one can stand in
-      const corner = space.viewpoints.find((v) => v.group === "corners");
+      const corner = space.showing.viewpoints.find((v) => v.group === "corners");
       if (!(await go(from.x, from.z)) && !(await go(target.x, target.z)) && corner) {
         ahead.set(corner.target.x - corner.eye.x, 0, corner.target.z - corner.eye.z).normalize();
         if (!(await go(corner.eye.x, corner.eye.z))) {
@@ -53,17 +69,17 @@ export function useWalk(
     const press = (e: KeyboardEvent) => {
       if ((e.target as HTMLElement).closest("input, textarea, [role=dialog], [role=menu]")) return;
       camera.getWorldDirection(ahead).setY(0).normalize();
-      const { x, y, z } = camera.position;
+      const { x, z } = feet;
       const steps: Record<string, () => void> = {
-        ArrowUp: () => void go(x + ahead.x * STEP, z + ahead.z * STEP),
-        ArrowDown: () => void go(x - ahead.x * STEP, z - ahead.z * STEP),
+        ArrowUp: () => void step(STEP),
+        ArrowDown: () => void step(-STEP),
         ArrowLeft: () => {
           ahead.applyAxisAngle(new Vector3(0, 1, 0), TURN);
-          stand(x, z, y - EYE);
+          stand(x, z, feet.y);
         },
         ArrowRight: () => {
           ahead.applyAxisAngle(new Vector3(0, 1, 0), -TURN);
-          stand(x, z, y - EYE);
+          stand(x, z, feet.y);
         },
         Escape: () => walk(false),
       };

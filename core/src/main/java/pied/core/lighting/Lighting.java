@@ -37,7 +37,7 @@ public record Lighting(
     LinearColour aroundColour,
     double lumens,
     double watts,
-    List<LampSource> lamps) {
+    List<DrawnLamp> lamps) {
   private static final LinearColour WHITE = new LinearColour(1, 1, 1);
 
   /**
@@ -79,7 +79,7 @@ public record Lighting(
         around.colour(),
         lumens,
         Power.watts(space),
-        FewSources.of(lamps, most));
+        FewSources.of(lamps, most).stream().map(DrawnLamp::of).toList());
   }
 
   /** Of floor, walls and ceiling in the mean, by their areas; openings throw nothing back. */

@@ -48,7 +48,7 @@ final class DaySentence implements Sentence<SetDay> {
     SetDay e = SetDayBuilder.builder().build();
     SetDay now = clause(r, n, e);
     if (now == null
-        || !r.done() && !r.ahead("on|at|clear|sunny|hazy|overcast|cloudy|,|and|then|" + ALL)) {
+        || !r.done() && !r.ahead("on|at|clear|sunny|hazy|overcast|cloudy|,|.|and|then|" + ALL)) {
       r.back(before);
       return null;
     }

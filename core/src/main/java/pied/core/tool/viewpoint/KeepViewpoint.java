@@ -11,6 +11,7 @@ import pied.core.piece.Piece;
 import pied.core.show.PictureFrame;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
+import pied.core.space.Opening;
 import pied.core.space.Validity;
 import pied.core.units.Refusal;
 
@@ -23,7 +24,8 @@ import pied.core.units.Refusal;
  * @param target what is looked at from it
  * @param stand a point of the plan, in place of the eye
  * @param to a point of the plan that is looked to, level
- * @param from id of a piece: one sits on it, or stands where it is, and looks where it faces
+ * @param from id of a piece: one sits on it, or stands where it is, and looks where it faces; or
+ *     name of an opening: one stands before it, within, and looks in
  * @param height of the eye above the floor; null for that of somebody standing, on a piece seated
  * @param lens millimetres of a full frame, or a text such as "60°"; null for 24 mm
  * @param ratio width by height of the picture; null or 0 for as large as where it is drawn
@@ -53,11 +55,15 @@ public record KeepViewpoint(
     if (all.size() >= Viewpoint.MOST) {
       throw new Refusal("A space keeps up to {} viewpoints; remove one first.", Viewpoint.MOST);
     }
-    Piece piece = from == null ? null : session.piece(from);
-    Vec at = eye(session, piece);
-    Vec toward = target(session, piece, at);
-    String begins = piece == null ? "Viewpoint" : "From " + piece.name();
-    boolean free = piece != null && all.stream().noneMatch(v -> v.name().equalsIgnoreCase(begins));
+    Opening opening = from == null ? null : Viewpoints.opening(session.space(), from);
+    Piece piece = from == null || opening != null ? null : session.piece(from);
+    Vec at = opening == null ? eye(session, piece) : Viewpoints.eye(session, opening, height);
+    Vec toward =
+        opening == null
+            ? target(session, piece, at)
+            : at.plus(session.space().shell().wall(opening.wall()).inward());
+    String begins = from == null ? "Viewpoint" : "From " + Viewpoints.nameOf(session.space(), from);
+    boolean free = from != null && all.stream().noneMatch(v -> v.name().equalsIgnoreCase(begins));
     session.show(
         session
             .space()

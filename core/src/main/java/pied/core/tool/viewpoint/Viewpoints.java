@@ -9,7 +9,11 @@ import pied.core.piece.Piece;
 import pied.core.show.LightLook;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
+import pied.core.space.Opening;
+import pied.core.space.PartName;
+import pied.core.space.Space;
 import pied.core.space.Spot;
+import pied.core.space.Wall;
 import pied.core.units.Message;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
@@ -25,6 +29,9 @@ final class Viewpoints {
   private static final double NEAREST = 0.01;
 
   private static final int MOST_LIFTED = 200;
+
+  /** So far within an opening one stands, metres. */
+  private static final double WITHIN = 0.4;
 
   private Viewpoints() {}
 
@@ -93,6 +100,24 @@ final class Viewpoints {
     Vec at = p.at();
     double floor = session.space().shell().floorAt(new Spot(at.x(), at.z()));
     return new Vec(at.x(), (Double.isNaN(floor) ? p.at().y() : floor) + height, at.z());
+  }
+
+  /** The opening of a name such as "opening:d1"; null for none. */
+  static @Nullable Opening opening(Space space, String name) {
+    PartName part = PartName.read(name);
+    return part.kind() == PartName.PartKind.opening ? space.shell().opening(part.id()) : null;
+  }
+
+  static String nameOf(Space space, String from) {
+    Opening o = opening(space, from);
+    return o != null ? space.nameOf(o.name()) : space.has(from) ? space.piece(from).name() : from;
+  }
+
+  /** The eye of somebody who stands before the middle of an opening, within. */
+  static Vec eye(EditSession session, Opening o, @Nullable Amount height) {
+    Wall wall = session.space().shell().wall(o.wall());
+    Vec at = wall.spot(o.from() + o.width() / 2, WITHIN).at(0);
+    return above(session, at, session.length(height, Viewpoint.STANDING));
   }
 
   /** A metre ahead of a piece, level. */

@@ -1,0 +1,15 @@
+import Box from "@mui/material/Box";
+import { DayPart } from "./DayPart";
+import { LampsPart } from "./LampsPart";
+import { LooksPart } from "./LooksPart";
+
+/** How the space is lit: lamps, the looks they are kept in, and the day. */
+export function LightLeaf() {
+  return (
+    <Box sx={{ flex: 1, overflowY: "auto", borderTop: 1, borderColor: "divider", pb: 2 }} data-testid="light">
+      <LooksPart />
+      <LampsPart />
+      <DayPart />
+    </Box>
+  );
+}

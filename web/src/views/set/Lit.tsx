@@ -1,0 +1,164 @@
+import { useThree } from "@react-three/fiber";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useMemo } from "react";
+import { Color, Object3D } from "three";
+import { api } from "../../api/client";
+import type { DrawnLamp, Lighting, LinearColour } from "../../api/types.gen";
+import { type Effort, effortOf, isLight, useEffort } from "../../store/effort";
+import { useSheet } from "../../store/sheet";
+import { useExtent } from "./extent";
+
+/** Less light than this around one does not get used to, lux: what is dark is dark. */
+const DARKEST = 3;
+
+/** What light all around of the strength one is used to is drawn with. */
+const USED = 2.3;
+
+/** So many times the light around, the sun is drawn as it is; where it is more, the eye helps itself. */
+const BEARABLE = 4;
+
+/** A sun that is so much stronger than what is around is drawn less than that. */
+const EYE = 0.3;
+
+/** How many lamps may be drawn, and how many of them throw shadows, by what a frame may cost. */
+const LAMPS: Record<Effort, number> = { plain: 4, light: 4, middle: 8, full: 12 };
+const SHADOWS: Record<Effort, number> = { plain: 0, light: 0, middle: 1, full: 3 };
+
+/** What is drawn of lamps changes its program with their number: they come in these. */
+const NUMBERS = [0, 1, 2, 4, 8, 12];
+
+const colourOf = (c: LinearColour) => new Color(c.red, c.green, c.blue);
+
+/** The light there is at this moment, or at the one that is tried. */
+export function useLight(): Lighting | undefined {
+  const space = useSheet((s) => s.space!.id);
+  const revision = useSheet((s) => s.space!.revision);
+  const moment = useSheet((s) => s.moment);
+  const effort = useEffort(effortOf);
+  const lit = useSheet((s) => s.lit);
+  return useQuery({
+    queryKey: ["light", space, revision, LAMPS[effort], moment],
+    queryFn: () => api.light(space, LAMPS[effort], moment),
+    placeholderData: (before?: Lighting) => before,
+    enabled: lit,
+  }).data;
+}
+
+/** The space as it is lit: sun, sky, lamps, and what the walls throw back. */
+export function Lit() {
+  const light = useLight();
+  const held = useSheet((s) => s.held);
+  const effort = useEffort(effortOf);
+  const { gl, scene, invalidate } = useThree();
+  const reference = held ?? Math.max(DARKEST, light?.around ?? DARKEST);
+  const share = USED / reference;
+  const around = (light?.around ?? 0) * share;
+  useEffect(() => {
+    // what is mirrored is as bright as what is around
+    scene.environmentIntensity = Math.min(0.5, 0.16 * around);
+    gl.shadowMap.needsUpdate = true;
+    gl.domElement.dataset.lit = light ? light.around.toFixed(1) : "";
+    invalidate();
+    return () => {
+      delete gl.domElement.dataset.lit;
+    };
+  }, [light, around, scene, gl, invalidate]);
+  if (!light) return null;
+  const sky = new Color().copy(colourOf(light.aroundColour));
+  return (
+    <>
+      <hemisphereLight args={[sky, sky.clone().multiplyScalar(0.82), around]} />
+      <TrueSun light={light} share={share} />
+      <Lamps lamps={light.lamps} share={share} shadows={SHADOWS[effort]} />
+    </>
+  );
+}
+
+function TrueSun({ light, share }: { light: Lighting; share: number }) {
+  const { centre, half } = useExtent();
+  const effort = useEffort(effortOf);
+  const middle = useMemo(() => new Object3D(), []);
+  const sun = light.sun;
+  const far = 30 + half;
+  const d = sun?.toward ?? { x: 0, y: 1, z: 0 };
+  const strong = (sun?.lux ?? 0) * share;
+  const seen = strong > BEARABLE ? BEARABLE * (strong / BEARABLE) ** EYE : strong;
+  return (
+    <>
+      <primitive object={middle} position={centre} />
+      <directionalLight
+        castShadow
+        position={[centre[0] + d.x * far, centre[1] + d.y * far, centre[2] + d.z * far]}
+        target={middle}
+        intensity={seen}
+        color={sun ? colourOf(sun.colour) : "white"}
+        shadow-mapSize={isLight(effort) ? [2048, 2048] : [3072, 3072]}
+        shadow-camera-left={-half}
+        shadow-camera-right={half}
+        shadow-camera-top={half}
+        shadow-camera-bottom={-half}
+        shadow-camera-far={2 * far}
+        shadow-bias={-0.0004}
+        shadow-normalBias={0.025}
+        shadow-radius={3}
+      />
+    </>
+  );
+}
+
+const enough = (n: number) => NUMBERS.find((m) => m >= n) ?? n;
+
+/** Lamps, the strongest first; some throw shadows. */
+function Lamps({ lamps, share, shadows }: { lamps: DrawnLamp[]; share: number; shadows: number }) {
+  const round = lamps.filter((l) => l.edge === 180);
+  const spots = lamps.filter((l) => l.edge < 180);
+  return (
+    <>
+      {Array.from({ length: enough(round.length) }, (_, i) => (
+        <Round key={`r${i}`} lamp={round[i]} share={share} />
+      ))}
+      {Array.from({ length: enough(spots.length) }, (_, i) => (
+        <Spot key={`s${i}`} lamp={spots[i]} share={share} shadow={i < shadows} />
+      ))}
+    </>
+  );
+}
+
+function Round({ lamp, share }: { lamp?: DrawnLamp; share: number }) {
+  if (!lamp) return <pointLight intensity={0} />;
+  return (
+    <pointLight
+      position={[lamp.at.x, lamp.at.y, lamp.at.z]}
+      intensity={lamp.candela * share}
+      color={colourOf(lamp.colour)}
+    />
+  );
+}
+
+function Spot({ lamp, share, shadow }: { lamp?: DrawnLamp; share: number; shadow: boolean }) {
+  const to = useMemo(() => new Object3D(), []);
+  if (!lamp) return <spotLight intensity={0} />;
+  const edge = (Math.min(89, lamp.edge) * Math.PI) / 180;
+  const full = (Math.min(89, lamp.full) * Math.PI) / 180;
+  return (
+    <>
+      <primitive
+        object={to}
+        position={[lamp.at.x + lamp.way.x, lamp.at.y + lamp.way.y, lamp.at.z + lamp.way.z]}
+      />
+      <spotLight
+        position={[lamp.at.x, lamp.at.y, lamp.at.z]}
+        target={to}
+        angle={edge}
+        penumbra={Math.max(0, Math.min(1, 1 - full / edge))}
+        intensity={lamp.candela * share}
+        color={colourOf(lamp.colour)}
+        castShadow={shadow}
+        shadow-mapSize={[1024, 1024]}
+        shadow-bias={-0.0006}
+        shadow-normalBias={0.03}
+        shadow-camera-near={0.08}
+      />
+    </>
+  );
+}
