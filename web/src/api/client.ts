@@ -142,7 +142,11 @@ export const api = {
     call<T.CaptionView>(`/spaces/${id}/caption`, { ...of, unit, handling }),
   light: (id: string, most: number, moment: Moment | null) =>
     call<T.LightView>(`/spaces/${id}/light` + some({ most, ...moment })).then((l) => l.light),
-  lamps: (id: string) => call<T.LampsView>(`/spaces/${id}/lamps`),
+  lamps: (id: string, unit: string) => call<T.LampsView>(`/spaces/${id}/lamps` + query({ unit })),
+  sun: (id: string, moment: Moment | null) =>
+    call<T.SunView>(`/spaces/${id}/sun` + some({ ...moment })).then((s) => s.study),
+  sunHours: (id: string, at: T.Vec) =>
+    call<T.SunHours>(`/spaces/${id}/sun/hours` + query({ x: at.x, y: at.y, z: at.z })),
   /** Without the height of the feet, a place to stand is looked for. */
   walk: (id: string, x: number, y: number | null, z: number, dx = 0, dz = 0) =>
     call<T.WalkView>(`/spaces/${id}/walk` + some({ x, y, z, dx, dz })).then((w) => w.feet ?? null),

@@ -60,7 +60,7 @@ export function SheetPage() {
     >
       <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
-        <Side name={WORDS[leaf]} width={268} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
+        <Side name={WORDS[leaf]} width={284} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
           {LEAVES[leaf]}
         </Side>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>

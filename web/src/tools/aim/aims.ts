@@ -68,6 +68,19 @@ export const clicked = (on: On, at: Pointed) => ({
 const others = (on: On) => useSheet.getState().selection.filter((id) => id !== on.piece);
 
 const AIMS: Record<string, (pieces: string[]) => Aim> = {
+  lantern: (pieces) => ({
+    prompt: () => "click what it shall be aimed at; it follows a piece from then on",
+    click: (_, { ray }) => ({ do: "aim", pieces, ray }),
+  }),
+  sun: () => ({
+    about: "Hours of sun",
+    prompt: () => "click the point to know of",
+    points: [{ pieces: [] }],
+    makes: async ([p]) => {
+      const { space, say } = useSheet.getState();
+      say((await api.sunHours(space!.id, p.at)).words);
+    },
+  }),
   stand: () => ({
     about: "A viewpoint",
     prompt: (n) => (n === 0 ? "click where to stand" : "click what to look to"),

@@ -6,6 +6,7 @@ import { useDraft } from "../../tools/draft/draft";
 import { lookAtPlan } from "../../tools/carry/facing";
 import { LAYER } from "./layer";
 import { Tray } from "./Tray";
+import { LightMarks } from "./LightMarks";
 import { TwinLines } from "./TwinLines";
 import { ViewMarks } from "./ViewMarks";
 import { useHandling } from "../../store/handling";
@@ -154,6 +155,7 @@ export function Plan() {
           {corners && <PlanCorners scale={eye.scale} />}
           <DatumMark eye={eye} />
           <TwinLines scale={eye.scale} toPlan={toPlan} />
+          <LightMarks scale={eye.scale} toPlan={toPlan} />
           <ViewMarks scale={eye.scale} toPlan={toPlan} />
           <DrawnLines scale={eye.scale} />
         </>

@@ -4,6 +4,9 @@ import { lookFrom } from "../../tools/viewpoint/viewpoints";
 import { useSheet } from "../../store/sheet";
 import { drag } from "../handling/drag";
 
+/** From where nobody looks at present, its sides are drawn so long, metres. */
+const SHORT = 0.9;
+
 /** Half of what takes clicks about a mark, pixels. */
 const HIT = 13;
 
@@ -44,19 +47,17 @@ export function ViewMarks(props: {
         },
       );
     };
+    const far = on ? 1 : Math.min(1, SHORT / Math.hypot(m.left.x - m.at.x, m.left.z - m.at.z));
+    const end = (p: Spot) => `${m.at.x + (p.x - m.at.x) * far},${m.at.z + (p.z - m.at.z) * far}`;
+    const sides = `${end(m.left)} ${m.at.x},${m.at.z} ${end(m.right)}`;
     const hit = busy ? "none" : undefined;
     const own = pulled?.id === m.id ? pulled : null;
     return (
       <g key={m.id} data-viewpoint={m.name} style={{ pointerEvents: hit }}>
         <title>{m.name}: pull it, or its far end; a click looks from there</title>
-        <polygon
-          points={`${m.left.x},${m.left.z} ${m.at.x},${m.at.z} ${m.right.x},${m.right.z}`}
-          fill={colour}
-          opacity={on ? 0.12 : 0.06}
-          pointerEvents="none"
-        />
+        <polygon points={sides} fill={colour} opacity={on ? 0.12 : 0.06} pointerEvents="none" />
         <polyline
-          points={`${m.left.x},${m.left.z} ${m.at.x},${m.at.z} ${m.right.x},${m.right.z}`}
+          points={sides}
           fill="none"
           stroke={colour}
           strokeWidth={1.2}

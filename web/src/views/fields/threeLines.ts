@@ -8,4 +8,5 @@ export const THREE_LINES = {
   maxHeight: 64,
   py: "3px",
   overflowY: "auto",
+  overflowX: "hidden",
 } as const;

@@ -103,7 +103,7 @@ function SunWords() {
       <ButtonBase
         aria-pressed={held !== null}
         title="The picture is exposed for this light, also where it becomes lighter or darker"
-        onClick={() => hold(held === null ? Math.max(3, light.around) : null)}
+        onClick={() => hold(held === null ? light.used : null)}
         sx={{ ...small, lineHeight: "18px", verticalAlign: "baseline" }}
       >
         {held === null ? "hold the exposure" : "exposure held"}
@@ -174,7 +174,11 @@ function Place() {
           const v = Number(e.target.value.replace(",", "."));
           if (Number.isFinite(v) && v !== value) void set({ [key]: v });
         }}
-        sx={{ width: 54, fontSize: 13, borderBottom: 1, borderColor: "divider" }}
+        sx={{
+          width: 44,
+          fontSize: 13,
+          "& input": { p: 0, height: 20, borderBottom: "1px solid", borderColor: "divider" },
+        }}
       />
     </Box>
   );

@@ -1,13 +1,12 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Typography from "@mui/material/Typography";
-import { useQuery } from "@tanstack/react-query";
-import { api } from "../../api/client";
-import type { LampLine, LampsView } from "../../api/types.gen";
+import type { LampLine } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
 import { TypedField } from "../fields/TypedField";
 import { small } from "../fields/small";
 import { Heading } from "../layers/LayersPanel";
+import { useLamps } from "./useLamps";
 
 const percent = (share: number | undefined) =>
   share === undefined ? "various" : `${Math.round(100 * share)} %`;
@@ -15,11 +14,7 @@ const percent = (share: number | undefined) =>
 /** All lamps, those alike in one line: switched, dimmed, selected. */
 export function LampsPart() {
   const space = useSheet((s) => s.space!);
-  const lamps = useQuery({
-    queryKey: ["lamps", space.id, space.revision],
-    queryFn: () => api.lamps(space.id),
-    placeholderData: (before?: LampsView) => before,
-  }).data;
+  const lamps = useLamps();
   const { edit } = useSheet.getState();
   if (!lamps) return null;
   const all = lamps.lines.flatMap((l) => l.pieces);

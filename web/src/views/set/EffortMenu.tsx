@@ -2,12 +2,15 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
+import { useSheet } from "../../store/sheet";
 import { EFFORTS, effortOf, useEffort } from "../../store/effort";
 
 /** How fine the picture is drawn, and how light. */
 export function EffortMenu() {
   const { chosen, stops } = useEffort();
   const effort = useEffort(effortOf);
+  const lit = useSheet((s) => s.lit);
+  const { light } = useSheet.getState();
   const [at, setAt] = useState<HTMLElement | null>(null);
   const { choose, expose } = useEffort.getState();
   const words = EFFORTS.find((e) => e.effort === effort)!.words;
@@ -28,10 +31,16 @@ export function EffortMenu() {
           "&:hover, &:focus-visible": { color: "text.primary", bgcolor: "background.paper" },
         }}
       >
-        picture&nbsp;<span aria-hidden>▾</span>
+        {lit ? "as lit" : "picture"}&nbsp;<span aria-hidden>▾</span>
       </ButtonBase>
       {at && (
         <Menu open anchorEl={at} onClose={() => setAt(null)}>
+          <MenuItem dense selected={!lit} onClick={() => light(false)}>
+            Evenly lit, to work in
+          </MenuItem>
+          <MenuItem dense divider selected={lit} onClick={() => light(true)}>
+            As the day and the lamps light it
+          </MenuItem>
           {EFFORTS.map((e, i) => (
             <MenuItem
               key={e.effort}

@@ -8,17 +8,19 @@ import { type Effort, effortOf, isLight, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
 import { useExtent } from "./extent";
 
-/** Less light than this around one does not get used to, lux: what is dark is dark. */
-const DARKEST = 3;
-
 /** What light all around of the strength one is used to is drawn with. */
 const USED = 2.3;
 
-/** So many times the light around, the sun is drawn as it is; where it is more, the eye helps itself. */
-const BEARABLE = 4;
-
-/** A sun that is so much stronger than what is around is drawn less than that. */
+/** So many times what one is used to, light is drawn as it is; where it is more, the eye helps itself. */
+const BEARABLE = { sun: 4, lamp: 2.2 };
 const EYE = 0.3;
+
+/** What is drawn of a light that is so many times as strong as what one is used to, of 1. */
+const borne = (strong: number, bearable: number) =>
+  strong > bearable ? (bearable / strong) * (strong / bearable) ** EYE : 1;
+
+/** A sky so many times as strong as what one is used to within is simply white. */
+const OUTSHONE = 8;
 
 /** How many lamps may be drawn, and how many of them throw shadows, by what a frame may cost. */
 const LAMPS: Record<Effort, number> = { plain: 4, light: 4, middle: 8, full: 12 };
@@ -44,13 +46,20 @@ export function useLight(): Lighting | undefined {
   }).data;
 }
 
+/** How bright the day is outside to an eye that is used to the light within, 0 to 1; 1 where it is evenly lit. */
+export function useDaylight(): number {
+  const light = useLight();
+  const lit = useSheet((s) => s.lit);
+  return lit && light ? Math.min(1, light.sky / (OUTSHONE * light.used)) : 1;
+}
+
 /** The space as it is lit: sun, sky, lamps, and what the walls throw back. */
 export function Lit() {
   const light = useLight();
   const held = useSheet((s) => s.held);
   const effort = useEffort(effortOf);
   const { gl, scene, invalidate } = useThree();
-  const reference = held ?? Math.max(DARKEST, light?.around ?? DARKEST);
+  const reference = held ?? light?.used ?? 1;
   const share = USED / reference;
   const around = (light?.around ?? 0) * share;
   useEffect(() => {
@@ -82,7 +91,6 @@ function TrueSun({ light, share }: { light: Lighting; share: number }) {
   const far = 30 + half;
   const d = sun?.toward ?? { x: 0, y: 1, z: 0 };
   const strong = (sun?.lux ?? 0) * share;
-  const seen = strong > BEARABLE ? BEARABLE * (strong / BEARABLE) ** EYE : strong;
   return (
     <>
       <primitive object={middle} position={centre} />
@@ -90,7 +98,7 @@ function TrueSun({ light, share }: { light: Lighting; share: number }) {
         castShadow
         position={[centre[0] + d.x * far, centre[1] + d.y * far, centre[2] + d.z * far]}
         target={middle}
-        intensity={seen}
+        intensity={strong * borne(strong, BEARABLE.sun)}
         color={sun ? colourOf(sun.colour) : "white"}
         shadow-mapSize={isLight(effort) ? [2048, 2048] : [3072, 3072]}
         shadow-camera-left={-half}
@@ -129,7 +137,7 @@ function Round({ lamp, share }: { lamp?: DrawnLamp; share: number }) {
   return (
     <pointLight
       position={[lamp.at.x, lamp.at.y, lamp.at.z]}
-      intensity={lamp.candela * share}
+      intensity={lamp.candela * share * borne((lamp.lux * share) / USED, BEARABLE.lamp)}
       color={colourOf(lamp.colour)}
     />
   );
@@ -151,7 +159,7 @@ function Spot({ lamp, share, shadow }: { lamp?: DrawnLamp; share: number; shadow
         target={to}
         angle={edge}
         penumbra={Math.max(0, Math.min(1, 1 - full / edge))}
-        intensity={lamp.candela * share}
+        intensity={lamp.candela * share * borne((lamp.lux * share) / USED, BEARABLE.lamp)}
         color={colourOf(lamp.colour)}
         castShadow={shadow}
         shadow-mapSize={[1024, 1024]}

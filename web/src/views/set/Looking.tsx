@@ -18,32 +18,28 @@ const button = (on: boolean) => ({
   "&:hover, &:focus-visible": { color: "text.primary", bgcolor: "background.paper" },
 });
 
-/** Where to look from, the ceiling, walking, seeing through, and the light. */
+/** Where to look from, the ceiling, walking, and seeing through. */
 export function Looking() {
   const lifted = useSheet((s) => s.lifted);
   const walking = useSheet((s) => s.walking);
-  const lit = useSheet((s) => s.lit);
   const stage = useSheet((s) => Boolean(s.space!.shell.stage));
-  const { lift, walk, light } = useSheet.getState();
+  const { lift, walk } = useSheet.getState();
   const off = lifted.includes("ceiling");
   return (
     <>
       <FromMenu />
-      <ButtonBase aria-pressed={!off} onClick={() => lift("ceiling", !off)} sx={button(!off)}>
-        {stage ? "grid on" : "ceiling on"}
+      <ButtonBase
+        aria-pressed={!off}
+        title={off ? "Lifted off, to look in" : "It is on"}
+        onClick={() => lift("ceiling", !off)}
+        sx={button(!off)}
+      >
+        {stage ? "grid" : "ceiling"}
       </ButtonBase>
       <ButtonBase aria-pressed={walking} onClick={() => walk(!walking)} sx={button(walking)}>
         {walking ? "walking: arrows, Esc ends" : "walk"}
       </ButtonBase>
       <ThroughButton />
-      <ButtonBase
-        aria-pressed={lit}
-        title="As the day and the lamps light it, or evenly, to work in"
-        onClick={() => light(!lit)}
-        sx={button(lit)}
-      >
-        as lit
-      </ButtonBase>
     </>
   );
 }

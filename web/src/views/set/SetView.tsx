@@ -12,6 +12,8 @@ import { useSheet } from "../../store/sheet";
 import { EffortMenu } from "./EffortMenu";
 import { FrameMask } from "./FrameMask";
 import { Light } from "./Light";
+import { mix, NIGHT } from "./night";
+import { useDaylight } from "./Lit";
 import { Looking } from "./Looking";
 import { Pieces } from "./Pieces";
 import { Refine } from "./Refine";
@@ -53,6 +55,9 @@ export function SetView({ small = false }: { small?: boolean }) {
     [sight],
   );
 
+  const day = useDaylight();
+  const inside = useSheet((s) => s.lit && (s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits)));
+  const outside = inside && !small ? mix(NIGHT, palette.background.default, day) : palette.background.default;
   const canvas = (
     <Canvas
       frameloop="demand"
@@ -60,7 +65,7 @@ export function SetView({ small = false }: { small?: boolean }) {
       shadows={small ? false : { type: PCFShadowMap }}
       dpr={small ? 1 : [1, 2]}
       camera={{ fov: OUTSIDE, near: 0.05, far: 300, position: [10, 8, 14] }}
-      style={{ background: palette.background.default }}
+      style={{ background: outside }}
     >
       <View onReady={ready} small={small} />
       <Light small={small} />

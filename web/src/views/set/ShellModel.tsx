@@ -3,11 +3,14 @@ import { Edges } from "@react-three/drei";
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
 import { type BufferGeometry, type Group, MeshBasicMaterial, type Vector3 } from "three";
-import type { Vec } from "../../api/types.gen";
+import type { Appearance, Vec } from "../../api/types.gen";
 import { effortOf, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
 import { useFinishing } from "../../tools/finish/finish";
 import { useShell } from "../paper/shapes";
+import { mix, NIGHT } from "./night";
+import { useExtent } from "./extent";
+import { useDaylight } from "./Lit";
 import { materialOf } from "../surface/materials";
 
 /** The foot of a wall that is out of the way. */
@@ -25,6 +28,7 @@ export function ShellModel({ small }: { small: boolean }) {
   const effort = useEffort(effortOf);
   const { palette } = useTheme();
   const lit = useSheet((s) => s.lit) && !small;
+  const day = useDaylight();
   const through = useSheet((s) => s.through) !== "nothing" && !small;
   const inside = useSheet((s) => s.walking || (s.viewpoint !== null && !s.viewpoint.view.fits));
   const nodes = useShell(space.id, space.shellAt);
@@ -59,7 +63,7 @@ export function ShellModel({ small }: { small: boolean }) {
               key={p.name}
               geometry={p.geometry}
               material={materialOf(
-                tried?.target.part === p.name ? tried.appearance : space.finishes[p.name],
+                tried?.target.part === p.name ? tried.appearance : asLit(space.finishes[p.name], day),
                 { effort: small ? "light" : effort, dim: through && CLOSING.test(n.node) },
               )}
               name={p.name}
@@ -78,11 +82,33 @@ export function ShellModel({ small }: { small: boolean }) {
 
 /** What keeps light out, or throws shadows, whether it is seen or not: a wall that is out of the way does. */
 function Shade({ node, part }: { node: string; part: { name: string; geometry: BufferGeometry } }) {
+  const { centre } = useExtent();
   if (node.startsWith(CUT) || (!CASTING.test(node) && !CLOSING.test(node) && !JOINERY.test(node)))
     return null;
   if (JOINERY.test(node) && PANE.test(part.name)) return null;
-  return <mesh geometry={part.geometry} material={UNSEEN} castShadow raycast={NOT_HIT} />;
+  // where the ceiling meets the walls no light slips in
+  const wide = node === "ceiling" ? WIDER : 1;
+  const at = (1 - wide) * centre[0];
+  return (
+    <mesh
+      geometry={part.geometry}
+      material={UNSEEN}
+      castShadow
+      raycast={NOT_HIT}
+      scale={[wide, 1, wide]}
+      position={[at, 0, (1 - wide) * centre[2]]}
+    />
+  );
 }
+
+/** Panes show the day outside, as bright as it is. */
+function asLit(look: Appearance | undefined, day: number): Appearance | undefined {
+  if (!look || look.emission === 0 || day === 1) return look;
+  const coarse = Math.round(20 * day) / 20;
+  return { ...look, emission: look.emission * coarse, colour: mix(NIGHT, look.colour, coarse) };
+}
+
+const WIDER = 1.08;
 
 const UNSEEN = new MeshBasicMaterial({ colorWrite: false, depthWrite: false });
 const NOT_HIT = () => undefined;

@@ -275,9 +275,14 @@ public final class InWords {
               Lamp l = is(d).lamp();
               return !l.on() ? "off" : Math.round(100 * l.level()) + " %";
             });
+    if (all.stream().allMatch(d -> !Objects.equals(was(d).lamp().aim(), is(d).lamp().aim()))) {
+      return Message.of("Aimed {}", whatOf(all));
+    }
     boolean wired = all.stream().allMatch(d -> was(d).lamp().burning() == is(d).lamp().burning());
+    boolean filter =
+        all.stream().anyMatch(d -> !Objects.equals(was(d).lamp().filter(), is(d).lamp().filter()));
     return wired
-        ? Message.of("Put {} on another circuit", whatOf(all))
+        ? Message.of(filter ? "Filtered {}" : "Put {} on another circuit", whatOf(all))
         : now == null
             ? Message.of("Switched {}", whatOf(all))
             : now.equals("off")

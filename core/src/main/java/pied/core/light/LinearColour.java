@@ -5,6 +5,8 @@ package pied.core.light;
  * is a lumen: 0.2126 red + 0.7152 green + 0.0722 blue is 1.
  */
 public record LinearColour(double red, double green, double blue) {
+  private static final double USED = 0.75;
+
   /** What glows at a temperature, kelvin. */
   public static LinearColour of(double kelvin) {
     double[] c = Kelvin.linear(kelvin);
@@ -15,6 +17,18 @@ public record LinearColour(double red, double green, double blue) {
   public static LinearColour of(double red, double green, double blue) {
     double y = luminance(red, green, blue);
     return new LinearColour(red / y, green / y, blue / y);
+  }
+
+  /**
+   * How it looks to an eye that is used to a light, each of the three by itself (J. von Kries,
+   * 1902); an eye gets used to nearly all of a colour (CIECAM02 has 0.6 to 1 of it, the more the
+   * brighter).
+   */
+  public LinearColour seenIn(LinearColour used) {
+    return of(
+        red / Math.pow(used.red, USED),
+        green / Math.pow(used.green, USED),
+        blue / Math.pow(used.blue, USED));
   }
 
   /** How bright a colour is, of 1 (IEC 61966-2-1). */

@@ -5,10 +5,13 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Light;
 import pied.core.light.Beam;
 import pied.core.light.LinearColour;
+import pied.core.material.pattern.Tint;
+import pied.core.piece.Aim;
 import pied.core.piece.Piece;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
@@ -22,10 +25,13 @@ public final class LampSources {
   /** Most of one lamp; what glows in more places does so from these. */
   private static final int MOST = 6;
 
+  /** The densest filter lets so much of each colour through. */
+  private static final double DENSE = 0.004;
+
   private LampSources() {}
 
   /** Of one lamp, at full: places in the space, whatever it is switched to. */
-  private record LampPlaces(Light light, List<Vec> at, Vec way) {}
+  private record LampPlaces(Light light, List<Vec> at) {}
 
   /** All that burn in a space and can be seen, in the order of the lamps. */
   public static List<LampSource> of(Space space) {
@@ -43,25 +49,73 @@ public final class LampSources {
       LampPlaces here = e.getValue();
       if (here != null && share > 0 && !space.hidden(p)) {
         Beam beam = here.light.beam();
-        LinearColour colour = LinearColour.of(here.light.kelvin());
+        LinearColour colour = colour(here.light, p);
+        Vec way = way(space, p);
         double lumens = share * here.light.lumens() / here.at.size();
         here.at.forEach(
-            at -> burning.add(new LampSource(p.id(), at, here.way, beam, lumens, colour)));
+            at -> burning.add(new LampSource(p.id(), at, way, beam, lumens * passes(p), colour)));
       }
     }
     return burning;
   }
 
+  /** The middle of where the light of a lamp comes from. */
+  static Vec middle(Space space, Piece p) {
+    List<Vec> at = places(space, p, space.article(p).light()).at;
+    return at.stream().reduce(Vec.ZERO, Vec::plus).times(1.0 / at.size());
+  }
+
+  /**
+   * Which way a lamp shines: to what it is aimed at, wherever that is now; straight ahead should
+   * that be gone.
+   *
+   * @return of length 1
+   */
+  public static Vec way(Space space, Piece p) {
+    Light light = space.article(p).light();
+    Aim aim = p.lamp().aim();
+    if (aim != null && (aim.piece() == null || space.has(aim.piece()))) {
+      Vec to = aim.piece() == null ? aim.at() : space.piece(aim.piece()).pose().apply(aim.at());
+      Vec way = to.minus(middle(space, p));
+      if (way.length() > Tolerance.NEAR) {
+        return way.unit();
+      }
+    }
+    return p.pose()
+        .direct(
+            switch (light.way()) {
+              case down -> new Vec(0, -1, 0);
+              case up -> new Vec(0, 1, 0);
+              case front -> new Vec(0, 0, 1);
+            });
+  }
+
+  /** The colour of its light behind its filter. */
+  private static LinearColour colour(Light light, Piece p) {
+    LinearColour own = LinearColour.of(light.kelvin());
+    if (p.lamp().filter() == null) {
+      return own;
+    }
+    double[] f = Tint.linear(p.lamp().filter());
+    return LinearColour.of(
+        own.red() * Math.max(f[0], DENSE),
+        own.green() * Math.max(f[1], DENSE),
+        own.blue() * Math.max(f[2], DENSE));
+  }
+
+  /** What is left of its light behind its filter, of 1. */
+  static double passes(Piece p) {
+    if (p.lamp().filter() == null) {
+      return 1;
+    }
+    double[] f = Tint.linear(p.lamp().filter());
+    return Math.max(DENSE, LinearColour.luminance(f[0], f[1], f[2]));
+  }
+
   private static LampPlaces places(Space space, Piece p, Light light) {
-    Vec way =
-        switch (light.way()) {
-          case down -> new Vec(0, -1, 0);
-          case up -> new Vec(0, 1, 0);
-          case front -> new Vec(0, 0, 1);
-        };
     List<Vec> at =
         glowing(space.article(p), p, space.shapes().mesh(p)).stream().map(p.pose()::apply).toList();
-    return new LampPlaces(light, at, p.pose().direct(way));
+    return new LampPlaces(light, at);
   }
 
   /** Middles of the things that glow, in the frame of the piece; the middle of all for none. */

@@ -3,17 +3,19 @@ package pied.core.lighting;
 import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
+import pied.core.catalog.Light;
 import pied.core.light.LinearColour;
 import pied.core.light.Sun;
 import pied.core.material.Finish;
 import pied.core.material.pattern.Tint;
 import pied.core.show.Day;
+import pied.core.solid.Bodies.RayMet;
 import pied.core.space.Shell;
 import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 
 /**
- * How a space is lit.
+ * How a space is lit. Colours are as they look to an eye that is used to the light around it.
  *
  * @param azimuth of the sun, degrees clockwise from north
  * @param altitude of the sun above the horizon, degrees
@@ -23,6 +25,8 @@ import pied.core.space.Space;
  * @param around light from all around within, as walls, floor and ceiling throw it back and the sky
  *     comes in, lux
  * @param aroundColour of that
+ * @param used light that an eye gets used to, lux: that around, or where lamps throw far more than
+ *     that, a share of it
  * @param lumens of all lamps that burn
  * @param watts they take
  * @param lamps few that stand for all
@@ -35,9 +39,24 @@ public record Lighting(
     LinearColour skyColour,
     double around,
     LinearColour aroundColour,
+    double used,
     double lumens,
     double watts,
     List<DrawnLamp> lamps) {
+  /** Of the strongest direct light an eye gets used to so much. */
+  private static final double DIRECT = 0.25;
+
+  /** How far the eye goes from the light around to that. */
+  private static final double BRIGHT = 0.65;
+
+  /** No eye gets used to less, lux: what is dark is dark. */
+  private static final double LEAST = 3;
+
+  /** A table is so far beneath a lamp at least, metres. */
+  private static final double TABLE = 1.2;
+
+  private static final double FAR = 60;
+
   private static final LinearColour WHITE = new LinearColour(1, 1, 1);
 
   /**
@@ -69,17 +88,41 @@ public record Lighting(
       lumens += l.lumens();
       around.add(l.lumens() * thrown, l.colour());
     }
+    LinearColour used = around.colour();
+    List<DrawnLamp> few =
+        FewSources.of(lamps, most).stream()
+            .map(l -> DrawnLamp.of(l, used, thrown(space, l)))
+            .toList();
     return new Lighting(
         s.azimuth(),
         s.altitude(),
-        sun,
+        sun == null ? null : new SunLight(sun.toward(), sun.lux(), sun.colour().seenIn(used)),
         sky,
-        ofSky,
+        ofSky.seenIn(used),
         around.lux,
-        around.colour(),
+        used.seenIn(used),
+        used(around.lux, few),
         lumens,
         Power.watts(space),
-        FewSources.of(lamps, most).stream().map(DrawnLamp::of).toList());
+        few);
+  }
+
+  /** The light that a lamp throws where it is aimed, or on a table beneath it, lux. */
+  private static double thrown(Space space, LampSource l) {
+    double far = TABLE;
+    if (space.article(space.piece(l.piece())).light().way() == Light.LightWay.front) {
+      RayMet met =
+          space.bodies().ray(l.at(), l.way(), FAR, b -> space.seen(b) && !b.id().equals(l.piece()));
+      far = met == null ? FAR : Math.max(TABLE, met.distance());
+    }
+    return l.candela() / (far * far);
+  }
+
+  /** What an eye gets used to between the light around and the strongest there is. */
+  private static double used(double around, List<DrawnLamp> lamps) {
+    double most = DIRECT * lamps.stream().mapToDouble(DrawnLamp::lux).max().orElse(0);
+    double least = Math.max(around, LEAST);
+    return most <= least ? least : Math.pow(least, 1 - BRIGHT) * Math.pow(most, BRIGHT);
   }
 
   /** Of floor, walls and ceiling in the mean, by their areas; openings throw nothing back. */

@@ -9,11 +9,15 @@ import pied.core.Nullable;
  * @param on whether it burns; how far it is dimmed stays as it was where it does not
  * @param level of its full light, 0 to 1
  * @param circuit name of the circuit it is switched with; null for none
+ * @param aim what its head is turned to; null for straight ahead
+ * @param filter colour before it, #RRGGBB; null for none
  */
 @RecordBuilder
-public record Lamp(boolean on, double level, @Nullable String circuit) implements LampBuilder.With {
+public record Lamp(
+    boolean on, double level, @Nullable String circuit, @Nullable Aim aim, @Nullable String filter)
+    implements LampBuilder.With {
   /** As any lamp is that nothing was said of. */
-  public static final Lamp PLAIN = new Lamp(true, 1, null);
+  public static final Lamp PLAIN = new Lamp(true, 1, null, null, null);
 
   public Lamp {
     level = Math.max(0, Math.min(1, Double.isFinite(level) ? level : 1));

@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import pied.core.material.Finish;
 import pied.core.piece.Keeping;
+import pied.core.piece.Lamp;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
@@ -232,12 +233,22 @@ public final class Validation {
     Slot slot = k.slot();
     boolean kept = g != null && g.repeats() != null && slot != null && slot.place() >= 0;
     k = kept || slot == null ? k : k.withSlot(null);
+    q = q.withLamp(lamp(q.lamp()));
     q = q.withKeeping(remarked(k)).withName(Text.name("A piece", p.name()));
     Validity.pieces(ready, List.of(q));
     if (!q.form().stretched() && !isOfItsKind(ready, q)) {
       q = q.withForm(q.form().withStretched(true));
     }
     return q.withOn(p.on()).withAttached(p.attached());
+  }
+
+  private static Lamp lamp(Lamp l) {
+    boolean aimed = l.aim() == null || Validity.near(l.aim().at());
+    boolean filter = l.filter() == null || isSound(() -> Finish.colour(l.filter()));
+    boolean circuit = l.circuit() == null || isSound(() -> Text.name("A circuit", l.circuit()));
+    return l.withAim(aimed ? l.aim() : null)
+        .withFilter(filter ? l.filter() : null)
+        .withCircuit(circuit ? l.circuit() : null);
   }
 
   private static Keeping remarked(Keeping k) {

@@ -171,6 +171,7 @@ class EveryEditTest {
           "{'do':'decorate','part':'wall:A','finish':{'material':'paper-sprig'}}",
           "{'do':'lamps','pieces':['l'],'level':'40 %','circuit':'Table'}",
           "{'do':'lamps','which':{'kind':'lamps'},'on':false}",
+          "{'do':'aim','pieces':['n'],'to':'c'}",
           "{'do':'day','date':'2026-06-21','hour':'17:30','sky':'overcast','latitude':-33.9}",
           "{'do':'keepLook','name':'Evening','fade':5}",
           "{'do':'keepLook','look':'Tea'}",
@@ -280,6 +281,7 @@ class EveryEditTest {
     room.json("{'do':'layer','layer':'far','hidden':true}");
     room.json("{'do':'newLayer','id':'shut','name':'Shut'}");
     room.json("{'do':'layer','layer':'shut','locked':true}");
+    room.put("n", "profile-spot", 3, 3.5, 180);
     room.json("{'do':'keepLook','name':'Tea'}");
     room.json(
         "{'do':'keepViewpoint','name':'Door','stand':{'x':5,'z':3.5},'to':{'x':2,'z':1},"

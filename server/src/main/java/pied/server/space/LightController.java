@@ -9,14 +9,19 @@ import org.springframework.web.bind.annotation.RestController;
 import pied.core.Nullable;
 import pied.core.lighting.LampLine;
 import pied.core.lighting.Lighting;
+import pied.core.lighting.LitPool;
+import pied.core.lighting.SunStudy;
 import pied.core.show.Day;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Validity;
 import pied.core.tool.light.SetDayBuilder;
+import pied.core.units.LengthUnit;
 import pied.core.walk.Walk;
 import pied.server.space.ShowingWire.LampsView;
 import pied.server.space.ShowingWire.LightView;
+import pied.server.space.ShowingWire.SunHours;
+import pied.server.space.ShowingWire.SunView;
 import pied.server.space.ShowingWire.WalkView;
 
 /** How spaces are lit, and walked through. */
@@ -46,21 +51,50 @@ class LightController {
       @RequestParam(required = false) @Nullable String date,
       @RequestParam(required = false) @Nullable String hour) {
     OpenSpace.Seen now = store.seen(id);
-    Day day = SetDayBuilder.builder().date(date).hour(hour).build().of(now.space().showing().day());
+    Day day = day(now.space(), date, hour);
     int few = Math.max(1, Math.min(MOST, most));
     return new LightView(now.revision(), Lighting.of(now.space(), day, few));
   }
 
+  private static Day day(Space space, @Nullable String date, @Nullable String hour) {
+    return SetDayBuilder.builder().date(date).hour(hour).build().of(space.showing().day());
+  }
+
+  /** Where the sun falls on the floor. */
+  @GetMapping("/sun")
+  SunView sun(
+      @PathVariable String id,
+      @RequestParam(required = false) @Nullable String date,
+      @RequestParam(required = false) @Nullable String hour) {
+    OpenSpace.Seen now = store.seen(id);
+    return new SunView(now.revision(), SunStudy.of(now.space(), day(now.space(), date, hour)));
+  }
+
+  /** How long the sun is on a point on the day of the space. */
+  @GetMapping("/sun/hours")
+  SunHours hours(
+      @PathVariable String id,
+      @RequestParam double x,
+      @RequestParam double y,
+      @RequestParam double z) {
+    OpenSpace.Seen now = store.seen(id);
+    Day day = now.space().showing().day();
+    List<SunStudy.SunSpan> spans =
+        SunStudy.hours(now.space(), day, Validity.point(new Vec(x, y, z)));
+    return new SunHours(now.revision(), spans, SunStudy.said(spans, day));
+  }
+
   /** All lamps. */
   @GetMapping("/lamps")
-  LampsView lamps(@PathVariable String id) {
+  LampsView lamps(@PathVariable String id, @RequestParam(defaultValue = "m") String unit) {
     OpenSpace.Seen now = store.seen(id);
     List<LampLine> lines = LampLine.of(now.space());
     return new LampsView(
         now.revision(),
         lines,
         lines.stream().mapToDouble(LampLine::lumens).sum(),
-        lines.stream().mapToDouble(LampLine::watts).sum());
+        lines.stream().mapToDouble(LampLine::watts).sum(),
+        LitPool.of(now.space(), LengthUnit.of(unit)));
   }
 
   /**

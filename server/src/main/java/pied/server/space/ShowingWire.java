@@ -6,6 +6,8 @@ import pied.core.Nullable;
 import pied.core.light.Sky;
 import pied.core.lighting.LampLine;
 import pied.core.lighting.Lighting;
+import pied.core.lighting.LitPool;
+import pied.core.lighting.SunStudy;
 import pied.core.show.Day;
 import pied.core.show.LightLook;
 import pied.core.show.ViewMark;
@@ -93,8 +95,16 @@ public final class ShowingWire {
    *
    * @param lumens of all that burn
    * @param watts they take
+   * @param pools where the light of lanterns falls
    */
-  public record LampsView(long revision, List<LampLine> lines, double lumens, double watts) {}
+  public record LampsView(
+      long revision, List<LampLine> lines, double lumens, double watts, List<LitPool> pools) {}
+
+  /** Where the sun falls at a moment. */
+  public record SunView(long revision, SunStudy study) {}
+
+  /** How long the sun is on a point, in a sentence. */
+  public record SunHours(long revision, List<SunStudy.SunSpan> spans, String words) {}
 
   /**
    * Where one stands who walks.

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import pied.core.light.Sky;
+import pied.core.piece.Aim;
 import pied.core.piece.Lamp;
 import pied.core.show.Day;
 import pied.core.show.LightLook;
@@ -142,15 +143,27 @@ sealed interface StoredShown {
   /** How a lamp is switched; what is as usual is left out. */
   @JsonIgnoreProperties(ignoreUnknown = true)
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  record StoredLamp(Boolean off, Double level, String circuit) {
+  record StoredLamp(
+      Boolean off, Double level, String circuit, String aimPiece, Place aimAt, String filter) {
     static StoredLamp of(Lamp l) {
       return l.equals(Lamp.PLAIN)
           ? null
-          : new StoredLamp(l.on() ? null : true, l.level() == 1 ? null : l.level(), l.circuit());
+          : new StoredLamp(
+              l.on() ? null : true,
+              l.level() == 1 ? null : l.level(),
+              l.circuit(),
+              l.aim() == null ? null : l.aim().piece(),
+              l.aim() == null ? null : Place.of(l.aim().at()),
+              l.filter());
     }
 
     Lamp live() {
-      return new Lamp(off == null || !off, level == null ? 1 : level, circuit);
+      return new Lamp(
+          off == null || !off,
+          level == null ? 1 : level,
+          circuit,
+          aimAt == null ? null : new Aim(aimPiece, aimAt.live()),
+          filter);
     }
   }
 }

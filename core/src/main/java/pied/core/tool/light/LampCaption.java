@@ -3,8 +3,11 @@ package pied.core.tool.light;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import pied.core.catalog.Light.LightWay;
+import pied.core.material.Colours;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
+import pied.core.piece.Aim;
 import pied.core.piece.Lamp;
 import pied.core.piece.Piece;
 
@@ -40,6 +43,31 @@ public final class LampCaption {
             "level",
             e);
     circuit(w, lamps, e);
+    filter(w, lamps, e);
+  }
+
+  private static void filter(Writer w, List<Piece> lamps, SetLamps e) {
+    boolean stage =
+        lamps.stream().anyMatch(p -> w.space.article(p).light().way() == LightWay.front);
+    String now = lamps.get(0).lamp().filter();
+    if (!stage && now == null) {
+      return;
+    }
+    boolean same = lamps.stream().allMatch(p -> Objects.equals(p.lamp().filter(), now));
+    w.text(", filter ")
+        .field(
+            !same ? "various" : now == null ? "none" : Colours.name(now),
+            "Colour of the filter: amber, pale blue, #RRGGBB",
+            "filter",
+            e);
+    Piece first = lamps.get(0);
+    Aim aim = first.lamp().aim();
+    w.text(
+        aim == null
+            ? ", straight ahead"
+            : aim.piece() != null && w.space.has(aim.piece())
+                ? ", aimed at " + w.space.piece(aim.piece()).name()
+                : ", aimed at a point");
   }
 
   private static void circuit(Writer w, List<Piece> lamps, SetLamps e) {

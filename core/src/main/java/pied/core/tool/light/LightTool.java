@@ -11,6 +11,7 @@ public final class LightTool implements Tool {
   public List<Class<? extends Edit>> edits() {
     return List.of(
         SetLamps.class,
+        AimLamps.class,
         SetDay.class,
         KeepLook.class,
         RecallLook.class,

@@ -8,6 +8,8 @@ import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.material.Colours;
+import pied.core.material.Finish;
 import pied.core.piece.Lamp;
 import pied.core.piece.Piece;
 import pied.core.units.Refusal;
@@ -21,6 +23,7 @@ import pied.core.units.Text;
  * @param on null where it follows from the level: what is dimmed to more than nothing burns
  * @param level of full light: a number from 0 to 1, or a text such as "40 %"
  * @param circuit name of the circuit they are switched with; empty for none
+ * @param filter colour of the filter before them, #RRGGBB or by its name; empty for none
  */
 @JsonTypeName("lamps")
 @RecordBuilder
@@ -29,7 +32,8 @@ public record SetLamps(
     @Nullable LampsMeant which,
     @Nullable Boolean on,
     @Nullable Amount level,
-    @Nullable String circuit)
+    @Nullable String circuit,
+    @Nullable String filter)
     implements Edit, SetLampsBuilder.With {
   @Override
   public void make(EditSession session) {
@@ -44,7 +48,20 @@ public record SetLamps(
     boolean burns = on != null ? on : to == null ? was.on() : to > 0;
     // a lamp dimmed to nothing that is switched on again gives all its light
     double share = to != null && to > 0 ? to : burns && was.level() == 0 ? 1 : was.level();
-    return new Lamp(burns, share, circuit == null ? was.circuit() : with);
+    return new Lamp(
+        burns,
+        share,
+        circuit == null ? was.circuit() : with,
+        was.aim(),
+        filter == null ? was.filter() : colour(filter));
+  }
+
+  private static @Nullable String colour(String filter) {
+    if (filter.isBlank() || filter.strip().equalsIgnoreCase("none")) {
+      return null;
+    }
+    String named = Colours.read(filter);
+    return named != null ? named : Finish.colour(filter.strip());
   }
 
   private List<String> lamps(EditSession session) {
