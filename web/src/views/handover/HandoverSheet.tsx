@@ -266,6 +266,7 @@ function How(p: {
             article: "every article, summed",
             opening: "every door and window",
             built: "all else that is built in",
+            look: "every channel of lamps, with its levels in each look",
           }}
           onChange={(v) => put("by", v)}
         />

@@ -37,7 +37,9 @@ public final class ScheduleCsv {
     /** Doors and windows. */
     opening,
     /** What else is built in. */
-    built
+    built,
+    /** Lamps by their channels, with the levels of each look. */
+    look
   }
 
   private static final Comparator<Schedule.ScheduleRow> BY_ARTICLE =
@@ -65,6 +67,7 @@ public final class ScheduleCsv {
       case article -> csv.articles(space);
       case opening -> csv.openings(space);
       case built -> csv.built(space);
+      case look -> csv.rows.addAll(LooksList.of(space));
       default -> throw new IllegalStateException();
     }
     return csv.rows;

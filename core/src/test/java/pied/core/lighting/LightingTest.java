@@ -1,6 +1,7 @@
 package pied.core.lighting;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
@@ -14,6 +15,7 @@ import pied.core.light.LinearColour;
 import pied.core.light.Sky;
 import pied.core.show.Day;
 import pied.core.solid.Vec;
+import pied.core.units.LengthUnit;
 
 /** How a space is lit, against sums by hand. */
 class LightingTest {
@@ -111,6 +113,74 @@ class LightingTest {
       assertThat(few.stream().mapToDouble(LampSource::lumens).sum()).isCloseTo(all, within(1e-6));
       assertThat(few).allMatch(l -> l.at().x() >= 0 && l.at().x() <= 9 && !l.beam().isRound());
     }
+  }
+
+  /** What a lantern is aimed at is hit wherever it, its bar or that is moved to. */
+  @Test
+  void aLanternFollowsWhatItIsAimedAt() {
+    Rooms stage = Rooms.stage();
+    stage.put("t", "cafe-table", 1, -3);
+    stage.put("s", "profile-spot", -1, -1, 180);
+    stage.json("{'do':'aim','pieces':['s'],'to':'t'}");
+    Random random = new Random(3);
+    for (int i = 0; i < 30; i++) {
+      double dx = random.nextDouble() - 0.5;
+      double dz = random.nextDouble() - 0.5;
+      String who = random.nextBoolean() ? "t" : "s";
+      stage.json("{'do':'moveBy','pieces':['" + who + "'],'by':{'x':" + dx + ",'z':" + dz + "}}");
+      if (i % 5 == 0) {
+        stage.json("{'do':'turn','pieces':['s'],'by':" + 90 * random.nextDouble() + "}");
+      }
+      Vec middle =
+          stage.piece("t").pose().apply(stage.space.shapes().mesh(stage.piece("t")).box().centre());
+      LampSource l = LampSources.of(stage.space).get(0);
+      assertThat(middle.minus(l.at()).unit().dot(l.way())).isCloseTo(1, within(1e-9));
+    }
+    stage.json("{'do':'remove','pieces':['t']}");
+    assertThat(LampSources.of(stage.space)).hasSize(1);
+    assertThatThrownBy(() -> stage.json("{'do':'aim','pieces':['s'],'at':{'x':0,'y':90,'z':-1}}"))
+        .hasMessageContaining("its yoke stops at 45°");
+  }
+
+  /** The pool of a field of 26° at a throw is twice the throw by the tangent of 13°. */
+  @Test
+  void aPoolIsAsWideAsItsFieldThrowsIt() {
+    Rooms stage = Rooms.stage();
+    stage.put("s", "profile-spot", 0, -2, 180);
+    stage.json("{'do':'aim','pieces':['s'],'at':{'x':0,'y':0,'z':-4}}");
+    LitPool p = LitPool.of(stage.space, LengthUnit.M).get(0);
+    assertThat(p.diameter()).isCloseTo(2 * p.reach() * Math.tan(Math.toRadians(13)), within(1e-9));
+    assertThat(p.lux())
+        .isCloseTo(new Beam(19, 26).candela(11_000) / (p.reach() * p.reach()), within(1e-6));
+    stage.json("{'do':'lamps','pieces':['s'],'filter':'#0000FF'}");
+    assertThat(LampSources.of(stage.space).get(0).colour().blue()).isGreaterThan(5);
+    assertThat(LampSources.of(stage.space).get(0).lumens()).isLessThan(11_000 * 0.08);
+  }
+
+  /**
+   * A window to the south at noon: the patch lies straight before it, as deep as its height throws
+   * it.
+   */
+  @Test
+  void thePatchOfAWindowLiesWhereTheSunThrowsIt() {
+    Rooms room = new Rooms();
+    room.json("{'do':'removeParts','parts':" + openings(room) + "}");
+    room.json("{'do':'build','north':180}"); // wall A looks south
+    room.json("{'do':'opening','kind':'window','wall':'A','from':2,'width':1}");
+    Day noon = new Day(50, 0, 0, LocalDate.of(2026, 3, 20), 12.12, Sky.clear);
+    SunStudy s = SunStudy.of(room.space, noon);
+    assertThat(s.patches()).hasSize(1);
+    double tan = Math.tan(Math.toRadians(noon.sun().altitude()));
+    double far = s.patches().get(0).stream().mapToDouble(p -> p.z()).max().orElse(0);
+    double top = room.shell().openings().get(0).sill() + room.shell().openings().get(0).height();
+    // the reveal of the wall takes from it what its thickness is
+    assertThat(far).isCloseTo(top / tan - room.shell().thickness(), within(0.02));
+    Vec lit = new Vec(2.5, 0, far - 0.4);
+    List<SunStudy.SunSpan> hours = SunStudy.hours(room.space, noon, lit);
+    assertThat(hours).hasSize(1);
+    assertThat(hours.get(0).from()).isBetween(10.5, 12.2);
+    assertThat(SunStudy.hours(room.space, noon, new Vec(0.3, 0, 3.5))).isEmpty();
+    assertThat(SunStudy.of(room.space, NIGHT).patches()).isEmpty();
   }
 
   private static String openings(Rooms room) {

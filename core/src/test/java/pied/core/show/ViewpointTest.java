@@ -7,7 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.handover.ScheduleCsv;
 import pied.core.solid.Vec;
+import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 
 /** Viewpoints that are kept, and looks. */
@@ -109,6 +111,13 @@ class ViewpointTest {
     assertThat(room.piece("f").lamp().on()).isFalse();
     assertThat(room.piece("late").lamp().burning()).as("came later").isEqualTo(1);
     assertThat(room.space.showing().day().hour()).isEqualTo(19.5);
+    // on paper, what is on none is a channel by itself
+    List<List<String>> list =
+        ScheduleCsv.rows(room.space, ScheduleCsv.CsvBy.look, LengthUnit.M, false);
+    assertThat(list.get(0))
+        .containsExactly("Channel", "Name", "Lamps", "Power (W)", "Now", "Evening");
+    assertThat(list.get(1)).containsExactly("1", "Pendant lamp", "1", "9", "40 %", "40 %");
+    assertThat(list.get(3)).containsExactly("3", "Table lamp", "1", "6", "100 %", "");
     // a lamp that is locked where it stands can be switched all the same
     room.json("{'do':'lock','pieces':['f'],'locked':true}");
     room.json("{'do':'lamps','pieces':['f'],'on':true}");

@@ -162,6 +162,7 @@ class ProjectHandover {
             case article -> "articles";
             case opening -> "doors and windows";
             case built -> "built in";
+            case look -> "lamps and looks";
           };
       Zip.put(zip, called + ".csv", csv(job, by));
     }

@@ -137,6 +137,7 @@ final class Wanted {
         case article -> " by article";
         case opening -> " of doors and windows";
         case built -> " of what is built in";
+        case look -> " of lamps and looks";
       };
     }
     return wall.isEmpty() ? way.isEmpty() ? "" : " looking " + way : " " + wall;
