@@ -1,3 +1,4 @@
+import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
@@ -79,7 +80,13 @@ function FromMenu() {
         onClick={(e) => setAt(e.currentTarget)}
         sx={button(kept !== undefined)}
       >
-        {kept ? kept.name : "look from"}&nbsp;<span aria-hidden>▾</span>
+        <Box
+          component="span"
+          sx={{ maxWidth: 96, overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}
+        >
+          {kept ? kept.name : "look from"}
+        </Box>
+        &nbsp;<span aria-hidden>▾</span>
       </ButtonBase>
       {at && (
         <Menu open anchorEl={at} onClose={() => setAt(null)}>

@@ -4,8 +4,9 @@ import { type EffectComposer as Composer, type Pass, ToneMappingMode } from "pos
 import { useEffect, useRef } from "react";
 import { Vector2 } from "three";
 import { type Effort, effortOf, isLight, judge, useEffort } from "../../store/effort";
+import { useSheet } from "../../store/sheet";
 import { onArrival } from "../surface/drawAgain";
-import { brightness, exposed } from "./exposure";
+import { brightness, exposed, WANTED_LIT } from "./exposure";
 import { spare } from "./spare";
 import { useRest } from "./useRest";
 
@@ -58,6 +59,7 @@ export function Refine() {
   const { gl, invalidate, camera, scene } = useThree();
   const effort = useEffort(effortOf);
   const stops = useEffort((s) => s.stops);
+  const lit = useSheet((s) => s.lit);
   const composer = useRef<Composer>(null);
   const contact = useRef<Pass>(null);
   const found = useRef(1);
@@ -103,7 +105,9 @@ export function Refine() {
       return;
     }
     const plain = effort === "plain";
-    const next = plain ? found.current : exposed(found.current, brightness(gl.domElement));
+    const next = plain
+      ? found.current
+      : exposed(found.current, brightness(gl.domElement), lit ? WANTED_LIT : undefined);
     if (next !== found.current) {
       found.current = next;
       gl.toneMappingExposure = next * 2 ** useEffort.getState().stops;

@@ -1,6 +1,9 @@
 /** How bright a picture should be on the whole, 0 to 1 as it is seen. */
 const WANTED = 0.64;
 
+/** The same where it is drawn as it is lit: an evening is no noon. */
+export const WANTED_LIT = 0.52;
+
 /** It is let alone when it is nearly so, and never made darker or lighter than this: a dark room stays one. */
 const NEARLY = 0.05;
 const LEAST = 0.6;
@@ -10,10 +13,10 @@ const MOST = 1.9;
 const STEP = 0.7;
 
 /** The exposure at which a picture of a brightness comes nearer to what is wanted. */
-export function exposed(now: number, bright: number): number {
-  if (!(bright > 0) || Math.abs(bright - WANTED) < NEARLY) return now;
+export function exposed(now: number, bright: number, wanted = WANTED): number {
+  if (!(bright > 0) || Math.abs(bright - wanted) < NEARLY) return now;
   // what is seen goes with about the root of the light
-  const next = now * (WANTED / bright) ** (2 * STEP);
+  const next = now * (wanted / bright) ** (2 * STEP);
   const held = Math.max(LEAST, Math.min(MOST, next));
   return Math.abs(held / now - 1) < NEARLY ? now : held;
 }

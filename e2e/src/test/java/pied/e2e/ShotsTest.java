@@ -133,11 +133,25 @@ class ShotsTest {
     shot(sheet, "stage-plan");
     sheet.page.getByLabel("Fold away the other drawings").click();
     sheet.page.keyboard().press("Escape");
-    sheet.page.getByLabel("Fold away shell").click();
     sheet.button("Set view");
+    sheet.leaf("Light");
+    sheet.page.locator("[data-named='Storm night'] button").first().click();
     looking(sheet, "Row 5, middle");
     shot(sheet, "from-the-stalls");
     sheet.close();
+    Studio.PIED.post("/api/spaces/" + stage + "/undo", "{}");
+  }
+
+  @Test
+  void theLight() {
+    String room = Studio.PIED.teaRoom();
+    Sheet sheet = new Sheet(room, "plan", "set");
+    sheet.leaf("Light");
+    sheet.page.locator("[data-named='By its lamps'] button").first().click();
+    looking(sheet, "From the reading corner");
+    shot(sheet, "by-its-lamps");
+    sheet.close();
+    Studio.PIED.post("/api/spaces/" + room + "/undo", "{}");
 
     sheet = Sheet.atStart();
     assertThat(sheet.page.getByTestId("card").first()).isVisible();
@@ -258,14 +272,6 @@ class ShotsTest {
     sheet.page.keyboard().press("Shift+W");
     sheet.page.getByLabel("Open Dining chair").first().click();
     shot(sheet, "schedule");
-    sheet.button("what stands on what");
-    JsonNode table = Studio.PIED.piece(room, "long-table").get("at");
-    sheet.clickPlan(table.get("x").asDouble() + 0.72, table.get("z").asDouble() + 0.05);
-    sheet.reads("Name", "Long table");
-    sheet.page.getByLabel("Open Long table").click();
-    sheet.page.locator("[data-id='" + ids(room, "long-table").get(0) + "']").hover();
-    sheet.page.mouse().wheel(0, 130);
-    shot(sheet, "schedule-tree");
     sheet.button("fold away");
     sheet.page.keyboard().press("Escape");
     sheet.button("History");

@@ -30,6 +30,7 @@ import pied.core.material.Finish;
 import pied.core.model.Composed;
 import pied.core.piece.Piece;
 import pied.core.register.EditNames;
+import pied.core.register.Tools;
 import pied.core.space.Shell;
 import pied.core.space.Space;
 import pied.core.tool.finish.Decorate;
@@ -137,6 +138,7 @@ class ArchivesTest {
     assertThat(b.filing().groups()).isEqualTo(a.filing().groups());
     assertThat(b.filing().parts()).isEqualTo(a.filing().parts());
     assertThat(b.filing().selections()).isEqualTo(a.filing().selections());
+    assertThat(b.showing()).isEqualTo(a.showing());
     assertThat(store.seen(two).revision()).isEqualTo(store.seen(one).revision());
     for (Piece p : a.pieces()) {
       assertThat(b.ordered(p.id()).place()).isEqualTo(a.ordered(p.id()).place());
@@ -144,6 +146,45 @@ class ArchivesTest {
       assertThat(b.shapes().mesh(b.piece(p.id())).xyz())
           .isEqualTo(a.shapes().mesh(a.piece(p.id())).xyz());
     }
+  }
+
+  @Test
+  void lampsLooksTheDayAndViewpointsComeBackAndAreKeptInTheStore() throws Exception {
+    String lit = projects.newSpace(project, "Lit", Given.shell()).id();
+    for (String e :
+        List.of(
+            "{'do':'place','piece':'p','article':'pendant-lamp','at':{'x':2,'z':2}}",
+            "{'do':'place','piece':'s','article':'profile-spot','at':{'x':3,'z':2},'turn':180}",
+            "{'do':'lamps','pieces':['p'],'level':'40 %','circuit':'Tables'}",
+            "{'do':'lamps','pieces':['s'],'on':false,'filter':'#7FA6D9'}",
+            "{'do':'aim','pieces':['s'],'to':'p'}",
+            "{'do':'day','date':'2027-06-21','hour':'19:30','sky':'hazy','longitude':-20}",
+            "{'do':'keepLook','name':'Evening','fade':7}",
+            "{'do':'keepViewpoint','name':'Seat','stand':{'x':1,'z':1},'to':{'x':3,'z':2},"
+                + "'lens':35,'ratio':1.5,'upright':true,'lifted':['ceiling']}")) {
+      Edit edit = Tools.json().readValue(e.replace('\'', '"'), Edit.class);
+      store.edit(lit, new EditRequest(null, null, "m", List.of(edit)));
+    }
+    Space before = store.space(lit);
+    store.letGo(-1);
+    assertThat(store.space(lit)).isNotSameAs(before);
+    assertThat(store.space(lit).showing()).isEqualTo(before.showing());
+    assertThat(List.copyOf(store.space(lit).pieces())).isEqualTo(List.copyOf(before.pieces()));
+    HandoverWire.TakenIn in = taken(archive(project));
+    assertThat(in.said()).isEmpty();
+    String back =
+        in.project().spaces().stream()
+            .filter(s -> s.name().equals("Lit"))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    same(lit, back);
+    for (int i = 0; i < 5; i++) {
+      store.undo(lit, null);
+      store.undo(back, null);
+      same(lit, back);
+    }
+    assertThat(store.space(back).showing().looks()).isEmpty();
   }
 
   @Test

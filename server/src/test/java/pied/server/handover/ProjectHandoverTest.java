@@ -87,6 +87,7 @@ class ProjectHandoverTest {
             "articles.csv",
             "doors and windows.csv",
             "built in.csv",
+            "lamps and looks.csv",
             "plans.pdf",
             "drawings/01 Bedroom.pdf",
             "drawings/02 Living room.pdf");
