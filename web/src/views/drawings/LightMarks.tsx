@@ -5,7 +5,7 @@ import { api } from "../../api/client";
 import type { SunStudy, Vec } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
 import { drag } from "../handling/drag";
-import { useLamps } from "../light/useLamps";
+import { useLamps } from "../../store/useLamps";
 
 /** Half of what takes clicks about a mark, pixels. */
 const HIT = 13;

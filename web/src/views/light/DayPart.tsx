@@ -8,7 +8,7 @@ import { useSheet } from "../../store/sheet";
 import { TypedField } from "../fields/TypedField";
 import { small } from "../fields/small";
 import { Heading } from "../layers/LayersPanel";
-import { useLight } from "../set/Lit";
+import { useLight } from "../../store/useLight";
 import { World } from "./World";
 
 const SKIES: { sky: Sky; words: string }[] = [

@@ -6,7 +6,7 @@ import { useSheet } from "../../store/sheet";
 import { TypedField } from "../fields/TypedField";
 import { small } from "../fields/small";
 import { Heading } from "../layers/LayersPanel";
-import { useLamps } from "./useLamps";
+import { useLamps } from "../../store/useLamps";
 
 const percent = (share: number | undefined) =>
   share === undefined ? "various" : `${Math.round(100 * share)} %`;

@@ -1,11 +1,10 @@
 import { useThree } from "@react-three/fiber";
-import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo } from "react";
 import { Color, Object3D } from "three";
-import { api } from "../../api/client";
 import type { DrawnLamp, Lighting, LinearColour } from "../../api/types.gen";
 import { type Effort, effortOf, isLight, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
+import { useLight } from "../../store/useLight";
 import { useExtent } from "./extent";
 
 /** What light all around of the strength one is used to is drawn with. */
@@ -19,39 +18,13 @@ const EYE = 0.3;
 const borne = (strong: number, bearable: number) =>
   strong > bearable ? (bearable / strong) * (strong / bearable) ** EYE : 1;
 
-/** A sky so many times as strong as what one is used to within is simply white. */
-const OUTSHONE = 8;
-
-/** How many lamps may be drawn, and how many of them throw shadows, by what a frame may cost. */
-const LAMPS: Record<Effort, number> = { plain: 4, light: 4, middle: 8, full: 12 };
+/** How many lamps throw shadows, by what a frame may cost. */
 const SHADOWS: Record<Effort, number> = { plain: 0, light: 0, middle: 1, full: 3 };
 
 /** What is drawn of lamps changes its program with their number: they come in these. */
 const NUMBERS = [0, 1, 2, 4, 8, 12];
 
 const colourOf = (c: LinearColour) => new Color(c.red, c.green, c.blue);
-
-/** The light there is at this moment, or at the one that is tried. */
-export function useLight(): Lighting | undefined {
-  const space = useSheet((s) => s.space!.id);
-  const revision = useSheet((s) => s.space!.revision);
-  const moment = useSheet((s) => s.moment);
-  const effort = useEffort(effortOf);
-  const lit = useSheet((s) => s.lit);
-  return useQuery({
-    queryKey: ["light", space, revision, LAMPS[effort], moment],
-    queryFn: () => api.light(space, LAMPS[effort], moment),
-    placeholderData: (before?: Lighting) => before,
-    enabled: lit,
-  }).data;
-}
-
-/** How bright the day is outside to an eye that is used to the light within, 0 to 1; 1 where it is evenly lit. */
-export function useDaylight(): number {
-  const light = useLight();
-  const lit = useSheet((s) => s.lit);
-  return lit && light ? Math.min(1, light.sky / (OUTSHONE * light.used)) : 1;
-}
 
 /** The space as it is lit: sun, sky, lamps, and what the walls throw back. */
 export function Lit() {

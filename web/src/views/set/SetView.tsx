@@ -13,7 +13,7 @@ import { EffortMenu } from "./EffortMenu";
 import { FrameMask } from "./FrameMask";
 import { Light } from "./Light";
 import { mix, NIGHT } from "./night";
-import { useDaylight } from "./Lit";
+import { useDaylight } from "../../store/useLight";
 import { Looking } from "./Looking";
 import { Pieces } from "./Pieces";
 import { Refine } from "./Refine";

@@ -10,7 +10,7 @@ import { useFinishing } from "../../tools/finish/finish";
 import { useShell } from "../paper/shapes";
 import { mix, NIGHT } from "./night";
 import { useExtent } from "./extent";
-import { useDaylight } from "./Lit";
+import { useDaylight } from "../../store/useLight";
 import { materialOf } from "../surface/materials";
 
 /** The foot of a wall that is out of the way. */

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { api } from "../../api/client";
-import type { LampsView } from "../../api/types.gen";
-import { useSheet } from "../../store/sheet";
+import { api } from "../api/client";
+import type { LampsView } from "../api/types.gen";
+import { useSheet } from "./sheet";
 
 /** All lamps as they are switched, and where lanterns shine. */
 export function useLamps(wanted = true): LampsView | undefined {
