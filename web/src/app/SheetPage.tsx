@@ -60,7 +60,7 @@ export function SheetPage() {
     >
       <Head />
       <Box sx={{ display: "flex", minHeight: 0 }}>
-        <Side name={WORDS[leaf]} width={284} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
+        <Side name={WORDS[leaf]} width={268} edge="left" leaves={<Leaves names={leaves} now={leaf} />}>
           {LEAVES[leaf]}
         </Side>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
@@ -123,6 +123,9 @@ const WORDS: Record<Tab, string> = {
   schedule: "Schedule",
 };
 
+/** Where six stand side by side there is no room for all of a word. */
+const SHORT: Partial<Record<Tab, string>> = { finishes: "Finish" };
+
 const LEAVES: Record<Tab, ReactNode> = {
   catalog: <Catalog />,
   finishes: <FinishLeaf />,
@@ -135,22 +138,23 @@ const LEAVES: Record<Tab, ReactNode> = {
 /** What one furnishes with, what one furnishes, and what is there. */
 function Leaves({ names, now }: { names: Tab[]; now: Tab }) {
   return (
-    <Box role="tablist" aria-label="Leaves" sx={{ flex: 1, display: "flex", pl: 0.5 }}>
+    <Box role="tablist" aria-label="Leaves" sx={{ flex: 1, display: "flex", pl: 0.25 }}>
       {names.map((name) => (
         <ButtonBase
           key={name}
           role="tab"
+          aria-label={WORDS[name]}
           aria-selected={now === name}
           onClick={() => useSheet.getState().setTab(name)}
           sx={{
-            px: 0.4,
+            px: 0.2,
             height: 32,
             color: now === name ? "text.primary" : "text.secondary",
             boxShadow: now === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,
           }}
         >
-          <Typography component="span" variant="h2" sx={{ fontSize: 12 }}>
-            {WORDS[name]}
+          <Typography component="span" variant="h2" sx={{ fontSize: 11.5 }}>
+            {SHORT[name] ?? WORDS[name]}
           </Typography>
         </ButtonBase>
       ))}

@@ -10,7 +10,7 @@ export const LOOK_VERBS: Verb[] = [
   {
     word: "Light",
     mode: "sheet",
-    keys: ["="],
+    keys: ["`"],
     help: "Lamps, looks and the day: switched, dimmed, kept.",
     does: () => {
       sheet().setTab("light");
@@ -47,7 +47,7 @@ export const LOOK_VERBS: Verb[] = [
   {
     word: "Look from it",
     mode: "sheet",
-    keys: ["]"],
+    keys: ["{", "Shift+{"],
     help: "Keep a viewpoint of one who sits on it, or stands where it is, and looks where it faces.",
     applies: () => sheet().selection.length === 1,
     needs: "it takes one piece that is selected.",
@@ -56,7 +56,7 @@ export const LOOK_VERBS: Verb[] = [
   {
     word: "Keep this view",
     mode: "sheet",
-    keys: ["-"],
+    keys: ["]"],
     help: "Keep the set view as it is, to look from there again.",
     does: () => void keepView(),
   },

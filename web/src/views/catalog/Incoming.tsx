@@ -18,6 +18,7 @@ import type { ImportView, Size, Taken } from "../../api/types.gen";
 import { modelParts, useShape } from "../paper/shapes";
 import { accept, bringIn, takeSo, turnAway, useIncoming } from "../../tools/bringIn/bringIn";
 import { arePictures, bringPictures, useBringing } from "../../tools/finish/pictures";
+import { areCurves, takeCurves } from "../../tools/light/curves";
 import { sightAt } from "../../tools/finish/sights";
 import { TypedField } from "../fields/TypedField";
 
@@ -44,7 +45,8 @@ export function Incoming() {
       e.preventDefault();
       setOver(false);
       const files = [...(e.dataTransfer?.files ?? [])];
-      if (arePictures(files)) void bringPictures(files, sightAt(e));
+      if (areCurves(files)) void takeCurves(files);
+      else if (arePictures(files)) void bringPictures(files, sightAt(e));
       else void bringIn(files);
     };
     addEventListener("dragover", enter);

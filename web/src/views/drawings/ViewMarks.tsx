@@ -110,16 +110,18 @@ export function ViewMarks(props: {
             />
           </>
         )}
-        <text
-          x={m.at.x}
-          y={m.at.z + 16 * px}
-          fontSize={11 * px}
-          textAnchor="middle"
-          fill={colour}
-          pointerEvents="none"
-        >
-          {m.name}
-        </text>
+        {on && (
+          <text
+            x={m.at.x}
+            y={m.at.z + 16 * px}
+            fontSize={11 * px}
+            textAnchor="middle"
+            fill={colour}
+            pointerEvents="none"
+          >
+            {m.name}
+          </text>
+        )}
       </g>
     );
   });

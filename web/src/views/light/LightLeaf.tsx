@@ -1,4 +1,5 @@
 import Box from "@mui/material/Box";
+import { CurvesPart } from "./CurvesPart";
 import { DayPart } from "./DayPart";
 import { LampsPart } from "./LampsPart";
 import { LooksPart } from "./LooksPart";
@@ -10,6 +11,7 @@ export function LightLeaf() {
       <LooksPart />
       <LampsPart />
       <DayPart />
+      <CurvesPart />
     </Box>
   );
 }

@@ -130,7 +130,7 @@ class FurnishTest {
     sheet.page.waitForCondition(
         () ->
             pied.space(room).get("pieces").findValues("on").stream()
-                .anyMatch(on -> on.get("id").asText().equals(board)));
+                .anyMatch(on -> on.path("id").asText().equals(board)));
     sheet.button("Both");
     sheet.settled();
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.lighting.LampLight;
 import pied.core.piece.Piece;
 import pied.core.show.Day;
 import pied.core.show.LightLook;
@@ -28,7 +29,7 @@ final class LooksList {
     for (Map.Entry<String, List<Piece>> c : channels(space).entrySet()) {
       n++;
       List<Piece> lamps = c.getValue();
-      double watts = lamps.stream().mapToDouble(p -> space.article(p).light().watts()).sum();
+      double watts = lamps.stream().mapToDouble(p -> LampLight.of(space, p).watts()).sum();
       List<String> row = new ArrayList<>();
       row.add(Integer.toString(n));
       row.add(ScheduleCsv.text(c.getKey()));

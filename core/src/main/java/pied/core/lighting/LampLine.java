@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.piece.Piece;
@@ -42,11 +43,11 @@ public record LampLine(
         lines.computeIfAbsent(List.of(p.article(), circuit), k -> new ArrayList<>()).add(p);
       }
     }
-    return lines.values().stream().map(some -> of(space.article(some.get(0)), some)).toList();
+    return lines.values().stream().map(some -> of(space, some)).toList();
   }
 
-  private static LampLine of(Article a, List<Piece> some) {
-    double share = some.stream().mapToDouble(p -> p.lamp().burning()).sum();
+  private static LampLine of(Space space, List<Piece> some) {
+    Article a = space.article(some.get(0));
     return new LampLine(
         a.id(),
         a.name(),
@@ -55,8 +56,12 @@ public record LampLine(
         some.stream().map(Piece::id).toList(),
         common(some, p -> p.lamp().on()),
         common(some, p -> p.lamp().level()),
-        share * a.light().lumens(),
-        share * a.light().watts());
+        sum(some, p -> p.lamp().burning() * LampLight.of(space, p).lumens()),
+        sum(some, p -> p.lamp().burning() * LampLight.of(space, p).watts()));
+  }
+
+  private static double sum(List<Piece> some, ToDoubleFunction<Piece> of) {
+    return some.stream().mapToDouble(of).sum();
   }
 
   private static <T> @Nullable T common(List<Piece> some, Function<Piece, T> of) {

@@ -1,7 +1,9 @@
 package pied.core.lighting;
 
+import pied.core.Nullable;
 import pied.core.light.Beam;
 import pied.core.light.LinearColour;
+import pied.core.light.Photometry;
 import pied.core.solid.Vec;
 
 /**
@@ -11,12 +13,42 @@ import pied.core.solid.Vec;
  * @param at metres
  * @param way which way it shines, of length 1
  * @param lumens as it burns now
+ * @param measured null where no photometric file was given
  */
 public record LampSource(
-    String piece, Vec at, Vec way, Beam beam, double lumens, LinearColour colour) {
+    String piece,
+    Vec at,
+    Vec way,
+    Beam beam,
+    double lumens,
+    LinearColour colour,
+    @Nullable Measured measured) {
+  /**
+   * What is known of it by measurement.
+   *
+   * @param share of its light that is given now, of 1
+   * @param side the direction of its half plane at 0°, square to its way
+   */
+  public record Measured(Photometry curve, double share, Vec side) {}
+
+  /** One that is not measured. */
+  public LampSource(String piece, Vec at, Vec way, Beam beam, double lumens, LinearColour colour) {
+    this(piece, at, way, beam, lumens, colour, null);
+  }
+
   /** How strong it is along its way, candela. */
   public double candela() {
     return beam.candela(lumens);
+  }
+
+  /** How strong it is in a direction, candela. */
+  private double toward(Vec d, double angle) {
+    if (measured == null) {
+      return candela() * beam.share(angle);
+    }
+    Vec across = way.cross(measured.side);
+    double plane = Math.toDegrees(Math.atan2(d.dot(across), d.dot(measured.side)));
+    return measured.share * measured.curve.candela(plane, angle);
   }
 
   /**
@@ -34,6 +66,7 @@ public record LampSource(
       return 0;
     }
     double cos = Math.max(-1, Math.min(1, -to.dot(way) / far));
-    return candela() * beam.share(Math.toDegrees(Math.acos(cos))) * slant / (far * far);
+    double angle = Math.toDegrees(Math.acos(cos));
+    return toward(to.times(-1 / far), angle) * slant / (far * far);
   }
 }

@@ -8,11 +8,11 @@ import java.util.Map;
 import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Light;
-import pied.core.light.Beam;
 import pied.core.light.LinearColour;
 import pied.core.material.pattern.Tint;
 import pied.core.piece.Aim;
 import pied.core.piece.Piece;
+import pied.core.show.LampCurve;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
@@ -31,7 +31,7 @@ public final class LampSources {
   private LampSources() {}
 
   /** Of one lamp, at full: places in the space, whatever it is switched to. */
-  private record LampPlaces(Light light, List<Vec> at) {}
+  private record LampPlaces(List<Vec> at) {}
 
   /** All that burn in a space and can be seen, in the order of the lamps. */
   public static List<LampSource> of(Space space) {
@@ -40,7 +40,7 @@ public final class LampSources {
             "lamp sources",
             (s, p) -> {
               Light light = s.article(p).light();
-              return light == null ? null : places(s, p, light);
+              return light == null ? null : places(s, p);
             });
     List<LampSource> burning = new ArrayList<>();
     for (Map.Entry<String, LampPlaces> e : all.entrySet()) {
@@ -48,20 +48,38 @@ public final class LampSources {
       double share = p.lamp().burning();
       LampPlaces here = e.getValue();
       if (here != null && share > 0 && !space.hidden(p)) {
-        Beam beam = here.light.beam();
-        LinearColour colour = colour(here.light, p);
-        Vec way = way(space, p);
-        double lumens = share * here.light.lumens() / here.at.size();
-        here.at.forEach(
-            at -> burning.add(new LampSource(p.id(), at, way, beam, lumens * passes(p), colour)));
+        burning.addAll(shining(space, p, here, share));
       }
     }
     return burning;
   }
 
+  private static List<LampSource> shining(Space space, Piece p, LampPlaces here, double share) {
+    Light light = LampLight.of(space, p);
+    LampCurve curve = LampLight.curve(space, p);
+    double left = share * passes(p) / here.at.size();
+    Vec way = way(space, p);
+    LampSource.Measured measured =
+        curve == null ? null : new LampSource.Measured(curve.light(), left, side(p, way));
+    LinearColour colour = colour(light, p);
+    return here.at.stream()
+        .map(
+            at ->
+                new LampSource(
+                    p.id(), at, way, light.beam(), left * light.lumens(), colour, measured))
+        .toList();
+  }
+
+  /** Where the half plane at 0° is: to the right of the piece, square to its way. */
+  private static Vec side(Piece p, Vec way) {
+    Vec right = p.pose().direct(new Vec(1, 0, 0));
+    Vec square = right.minus(way.times(right.dot(way)));
+    return square.length() > Tolerance.NEAR ? square.unit() : Vec.UP.cross(way).unit();
+  }
+
   /** The middle of where the light of a lamp comes from. */
   static Vec middle(Space space, Piece p) {
-    List<Vec> at = places(space, p, space.article(p).light()).at;
+    List<Vec> at = places(space, p).at;
     return at.stream().reduce(Vec.ZERO, Vec::plus).times(1.0 / at.size());
   }
 
@@ -112,10 +130,10 @@ public final class LampSources {
     return Math.max(DENSE, LinearColour.luminance(f[0], f[1], f[2]));
   }
 
-  private static LampPlaces places(Space space, Piece p, Light light) {
+  private static LampPlaces places(Space space, Piece p) {
     List<Vec> at =
         glowing(space.article(p), p, space.shapes().mesh(p)).stream().map(p.pose()::apply).toList();
-    return new LampPlaces(light, at);
+    return new LampPlaces(at);
   }
 
   /** Middles of the things that glow, in the frame of the piece; the middle of all for none. */

@@ -37,7 +37,7 @@ public record LitPool(
   public static List<LitPool> of(Space space, LengthUnit unit) {
     List<LitPool> all = new ArrayList<>();
     for (Piece p : space.pieces()) {
-      Light light = space.article(p).light();
+      Light light = LampLight.of(space, p);
       if (light != null && light.way() == Light.LightWay.front && !space.hidden(p)) {
         LitPool pool = of(space, p, light, unit);
         if (pool != null) {

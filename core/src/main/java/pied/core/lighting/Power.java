@@ -12,7 +12,7 @@ final class Power {
   static double watts(Space space) {
     double sum = 0;
     for (Piece p : space.pieces()) {
-      Light light = space.article(p).light();
+      Light light = LampLight.of(space, p);
       sum += light == null ? 0 : light.watts() * p.lamp().burning();
     }
     return sum;

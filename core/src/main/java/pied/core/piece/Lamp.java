@@ -11,13 +11,19 @@ import pied.core.Nullable;
  * @param circuit name of the circuit it is switched with; null for none
  * @param aim what its head is turned to; null for straight ahead
  * @param filter colour before it, #RRGGBB; null for none
+ * @param curve id of the photometric file it was given; null for none
  */
 @RecordBuilder
 public record Lamp(
-    boolean on, double level, @Nullable String circuit, @Nullable Aim aim, @Nullable String filter)
+    boolean on,
+    double level,
+    @Nullable String circuit,
+    @Nullable Aim aim,
+    @Nullable String filter,
+    @Nullable String curve)
     implements LampBuilder.With {
   /** As any lamp is that nothing was said of. */
-  public static final Lamp PLAIN = new Lamp(true, 1, null, null, null);
+  public static final Lamp PLAIN = new Lamp(true, 1, null, null, null, null);
 
   public Lamp {
     level = Math.max(0, Math.min(1, Double.isFinite(level) ? level : 1));

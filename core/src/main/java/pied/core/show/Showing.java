@@ -46,6 +46,12 @@ public final class Showing {
         LightLook.class, Comparator.comparingDouble(LightLook::place).thenComparing(LightLook::id));
   }
 
+  /** Photometric files, by their names. */
+  public List<LampCurve> curves() {
+    return some(
+        LampCurve.class, Comparator.comparing(LampCurve::name).thenComparing(LampCurve::id));
+  }
+
   /** Those that people keep, in their order. */
   public List<Viewpoint> viewpoints() {
     return some(

@@ -8,9 +8,10 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 @JsonSubTypes({
   @JsonSubTypes.Type(value = Day.class, name = "day"),
   @JsonSubTypes.Type(value = LightLook.class, name = "look"),
-  @JsonSubTypes.Type(value = Viewpoint.class, name = "viewpoint")
+  @JsonSubTypes.Type(value = Viewpoint.class, name = "viewpoint"),
+  @JsonSubTypes.Type(value = LampCurve.class, name = "curve")
 })
-public sealed interface Shown permits Day, LightLook, Viewpoint {
+public sealed interface Shown permits Day, LightLook, Viewpoint, LampCurve {
   /** What it is and its id: of two with one key the later is meant. */
   String key();
 

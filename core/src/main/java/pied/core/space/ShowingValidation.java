@@ -6,6 +6,7 @@ import java.util.TreeMap;
 import java.util.function.BiConsumer;
 import pied.core.Tolerance;
 import pied.core.show.Day;
+import pied.core.show.LampCurve;
 import pied.core.show.LightLook;
 import pied.core.show.Showing;
 import pied.core.show.Viewpoint;
@@ -13,6 +14,8 @@ import pied.core.units.Text;
 
 /** Makes of how a space is shown that comes from elsewhere what edits could have made. */
 final class ShowingValidation {
+  private static final double MOST_LUMENS = 1e9;
+
   private ShowingValidation() {}
 
   /**
@@ -43,6 +46,7 @@ final class ShowingValidation {
         say.accept("look", "makes no sense");
       }
     }
+    kept = curves(s, kept, say);
     for (Viewpoint v : s.viewpoints()) {
       if (kept.viewpoints().size() < Viewpoint.MOST && isSound(v)) {
         Viewpoint named = v.withName(Text.name("A viewpoint", v.name()));
@@ -50,6 +54,24 @@ final class ShowingValidation {
         kept = kept.with(look ? named : named.withLook(null));
       } else {
         say.accept("viewpoint", "makes no sense");
+      }
+    }
+    return kept;
+  }
+
+  private static Showing curves(Showing s, Showing before, BiConsumer<String, String> say) {
+    Showing kept = before;
+    for (LampCurve c : s.curves()) {
+      boolean sound =
+          kept.curves().size() < LampCurve.MOST
+              && Validation.isSound(() -> Validity.id(c.id()))
+              && Validation.isSound(() -> Text.name("A curve", c.name()))
+              && c.light().lumens() >= 0
+              && c.light().lumens() < MOST_LUMENS;
+      if (sound) {
+        kept = kept.with(c);
+      } else {
+        say.accept("curve", "makes no sense");
       }
     }
     return kept;

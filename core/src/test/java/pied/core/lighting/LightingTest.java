@@ -183,6 +183,36 @@ class LightingTest {
     assertThat(SunStudy.of(room.space, NIGHT).patches()).isEmpty();
   }
 
+  /** Lux under a lamp from its photometric file, against the sum by hand. */
+  @Test
+  void aLampShinesAsItsFileSays() {
+    Rooms room = new Rooms();
+    room.put("g", "globe-pendant", 3, 2, 30);
+    // 1000 cd straight down, 500 at 60° to both sides and nothing beyond; twice as much along
+    String file =
+        "IESNA:LM-63-2002\\n[LUMINAIRE] Long lamp\\nTILT=NONE\\n1 -1 1 3 2 1 2 0 0 0 1 1 33"
+            + "\\n0 60 90\\n0 90\\n1000 500 0\\n1000 250 0";
+    room.json("{'do':'takeCurve','text':'" + file + "','pieces':['g']}");
+    room.json("{'do':'lamps','pieces':['g'],'level':'50 %'}");
+    LampSource l = LampSources.of(room.space).get(0);
+    Vec below = l.at().plus(new Vec(0, -2, 0));
+    assertThat(l.lux(below, UP)).isCloseTo(0.5 * 1000 / 4, within(1e-6));
+    // 60° aside to the right of the piece: as far again, half of its light, a slant of a half
+    Vec right = room.piece("g").pose().direct(new Vec(1, 0, 0));
+    double away = 2 * Math.tan(Math.toRadians(60));
+    assertThat(l.lux(below.plus(right.times(away)), UP))
+        .isCloseTo(0.5 * 500 * 0.5 / 16, within(1e-6));
+    Vec front = room.piece("g").pose().direct(new Vec(0, 0, 1));
+    assertThat(l.lux(below.plus(front.times(away)), UP))
+        .isCloseTo(0.5 * 250 * 0.5 / 16, within(1e-6));
+    assertThat(LampLine.of(room.space).get(0).watts()).isEqualTo(16.5);
+    // the same file once more is the same curve
+    room.json("{'do':'takeCurve','text':'" + file + "'}");
+    assertThat(room.space.showing().curves()).hasSize(1);
+    room.json("{'do':'removeCurve','curve':'Long lamp'}");
+    assertThat(LampSources.of(room.space).get(0).lumens()).isEqualTo(400);
+  }
+
   private static String openings(Rooms room) {
     return room.shell().openings().stream()
         .map(o -> "'" + o.name().text() + "'")

@@ -53,6 +53,10 @@ class EveryEditTest {
   private static final String CARRY =
       "'down':0,'near':0.1,'level':false,'free':false,'each':false,'turn':0";
 
+  /** A photometric file of the least that there may be. */
+  private static final String CURVE =
+      "IESNA:LM-63-2002\\nTILT=NONE\\n1 900 1 3 1 1 2 0 0 0 1 1 9 0 45 90 0 99 70 0";
+
   /** In a room with chest, stool, table with a cup on it, lamp and mirror; what is built in it. */
   private static final List<String> ROOM =
       List.of(
@@ -172,6 +176,9 @@ class EveryEditTest {
           "{'do':'lamps','pieces':['l'],'level':'40 %','circuit':'Table'}",
           "{'do':'lamps','which':{'kind':'lamps'},'on':false}",
           "{'do':'aim','pieces':['n'],'to':'c'}",
+          "{'do':'takeCurve','pieces':['l'],'text':'" + CURVE.replace("9", "8") + "'}",
+          "{'do':'lamps','pieces':['l'],'curve':'Disc'}",
+          "{'do':'removeCurve','curve':'Disc'}",
           "{'do':'day','date':'2026-06-21','hour':'17:30','sky':'overcast','latitude':-33.9}",
           "{'do':'keepLook','name':'Evening','fade':5}",
           "{'do':'keepLook','look':'Tea'}",
@@ -289,6 +296,7 @@ class EveryEditTest {
             + room.space.showing().looks().get(0).id()
             + "'}");
     room.json("{'do':'lamps','pieces':['l'],'level':'70 %'}");
+    room.json("{'do':'takeCurve','name':'Disc','text':'" + CURVE + "'}");
     return room;
   }
 

@@ -4,11 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.light.Sky;
+import pied.core.lighting.CurveFigure;
 import pied.core.lighting.LampLine;
 import pied.core.lighting.Lighting;
 import pied.core.lighting.LitPool;
 import pied.core.lighting.SunStudy;
 import pied.core.show.Day;
+import pied.core.show.LampCurve;
 import pied.core.show.LightLook;
 import pied.core.show.ViewMark;
 import pied.core.show.Viewpoint;
@@ -27,13 +29,15 @@ public final class ShowingWire {
    * @param viewpoints those that people keep first, then those that every space has
    * @param marks of those that people keep, on the plan
    * @param circuits names of what lamps are switched with
+   * @param curves photometric files
    */
   public record ShowingView(
       DayView day,
       List<LookView> looks,
       List<Viewpoint> viewpoints,
       List<ViewMark> marks,
-      List<String> circuits) {
+      List<String> circuits,
+      List<CurveView> curves) {
     static ShowingView of(Space space) {
       List<Viewpoint> all = new ArrayList<>(space.showing().viewpoints());
       all.addAll(ReadyViewpoints.of(space.shell()));
@@ -42,7 +46,8 @@ public final class ShowingWire {
           space.showing().looks().stream().map(LookView::of).toList(),
           all,
           ViewMark.of(space.showing().viewpoints()),
-          LampsMeant.circuits(space));
+          LampsMeant.circuits(space),
+          space.showing().curves().stream().map(CurveView::of).toList());
     }
   }
 
@@ -84,6 +89,14 @@ public final class ShowingWire {
       int burning = (int) l.levels().values().stream().filter(v -> v.on() && v.level() > 0).count();
       DayView day = l.day() == null ? null : DayView.of(l.day());
       return new LookView(l.id(), l.name(), l.fade(), day, l.levels().size(), burning);
+    }
+  }
+
+  /** A photometric file. */
+  public record CurveView(String id, String name, double lumens, double watts, CurveFigure figure) {
+    static CurveView of(LampCurve c) {
+      return new CurveView(
+          c.id(), c.name(), c.light().lumens(), c.light().watts(), CurveFigure.of(c.light()));
     }
   }
 

@@ -8,10 +8,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import pied.core.light.Photometry;
+import pied.core.light.Photometry.PlaneFold;
 import pied.core.light.Sky;
 import pied.core.piece.Aim;
 import pied.core.piece.Lamp;
 import pied.core.show.Day;
+import pied.core.show.LampCurve;
 import pied.core.show.LightLook;
 import pied.core.show.PictureFrame;
 import pied.core.show.Shown;
@@ -23,7 +26,8 @@ import pied.server.space.StoredShell.Place;
 @JsonSubTypes({
   @JsonSubTypes.Type(value = StoredShown.StoredDay.class, name = "day"),
   @JsonSubTypes.Type(value = StoredShown.StoredLook.class, name = "look"),
-  @JsonSubTypes.Type(value = StoredShown.StoredView.class, name = "viewpoint")
+  @JsonSubTypes.Type(value = StoredShown.StoredView.class, name = "viewpoint"),
+  @JsonSubTypes.Type(value = StoredShown.StoredCurve.class, name = "curve")
 })
 sealed interface StoredShown {
   static StoredShown of(Shown s) {
@@ -32,6 +36,9 @@ sealed interface StoredShown {
     }
     if (s instanceof Day d) {
       return StoredDay.of(d);
+    }
+    if (s instanceof LampCurve c) {
+      return StoredCurve.of(c);
     }
     return s instanceof LightLook l ? StoredLook.of(l) : StoredView.of((Viewpoint) s);
   }
@@ -140,11 +147,52 @@ sealed interface StoredShown {
     }
   }
 
+  /** A photometric file. */
+  @JsonIgnoreProperties(ignoreUnknown = true)
+  record StoredCurve(
+      String id,
+      String name,
+      String own,
+      double lumens,
+      double watts,
+      double[] planes,
+      double[] angles,
+      double[][] candela,
+      String fold)
+      implements StoredShown {
+    static StoredCurve of(LampCurve c) {
+      Photometry p = c.light();
+      return new StoredCurve(
+          c.id(),
+          c.name(),
+          p.name(),
+          p.lumens(),
+          p.watts(),
+          p.planes(),
+          p.angles(),
+          p.candela(),
+          p.fold().name());
+    }
+
+    @Override
+    public LampCurve live() {
+      PlaneFold how = PlaneFold.valueOf(fold);
+      return new LampCurve(
+          id, name, new Photometry(own, lumens, watts, planes, angles, candela, how));
+    }
+  }
+
   /** How a lamp is switched; what is as usual is left out. */
   @JsonIgnoreProperties(ignoreUnknown = true)
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record StoredLamp(
-      Boolean off, Double level, String circuit, String aimPiece, Place aimAt, String filter) {
+      Boolean off,
+      Double level,
+      String circuit,
+      String aimPiece,
+      Place aimAt,
+      String filter,
+      String curve) {
     static StoredLamp of(Lamp l) {
       return l.equals(Lamp.PLAIN)
           ? null
@@ -154,7 +202,8 @@ sealed interface StoredShown {
               l.circuit(),
               l.aim() == null ? null : l.aim().piece(),
               l.aim() == null ? null : Place.of(l.aim().at()),
-              l.filter());
+              l.filter(),
+              l.curve());
     }
 
     Lamp live() {
@@ -163,7 +212,8 @@ sealed interface StoredShown {
           level == null ? 1 : level,
           circuit,
           aimAt == null ? null : new Aim(aimPiece, aimAt.live()),
-          filter);
+          filter,
+          curve);
     }
   }
 }

@@ -158,6 +158,8 @@ class ArchivesTest {
             "{'do':'lamps','pieces':['p'],'level':'40 %','circuit':'Tables'}",
             "{'do':'lamps','pieces':['s'],'on':false,'filter':'#7FA6D9'}",
             "{'do':'aim','pieces':['s'],'to':'p'}",
+            "{'do':'takeCurve','name':'Disc','pieces':['p'],'text':'IESNA:LM-63-2002\\nTILT=NONE"
+                + "\\n1 900 1 3 1 1 2 0 0 0 1 1 9 0 45 90 0 99 70 0'}",
             "{'do':'day','date':'2027-06-21','hour':'19:30','sky':'hazy','longitude':-20}",
             "{'do':'keepLook','name':'Evening','fade':7}",
             "{'do':'keepViewpoint','name':'Seat','stand':{'x':1,'z':1},'to':{'x':3,'z':2},"

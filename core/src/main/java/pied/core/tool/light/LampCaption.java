@@ -10,6 +10,7 @@ import pied.core.phrase.Writer;
 import pied.core.piece.Aim;
 import pied.core.piece.Lamp;
 import pied.core.piece.Piece;
+import pied.core.show.LampCurve;
 
 /** What a caption says of lamps: how far they are dimmed, and with what they are switched. */
 public final class LampCaption {
@@ -44,6 +45,28 @@ public final class LampCaption {
             e);
     circuit(w, lamps, e);
     filter(w, lamps, e);
+    curve(w, lamps, e);
+  }
+
+  private static void curve(Writer w, List<Piece> lamps, SetLamps e) {
+    List<LampCurve> all = w.space.showing().curves();
+    if (all.isEmpty()) {
+      return;
+    }
+    String id = lamps.get(0).lamp().curve();
+    String now = "as it comes";
+    List<Phrase.Option> others = new ArrayList<>();
+    if (id != null) {
+      others.add(new Phrase.Option("as it comes", e.withCurve("")));
+    }
+    for (LampCurve c : all) {
+      if (c.id().equals(id)) {
+        now = c.name();
+      } else {
+        others.add(new Phrase.Option(c.name(), e.withCurve(c.id())));
+      }
+    }
+    w.text(", its light ").choice(now, "Photometric file", others.toArray(new Phrase.Option[0]));
   }
 
   private static void filter(Writer w, List<Piece> lamps, SetLamps e) {

@@ -12,6 +12,8 @@ public final class LightTool implements Tool {
     return List.of(
         SetLamps.class,
         AimLamps.class,
+        TakeCurve.class,
+        RemoveCurve.class,
         SetDay.class,
         KeepLook.class,
         RecallLook.class,

@@ -5,6 +5,7 @@ import java.util.TreeMap;
 import pied.core.Nullable;
 import pied.core.edit.EditSession;
 import pied.core.piece.Lamp;
+import pied.core.show.LampCurve;
 import pied.core.show.LightLook;
 import pied.core.show.LightLook.LampLevel;
 import pied.core.space.Space;
@@ -27,6 +28,20 @@ final class Looks {
       }
     }
     throw new Refusal("There is no look “{}” in this space.", Text.clean(look));
+  }
+
+  /**
+   * A photometric file of an id or a name.
+   *
+   * @throws Refusal if there is none
+   */
+  static LampCurve curve(EditSession session, String curve) {
+    for (LampCurve c : session.space().showing().curves()) {
+      if (c.id().equals(curve) || c.name().equalsIgnoreCase(curve)) {
+        return c;
+      }
+    }
+    throw new Refusal("There is no photometric file “{}” in this space.", Text.clean(curve));
   }
 
   /** How all lamps are switched. */

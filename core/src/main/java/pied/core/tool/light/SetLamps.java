@@ -24,6 +24,7 @@ import pied.core.units.Text;
  * @param level of full light: a number from 0 to 1, or a text such as "40 %"
  * @param circuit name of the circuit they are switched with; empty for none
  * @param filter colour of the filter before them, #RRGGBB or by its name; empty for none
+ * @param curve id or name of a photometric file that was taken in; empty for none
  */
 @JsonTypeName("lamps")
 @RecordBuilder
@@ -33,7 +34,8 @@ public record SetLamps(
     @Nullable Boolean on,
     @Nullable Amount level,
     @Nullable String circuit,
-    @Nullable String filter)
+    @Nullable String filter,
+    @Nullable String curve)
     implements Edit, SetLampsBuilder.With {
   @Override
   public void make(EditSession session) {
@@ -41,10 +43,12 @@ public record SetLamps(
     Double to = level == null ? null : share(level);
     String with =
         circuit == null || circuit.isBlank() ? null : Text.name("A circuit", circuit.strip());
-    session.alter(lamps, p -> p.withLamp(set(p.lamp(), to, with)));
+    String measured = curve == null || curve.isBlank() ? null : Looks.curve(session, curve).id();
+    session.alter(lamps, p -> p.withLamp(set(p.lamp(), to, with, measured)));
   }
 
-  private Lamp set(Lamp was, @Nullable Double to, @Nullable String with) {
+  private Lamp set(
+      Lamp was, @Nullable Double to, @Nullable String with, @Nullable String measured) {
     boolean burns = on != null ? on : to == null ? was.on() : to > 0;
     // a lamp dimmed to nothing that is switched on again gives all its light
     double share = to != null && to > 0 ? to : burns && was.level() == 0 ? 1 : was.level();
@@ -53,7 +57,8 @@ public record SetLamps(
         share,
         circuit == null ? was.circuit() : with,
         was.aim(),
-        filter == null ? was.filter() : colour(filter));
+        filter == null ? was.filter() : colour(filter),
+        curve == null ? was.curve() : measured);
   }
 
   private static @Nullable String colour(String filter) {
