@@ -11,8 +11,7 @@ final class EulumdatReader {
 
   /** By the number that a file has for its symmetry. */
   private static final List<PlaneFold> FOLDS =
-      List.of(
-          PlaneFold.none, PlaneFold.round, PlaneFold.sides, PlaneFold.ends, PlaneFold.quarters);
+      List.of(PlaneFold.none, PlaneFold.round, PlaneFold.sides, PlaneFold.ends, PlaneFold.quarters);
 
   private final String[] lines;
   private int at;
