@@ -123,9 +123,6 @@ const WORDS: Record<Tab, string> = {
   schedule: "Schedule",
 };
 
-/** Where six stand side by side there is no room for all of a word. */
-const SHORT: Partial<Record<Tab, string>> = { finishes: "Finish" };
-
 const LEAVES: Record<Tab, ReactNode> = {
   catalog: <Catalog />,
   finishes: <FinishLeaf />,
@@ -143,18 +140,17 @@ function Leaves({ names, now }: { names: Tab[]; now: Tab }) {
         <ButtonBase
           key={name}
           role="tab"
-          aria-label={WORDS[name]}
           aria-selected={now === name}
           onClick={() => useSheet.getState().setTab(name)}
           sx={{
-            px: 0.2,
+            px: 0.15,
             height: 32,
             color: now === name ? "text.primary" : "text.secondary",
             boxShadow: now === name ? (t) => `inset 0 -2px ${t.palette.secondary.main}` : undefined,
           }}
         >
-          <Typography component="span" variant="h2" sx={{ fontSize: 11.5 }}>
-            {SHORT[name] ?? WORDS[name]}
+          <Typography component="span" variant="h2" sx={{ fontSize: 11 }}>
+            {WORDS[name]}
           </Typography>
         </ButtonBase>
       ))}
