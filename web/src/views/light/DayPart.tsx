@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import InputBase from "@mui/material/InputBase";
 import Slider from "@mui/material/Slider";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { Sky } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
 import { TypedField } from "../fields/TypedField";
@@ -91,13 +91,14 @@ function SunWords() {
   const light = useLight();
   const lit = useSheet((s) => s.lit);
   const held = useSheet((s) => s.held);
+  const stage = useSheet((s) => Boolean(s.space!.shell.stage));
   const { hold } = useSheet.getState();
   if (!lit || !light) return null;
   const lux = (v: number) => (v < 10 ? v.toFixed(1) : String(Math.round(v)));
   return (
     <Box sx={{ color: "text.secondary", fontSize: 12, lineHeight: "18px" }} data-testid="sun">
       {light.altitude > 0
-        ? `The sun stands ${light.altitude.toFixed(1)}° high in ${Math.round(light.azimuth)}°${light.sun ? "" : ", behind clouds"}.`
+        ? `The sun stands ${light.altitude.toFixed(1)}° high in ${Math.round(light.azimuth)}°${light.sun || stage ? "" : ", behind clouds"}.`
         : "The sun is down."}{" "}
       {lux(light.around)} lx around.{" "}
       <ButtonBase
@@ -160,7 +161,6 @@ function Place() {
   const day = useSheet((s) => s.space!.showing.day);
   const { edit } = useSheet.getState();
   const [open, setOpen] = useState(false);
-  const ref = useRef<HTMLDivElement>(null);
   const set = (what: Record<string, unknown>) => edit([{ do: "day", ...what }]);
   const number = (label: string, value: number, key: string) => (
     <Box component="label" sx={{ display: "flex", alignItems: "baseline", gap: 0.5 }}>
@@ -183,7 +183,7 @@ function Place() {
     </Box>
   );
   return (
-    <Box ref={ref}>
+    <Box>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", fontSize: 13 }}>
         {number("latitude", day.latitude, "latitude")}
         {number("longitude", day.longitude, "longitude")}

@@ -46,7 +46,7 @@ export function Lit() {
     };
   }, [light, around, scene, gl, invalidate]);
   if (!light) return null;
-  const sky = new Color().copy(colourOf(light.aroundColour));
+  const sky = colourOf(light.aroundColour);
   return (
     <>
       <hemisphereLight args={[sky, sky.clone().multiplyScalar(0.82), around]} />
@@ -105,12 +105,16 @@ function Lamps({ lamps, share, shadows }: { lamps: DrawnLamp[]; share: number; s
   );
 }
 
+/** How strong a lamp is drawn. */
+const drawn = (lamp: DrawnLamp, share: number) =>
+  lamp.candela * share * borne((lamp.lux * share) / USED, BEARABLE.lamp);
+
 function Round({ lamp, share }: { lamp?: DrawnLamp; share: number }) {
   if (!lamp) return <pointLight intensity={0} />;
   return (
     <pointLight
       position={[lamp.at.x, lamp.at.y, lamp.at.z]}
-      intensity={lamp.candela * share * borne((lamp.lux * share) / USED, BEARABLE.lamp)}
+      intensity={drawn(lamp, share)}
       color={colourOf(lamp.colour)}
     />
   );
@@ -132,7 +136,7 @@ function Spot({ lamp, share, shadow }: { lamp?: DrawnLamp; share: number; shadow
         target={to}
         angle={edge}
         penumbra={Math.max(0, Math.min(1, 1 - full / edge))}
-        intensity={lamp.candela * share * borne((lamp.lux * share) / USED, BEARABLE.lamp)}
+        intensity={drawn(lamp, share)}
         color={colourOf(lamp.colour)}
         castShadow={shadow}
         shadow-mapSize={[1024, 1024]}

@@ -27,6 +27,6 @@ public final class LampLight {
   /** The photometric file it was given; null for none. */
   static @Nullable LampCurve curve(Space space, Piece p) {
     String id = p.lamp().curve();
-    return id == null ? null : (LampCurve) space.showing().get("curve:" + id);
+    return id == null ? null : (LampCurve) space.showing().get(LampCurve.key(id));
   }
 }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Light;
@@ -13,13 +14,14 @@ import pied.core.material.pattern.Tint;
 import pied.core.piece.Aim;
 import pied.core.piece.Piece;
 import pied.core.show.LampCurve;
+import pied.core.solid.Bodies.RayMet;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 
 /**
- * Where the light of lamps comes from: from the middle of each thing that glows on them. LampPlaces
- * are worked out once for each lamp and anew only for what was moved.
+ * Where the light of lamps comes from: from the middle of each thing that glows on them. Places are
+ * worked out once for each lamp and anew only for what was moved.
  */
 public final class LampSources {
   /** Most of one lamp; what glows in more places does so from these. */
@@ -28,41 +30,39 @@ public final class LampSources {
   /** The densest filter lets so much of each colour through. */
   private static final double DENSE = 0.004;
 
-  private LampSources() {}
+  /** Farther than this light is not followed, metres. */
+  static final double FAR = 60;
 
-  /** Of one lamp, at full: places in the space, whatever it is switched to. */
-  private record LampPlaces(List<Vec> at) {}
+  private LampSources() {}
 
   /** All that burn in a space and can be seen, in the order of the lamps. */
   public static List<LampSource> of(Space space) {
-    Map<String, LampPlaces> all =
-        space.renewedBySolid(
-            "lamp sources",
-            (s, p) -> {
-              Light light = s.article(p).light();
-              return light == null ? null : places(s, p);
-            });
     List<LampSource> burning = new ArrayList<>();
-    for (Map.Entry<String, LampPlaces> e : all.entrySet()) {
+    for (Map.Entry<String, List<Vec>> e : allPlaces(space).entrySet()) {
       Piece p = space.piece(e.getKey());
       double share = p.lamp().burning();
-      LampPlaces here = e.getValue();
-      if (here != null && share > 0 && !space.hidden(p)) {
-        burning.addAll(shining(space, p, here, share));
+      if (e.getValue() != null && share > 0 && !space.hidden(p)) {
+        burning.addAll(shining(space, p, e.getValue(), share));
       }
     }
     return burning;
   }
 
-  private static List<LampSource> shining(Space space, Piece p, LampPlaces here, double share) {
+  /** Of each lamp, whatever it is switched to; nothing for what is none. */
+  private static Map<String, List<Vec>> allPlaces(Space space) {
+    return space.renewedBySolid(
+        "lamp sources", (s, p) -> s.article(p).light() == null ? null : places(s, p));
+  }
+
+  private static List<LampSource> shining(Space space, Piece p, List<Vec> here, double share) {
     Light light = LampLight.of(space, p);
     LampCurve curve = LampLight.curve(space, p);
-    double left = share * passes(p) / here.at.size();
-    Vec way = way(space, p);
+    double left = share * passes(p) / here.size();
+    Vec way = way(space, p, middle(here));
     LampSource.Measured measured =
         curve == null ? null : new LampSource.Measured(curve.light(), left, side(p, way));
     LinearColour colour = colour(light, p);
-    return here.at.stream()
+    return here.stream()
         .map(
             at ->
                 new LampSource(
@@ -77,9 +77,23 @@ public final class LampSources {
     return square.length() > Tolerance.NEAR ? square.unit() : Vec.UP.cross(way).unit();
   }
 
-  /** The middle of where the light of a lamp comes from. */
-  static Vec middle(Space space, Piece p) {
-    List<Vec> at = places(space, p).at;
+  /** Where the light of a lamp falls, or would, along its way. */
+  static @Nullable LampRay ray(Space space, Piece p) {
+    Vec from = middle(allPlaces(space).get(p.id()));
+    Vec way = way(space, p, from);
+    RayMet met = met(space, p.id(), from, way);
+    return met == null ? null : new LampRay(from, way, met.point(), met.distance());
+  }
+
+  /** From where along which way it meets something, and how far that is, metres. */
+  record LampRay(Vec from, Vec way, Vec at, double reach) {}
+
+  /** What light meets that goes along a way, of all that can be seen but the lamp itself. */
+  static @Nullable RayMet met(Space space, String lamp, Vec from, Vec way) {
+    return space.bodies().ray(from, way, FAR, b -> space.seen(b) && !b.id().equals(lamp));
+  }
+
+  private static Vec middle(List<Vec> at) {
     return at.stream().reduce(Vec.ZERO, Vec::plus).times(1.0 / at.size());
   }
 
@@ -90,11 +104,15 @@ public final class LampSources {
    * @return of length 1
    */
   public static Vec way(Space space, Piece p) {
+    return way(space, p, middle(places(space, p)));
+  }
+
+  private static Vec way(Space space, Piece p, Vec from) {
     Light light = space.article(p).light();
     Aim aim = p.lamp().aim();
     if (aim != null && (aim.piece() == null || space.has(aim.piece()))) {
       Vec to = aim.piece() == null ? aim.at() : space.piece(aim.piece()).pose().apply(aim.at());
-      Vec way = to.minus(middle(space, p));
+      Vec way = to.minus(from);
       if (way.length() > Tolerance.NEAR) {
         return way.unit();
       }
@@ -130,10 +148,10 @@ public final class LampSources {
     return Math.max(DENSE, LinearColour.luminance(f[0], f[1], f[2]));
   }
 
-  private static LampPlaces places(Space space, Piece p) {
-    List<Vec> at =
-        glowing(space.article(p), p, space.shapes().mesh(p)).stream().map(p.pose()::apply).toList();
-    return new LampPlaces(at);
+  private static List<Vec> places(Space space, Piece p) {
+    return glowing(space.article(p), p, space.shapes().mesh(p)).stream()
+        .map(p.pose()::apply)
+        .toList();
   }
 
   /** Middles of the things that glow, in the frame of the piece; the middle of all for none. */
@@ -194,8 +212,7 @@ public final class LampSources {
     List<Vec> some = new ArrayList<>();
     for (int i = 0; i < MOST; i++) {
       List<Vec> these = all.subList(i * all.size() / MOST, (i + 1) * all.size() / MOST);
-      Vec sum = these.stream().reduce(Vec.ZERO, Vec::plus);
-      some.add(sum.times(1.0 / these.size()));
+      some.add(middle(these));
     }
     return some;
   }

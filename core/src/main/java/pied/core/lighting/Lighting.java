@@ -55,8 +55,6 @@ public record Lighting(
   /** A table is so far beneath a lamp at least, metres. */
   private static final double TABLE = 1.2;
 
-  private static final double FAR = 60;
-
   private static final LinearColour WHITE = new LinearColour(1, 1, 1);
 
   /**
@@ -71,7 +69,7 @@ public record Lighting(
     double area = 2 * shell.area() + shell.perimeter() * shell.height();
     double back = reflectance(shell);
     Sun s = day.sun();
-    SunLight sun = Daylight.sun(day, shell.north());
+    SunLight sun = Daylight.sun(space, day);
     double sky = day.sky().skyLux(s.altitude());
     List<LampSource> lamps = LampSources.of(space);
     double thrown = back / (area * (1 - back));
@@ -111,9 +109,8 @@ public record Lighting(
   private static double thrown(Space space, LampSource l) {
     double far = TABLE;
     if (space.article(space.piece(l.piece())).light().way() == Light.LightWay.front) {
-      RayMet met =
-          space.bodies().ray(l.at(), l.way(), FAR, b -> space.seen(b) && !b.id().equals(l.piece()));
-      far = met == null ? FAR : Math.max(TABLE, met.distance());
+      RayMet met = LampSources.met(space, l.piece(), l.at(), l.way());
+      far = met == null ? LampSources.FAR : Math.max(TABLE, met.distance());
     }
     return l.candela() / (far * far);
   }

@@ -5,7 +5,6 @@ import java.util.List;
 import pied.core.catalog.Light;
 import pied.core.light.Beam;
 import pied.core.piece.Piece;
-import pied.core.solid.Bodies.RayMet;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.units.LengthUnit;
@@ -30,7 +29,6 @@ public record LitPool(
     double lux,
     List<Vec> ring,
     String words) {
-  private static final double FAR = 60;
   private static final int SIDES = 36;
 
   /** Those of all lanterns that shine out of their front and can be seen, burning or not. */
@@ -49,31 +47,28 @@ public record LitPool(
   }
 
   private static LitPool of(Space space, Piece p, Light light, LengthUnit unit) {
-    Vec from = LampSources.middle(space, p);
-    Vec way = LampSources.way(space, p);
-    RayMet met = space.bodies().ray(from, way, FAR, b -> space.seen(b) && !b.id().equals(p.id()));
-    if (met == null) {
+    LampSources.LampRay ray = LampSources.ray(space, p);
+    if (ray == null) {
       return null;
     }
     Beam beam = light.beam();
     double half = Math.toRadians(beam.field() / 2);
-    double wide = 2 * met.distance() * Math.tan(half);
-    double lux =
-        beam.candela(light.lumens() * p.lamp().burning()) / (met.distance() * met.distance());
+    double wide = 2 * ray.reach() * Math.tan(half);
+    double lux = beam.candela(light.lumens() * p.lamp().burning()) / (ray.reach() * ray.reach());
     String words =
         "%s throw, %s across%s"
             .formatted(
-                unit.fine(met.distance()),
+                unit.fine(ray.reach()),
                 unit.fine(wide),
                 lux > 0 ? ", " + Math.round(lux) + " lx" : "");
     return new LitPool(
         p.id(),
-        from,
-        met.point(),
-        met.distance(),
+        ray.from(),
+        ray.at(),
+        ray.reach(),
         wide,
         lux,
-        ring(from, way, half, met.point().y()),
+        ring(ray.from(), ray.way(), half, ray.at().y()),
         words);
   }
 
@@ -86,8 +81,8 @@ public record LitPool(
       double a = 2 * Math.PI * i / SIDES;
       Vec out = side.times(Math.cos(a)).plus(up.times(Math.sin(a)));
       Vec d = way.times(Math.cos(half)).plus(out.times(Math.sin(half)));
-      double t = d.y() < -0.02 ? (level - from.y()) / d.y() : FAR;
-      ring.add(from.plus(d.times(Math.min(FAR, Math.max(0, t)))));
+      double t = d.y() < -0.02 ? (level - from.y()) / d.y() : LampSources.FAR;
+      ring.add(from.plus(d.times(Math.min(LampSources.FAR, Math.max(0, t)))));
     }
     return ring;
   }

@@ -32,9 +32,6 @@ import pied.core.units.Decimal;
 public record SunStudy(List<List<Spot>> patches, double area) {
   private static final GeometryFactory PLANE = new GeometryFactory();
 
-  /** What hangs nearer than this before an opening shades it, metres. */
-  private static final double BEFORE = 0.6;
-
   /** The sun is looked for every so many hours. */
   private static final double EVERY = 1.0 / 12;
 
@@ -49,18 +46,14 @@ public record SunStudy(List<List<Spot>> patches, double area) {
   /** The patches of a moment. */
   public static SunStudy of(Space space, Day day) {
     Shell shell = space.shell();
-    SunLight sun = shell.stage() == null ? Daylight.sun(day, shell.north()) : null;
+    SunLight sun = Daylight.sun(space, day);
     if (sun == null || sun.toward().y() < LOWEST) {
       return new SunStudy(List.of(), 0);
     }
     Geometry all = PLANE.createPolygon();
-    for (Opening o : shell.openings()) {
-      Wall wall =
-          shell.walls().stream().filter(w -> w.name().equals(o.wall())).findFirst().orElse(null);
-      boolean through =
-          o.kind() == Opening.OpeningKind.window || o.kind() == Opening.OpeningKind.opening;
-      if (through && wall != null && !wall.open() && sun.toward().dot(wall.inward()) < 0) {
-        all = join(all, patch(space, wall, o, sun.toward()));
+    for (OuterOpening o : OuterOpening.of(shell)) {
+      if (sun.toward().dot(o.wall().inward()) < 0) {
+        all = join(all, patch(space, o.wall(), o.opening(), sun.toward()));
       }
     }
     all = overlay(all, shell.within(), OverlayNG.INTERSECTION);
@@ -105,7 +98,7 @@ public record SunStudy(List<List<Spot>> patches, double area) {
   /** The room before an opening. */
   private static Box before(Wall wall, Opening o) {
     Spot a = wall.spot(o.from(), 0);
-    Spot b = wall.spot(o.from() + o.width(), BEFORE);
+    Spot b = wall.spot(o.from() + o.width(), OuterOpening.BEFORE);
     return new Box(
         new Vec(Math.min(a.x(), b.x()), o.sill(), Math.min(a.z(), b.z())),
         new Vec(Math.max(a.x(), b.x()), o.sill() + o.height(), Math.max(a.z(), b.z())));
@@ -164,8 +157,7 @@ public record SunStudy(List<List<Spot>> patches, double area) {
     Vec at = point.plus(new Vec(0, Tolerance.NEAR, 0));
     for (double h = 0; h <= 24 + Tolerance.SAME; h += EVERY) {
       Day then = day.withHour(Math.min(24, h));
-      SunLight sun =
-          space.shell().stage() == null ? Daylight.sun(then, space.shell().north()) : null;
+      SunLight sun = Daylight.sun(space, then);
       boolean on = sun != null && passing.share(at, sun.toward(), FAR, b -> true) > LEAST;
       if (on && Double.isNaN(began)) {
         began = h;
@@ -184,10 +176,7 @@ public record SunStudy(List<List<Spot>> patches, double area) {
     }
     double sum = spans.stream().mapToDouble(s -> s.to - s.from).sum();
     String when = String.join(", ", spans.stream().map(SunSpan::toString).toList());
-    return "On %s the sun is there from %s: %s h.".formatted(day.date(), when, hoursText(sum));
-  }
-
-  private static String hoursText(double h) {
-    return Decimal.text(h, 10);
+    return "On %s the sun is there from %s: %s h."
+        .formatted(day.date(), when, Decimal.text(sum, 10));
   }
 }

@@ -89,8 +89,13 @@ public record Day(
   }
 
   @Override
-  public String key() {
+  public String id() {
     return "day";
+  }
+
+  @Override
+  public String key() {
+    return id();
   }
 
   @Override
@@ -100,7 +105,7 @@ public record Day(
 
   @Override
   public String sort() {
-    return "day";
+    return id();
   }
 
   /** An hour as clocks show it: 8:00. */

@@ -7,9 +7,14 @@ public record LampCurve(String id, String name, Photometry light) implements Sho
   /** Most of a space. */
   public static final int MOST = 50;
 
+  /** The key of one of an id. */
+  public static String key(String id) {
+    return "curve:" + id;
+  }
+
   @Override
   public String key() {
-    return "curve:" + id;
+    return key(id);
   }
 
   @Override

@@ -39,9 +39,14 @@ public record LightLook(
    */
   public record LampLevel(boolean on, double level) {}
 
+  /** The key of one of an id. */
+  public static String key(String id) {
+    return "look:" + id;
+  }
+
   @Override
   public String key() {
-    return "look:" + id;
+    return key(id);
   }
 
   @Override

@@ -12,6 +12,9 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
   @JsonSubTypes.Type(value = LampCurve.class, name = "curve")
 })
 public sealed interface Shown permits Day, LightLook, Viewpoint, LampCurve {
+  /** Its own among those of its sort. */
+  String id();
+
   /** What it is and its id: of two with one key the later is meant. */
   String key();
 

@@ -48,7 +48,7 @@ public final class ReadyViewpoints {
         Vec eye =
             new Vec(
                 seat == last / 2 ? 0 : Auditorium.seat(stage, seat),
-                Auditorium.floor(stage, row) + Stage.SEATED,
+                Auditorium.floor(stage, row) + Viewpoint.SEATED,
                 Auditorium.row(stage, row));
         all.add(Viewpoint.ready("Row " + (row + 1) + ", " + where, "seats", eye, target, false));
         if (seat == last) {

@@ -50,7 +50,7 @@ final class ShowingValidation {
     for (Viewpoint v : s.viewpoints()) {
       if (kept.viewpoints().size() < Viewpoint.MOST && isSound(v)) {
         Viewpoint named = v.withName(Text.name("A viewpoint", v.name()));
-        boolean look = v.look() == null || kept.get("look:" + v.look()) != null;
+        boolean look = v.look() == null || kept.get(LightLook.key(v.look())) != null;
         kept = kept.with(look ? named : named.withLook(null));
       } else {
         say.accept("viewpoint", "makes no sense");

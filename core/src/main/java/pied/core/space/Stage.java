@@ -51,9 +51,6 @@ public record Stage(double level, double rake, @Nullable Apron apron, @Nullable 
    */
   public record Seats(double first, double pitch, double rise, int rows, double width) {}
 
-  /** Height of the eye of somebody seated, above the floor of the row, metres. */
-  public static final double SEATED = 1.2;
-
   /** The front edge at the centre line: its z, metres. */
   public double front() {
     return apron == null ? 0 : apron.depth;

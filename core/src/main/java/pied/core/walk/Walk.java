@@ -12,6 +12,7 @@ import pied.core.solid.Vec;
 import pied.core.space.PartName;
 import pied.core.space.PartName.PartKind;
 import pied.core.space.Space;
+import pied.core.space.Spot;
 
 /**
  * Somebody who walks: the feet stay on what there is to walk on, a body of eight sides stops at
@@ -109,7 +110,7 @@ public final class Walk {
 
   /** The floor of the shell there, not what stands on it. */
   private @Nullable Vec top(double x, double z) {
-    double y = space.shell().floorAt(new pied.core.space.Spot(x, z));
+    double y = space.shell().floorAt(new Spot(x, z));
     return Double.isNaN(y) ? null : new Vec(x, y, z);
   }
 

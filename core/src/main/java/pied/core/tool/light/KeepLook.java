@@ -8,6 +8,8 @@ import pied.core.Nullable;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.show.LightLook;
+import pied.core.show.Showing;
+import pied.core.show.ShownNames;
 import pied.core.units.Refusal;
 
 /**
@@ -25,48 +27,27 @@ public record KeepLook(@Nullable String name, @Nullable String look, @Nullable D
 
   @Override
   public void make(EditSession session) {
+    Showing showing = session.space().showing();
+    LightLook old = look == null ? fresh(session) : Looks.named(session, look);
+    session.show(
+        showing.with(
+            new LightLook(
+                old.id(),
+                name == null ? old.name() : Looks.free(session, name, old.id()),
+                old.place(),
+                fade == null ? old.fade() : Looks.fade(fade),
+                showing.day(),
+                Looks.levels(session.space()))));
+  }
+
+  /** One behind all others, of which nothing is kept yet. */
+  private static LightLook fresh(EditSession session) {
     List<LightLook> all = session.space().showing().looks();
-    Map<String, LightLook.LampLevel> levels = Looks.levels(session.space());
-    if (look != null) {
-      LightLook old = Looks.named(session, look);
-      session.show(
-          session
-              .space()
-              .showing()
-              .with(
-                  new LightLook(
-                      old.id(),
-                      name == null ? old.name() : Looks.free(session, name, old.id()),
-                      old.place(),
-                      fade == null ? old.fade() : Looks.fade(fade),
-                      session.space().showing().day(),
-                      levels)));
-      return;
-    }
     if (all.size() >= LightLook.MOST) {
       throw new Refusal("A space keeps up to {} looks; remove one first.", LightLook.MOST);
     }
-    double last = all.isEmpty() ? -1 : all.get(all.size() - 1).place();
-    session.show(
-        session
-            .space()
-            .showing()
-            .with(
-                new LightLook(
-                    session.newId(),
-                    Looks.free(session, name == null ? next(all) : name, null),
-                    last + 1,
-                    fade == null ? FADE : Looks.fade(fade),
-                    session.space().showing().day(),
-                    levels)));
-  }
-
-  private static String next(List<LightLook> all) {
-    for (int n = all.size() + 1; ; n++) {
-      String name = "Look " + n;
-      if (all.stream().noneMatch(l -> l.name().equalsIgnoreCase(name))) {
-        return name;
-      }
-    }
+    double place = all.isEmpty() ? 0 : all.get(all.size() - 1).place() + 1;
+    String called = ShownNames.next(all, "Look", all.size() + 1);
+    return new LightLook(session.newId(), called, place, FADE, null, Map.of());
   }
 }

@@ -22,7 +22,7 @@ final class LampsSentence implements Sentence<SetLamps> {
   public @Nullable List<Edit> read(Reading r, Nouns n) {
     int before = r.at();
     boolean verb = r.is("dim|set");
-    Boolean on = verb ? null : switched(r, "switch |turn ");
+    Boolean on = verb ? null : switched(r);
     LampsMeant which = LampNouns.read(r, n.space());
     boolean selected = which == null && n.selected().stream().anyMatch(id -> isLamp(n, id));
     if (which == null && (!selected || !verb && on == null)) {
@@ -52,16 +52,11 @@ final class LampsSentence implements Sentence<SetLamps> {
     return n.space().has(id) && LampsMeant.isLamp(n.space(), n.space().piece(id));
   }
 
-  private static @Nullable Boolean switched(Reading r, String verbs) {
-    for (String verb : verbs.split("\\|")) {
-      if (r.is(verb + "off")) {
-        return false;
-      }
-      if (r.is(verb + "on")) {
-        return true;
-      }
+  private static @Nullable Boolean switched(Reading r) {
+    if (r.is("switch off|turn off")) {
+      return false;
     }
-    return null;
+    return r.is("switch on|turn on") ? true : null;
   }
 
   /** Off, on, or at a level; null if none is said. */

@@ -8,6 +8,7 @@ import pied.core.piece.Lamp;
 import pied.core.show.LampCurve;
 import pied.core.show.LightLook;
 import pied.core.show.LightLook.LampLevel;
+import pied.core.show.ShownNames;
 import pied.core.space.Space;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
@@ -22,12 +23,11 @@ final class Looks {
    * @throws Refusal if there is none
    */
   static LightLook named(EditSession session, String look) {
-    for (LightLook l : session.space().showing().looks()) {
-      if (l.id().equals(look) || l.name().equalsIgnoreCase(look)) {
-        return l;
-      }
+    LightLook found = ShownNames.named(session.space().showing().looks(), look);
+    if (found == null) {
+      throw new Refusal("There is no look “{}” in this space.", Text.clean(look));
     }
-    throw new Refusal("There is no look “{}” in this space.", Text.clean(look));
+    return found;
   }
 
   /**
@@ -36,12 +36,11 @@ final class Looks {
    * @throws Refusal if there is none
    */
   static LampCurve curve(EditSession session, String curve) {
-    for (LampCurve c : session.space().showing().curves()) {
-      if (c.id().equals(curve) || c.name().equalsIgnoreCase(curve)) {
-        return c;
-      }
+    LampCurve found = ShownNames.named(session.space().showing().curves(), curve);
+    if (found == null) {
+      throw new Refusal("There is no photometric file “{}” in this space.", Text.clean(curve));
     }
-    throw new Refusal("There is no photometric file “{}” in this space.", Text.clean(curve));
+    return found;
   }
 
   /** How all lamps are switched. */
@@ -56,13 +55,7 @@ final class Looks {
 
   /** A name that no other look has. */
   static String free(EditSession session, String name, @Nullable String own) {
-    String called = Text.name("A look", name);
-    for (LightLook l : session.space().showing().looks()) {
-      if (!l.id().equals(own) && l.name().equalsIgnoreCase(called)) {
-        throw new Refusal("There is a look “{}” already.", l.name());
-      }
-    }
-    return called;
+    return ShownNames.free(session.space().showing().looks(), "look", name, own);
   }
 
   static double fade(double seconds) {

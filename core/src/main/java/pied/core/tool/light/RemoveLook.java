@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
+import pied.core.show.LightLook;
 import pied.core.show.Showing;
 import pied.core.show.Viewpoint;
 
@@ -13,10 +14,10 @@ import pied.core.show.Viewpoint;
 public record RemoveLook(String look) implements Edit {
   @Override
   public void make(EditSession session) {
-    String id = Looks.named(session, EditSession.need(look, "look")).id();
-    Showing now = session.space().showing().without("look:" + id);
+    LightLook gone = Looks.named(session, EditSession.need(look, "look"));
+    Showing now = session.space().showing().without(gone.key());
     for (Viewpoint v : now.viewpoints()) {
-      if (id.equals(v.look())) {
+      if (gone.id().equals(v.look())) {
         now = now.with(v.withLook(null));
       }
     }

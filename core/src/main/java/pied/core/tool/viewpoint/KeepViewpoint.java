@@ -9,6 +9,7 @@ import pied.core.edit.Edit;
 import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.show.PictureFrame;
+import pied.core.show.ShownNames;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
@@ -73,7 +74,7 @@ public record KeepViewpoint(
                     session.newId(),
                     name != null
                         ? Viewpoints.free(session, name, null)
-                        : free ? begins : Viewpoints.next(session, begins),
+                        : free ? begins : ShownNames.next(all, begins, 1),
                     Viewpoint.KEPT,
                     Validity.place("The eye", at),
                     Viewpoints.ahead(at, Validity.place("What is looked at", toward)),

@@ -1,12 +1,14 @@
 package pied.core.tool.viewpoint;
 
 import java.util.List;
+import java.util.Locale;
 import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit.PlanPoint;
 import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.show.LightLook;
+import pied.core.show.ShownNames;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 import pied.core.space.Opening;
@@ -41,33 +43,15 @@ final class Viewpoints {
    * @throws Refusal if none that is kept has it
    */
   static Viewpoint named(EditSession session, String viewpoint) {
-    for (Viewpoint v : session.space().showing().viewpoints()) {
-      if (v.id().equals(viewpoint) || v.name().equalsIgnoreCase(viewpoint)) {
-        return v;
-      }
+    Viewpoint found = ShownNames.named(session.space().showing().viewpoints(), viewpoint);
+    if (found == null) {
+      throw new Refusal("No viewpoint “{}” is kept in this space.", Text.clean(viewpoint));
     }
-    throw new Refusal("No viewpoint “{}” is kept in this space.", Text.clean(viewpoint));
+    return found;
   }
 
   static String free(EditSession session, String name, @Nullable String own) {
-    String called = Text.name("A viewpoint", name);
-    for (Viewpoint v : session.space().showing().viewpoints()) {
-      if (!v.id().equals(own) && v.name().equalsIgnoreCase(called)) {
-        throw new Refusal("There is a viewpoint “{}” already.", v.name());
-      }
-    }
-    return called;
-  }
-
-  /** The first free number behind a name. */
-  static String next(EditSession session, String begins) {
-    List<Viewpoint> all = session.space().showing().viewpoints();
-    for (int n = 1; ; n++) {
-      String name = begins + " " + n;
-      if (all.stream().noneMatch(v -> v.name().equalsIgnoreCase(name))) {
-        return name;
-      }
-    }
+    return ShownNames.free(session.space().showing().viewpoints(), "viewpoint", name, own);
   }
 
   /**
@@ -161,7 +145,7 @@ final class Viewpoints {
       try {
         double v =
             Double.parseDouble(t.replaceAll("(?i)mm|°|deg(rees)?", "").strip().replace(',', '.'));
-        boolean angle = t.contains("°") || t.toLowerCase(java.util.Locale.ROOT).contains("deg");
+        boolean angle = t.contains("°") || t.toLowerCase(Locale.ROOT).contains("deg");
         mm = angle ? Viewpoint.lens(v) : v;
       } catch (NumberFormatException e) {
         throw new Refusal("A lens is so many millimetres, such as 24, or an angle, such as 60°.");
@@ -180,11 +164,9 @@ final class Viewpoints {
     if (look == null || look.isEmpty()) {
       return null;
     }
-    for (LightLook l : session.space().showing().looks()) {
-      if (l.id().equals(look)) {
-        return look;
-      }
+    if (session.space().showing().get(LightLook.key(look)) == null) {
+      throw new Refusal("That look is not in this space.");
     }
-    throw new Refusal("That look is not in this space.");
+    return look;
   }
 }
