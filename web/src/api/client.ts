@@ -65,12 +65,14 @@ const query = (values: Record<string, string | number>) =>
 const some = (values: Record<string, string | number | null | undefined>) =>
   query(Object.fromEntries(Object.entries(values).filter(([, v]) => v != null)) as Record<string, string>);
 
-const formed = ({ size: s, mirrored, stretched }: Form) => ({
+const formed = ({ size: s, mirrored, stretched, lamp }: Form) => ({
   width: s.width,
   depth: s.depth,
   height: s.height,
   mirrored: mirrored ? "true" : null,
   stretched: stretched ? "true" : null,
+  pan: lamp?.head?.pan ?? null,
+  tilt: lamp?.head?.tilt ?? null,
 });
 
 /** What a caption is about: pieces and parts, one part, or a viewpoint. */

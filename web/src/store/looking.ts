@@ -29,6 +29,8 @@ export interface Looking {
   lifted: string[];
   walking: boolean;
   viewpoint: { view: Viewpoint; at: number } | null;
+  /** How long the light takes that comes next, until it stands; the present time counts from when it was asked for. */
+  fade: { seconds: number; at: number } | null;
   /** Whether the set view is lit as the space is, and not evenly to work in. */
   lit: boolean;
   /** Light for which the picture is exposed, held until let go, lux; null for whatever there is. */
@@ -49,6 +51,7 @@ export interface Looking {
   walk: (walking: boolean) => void;
   goTo: (view: Viewpoint) => void;
   light: (lit: boolean) => void;
+  fadeNext: (seconds: number) => void;
   hold: (lux: number | null) => void;
   tryMoment: (moment: Moment | null) => void;
   seeThrough: (through: Through) => void;
@@ -77,6 +80,7 @@ export const FIRST_LOOK = {
   walking: false,
   viewpoint: null,
   lit: false,
+  fade: null,
   held: null,
   moment: null,
   through: "nothing" as const,
@@ -121,6 +125,7 @@ export const lookingSlice: StateCreator<Looking> = (set) => ({
       lifted: view.group === "kept" ? view.lifted : view.fits ? off(s.lifted) : on(s.lifted),
     })),
   light: (lit) => set({ lit, moment: null }),
+  fadeNext: (seconds) => set({ fade: { seconds, at: performance.now() } }),
   hold: (held) => set({ held }),
   tryMoment: (moment) => set((s) => ({ moment, lit: s.lit || moment !== null })),
   seeThrough: (through) => set({ through }),

@@ -1,5 +1,6 @@
 import { useSheet } from "../../store/sheet";
 import { aim } from "../aim/aims";
+import { stepLook } from "../light/looks";
 import { keepFrom, keepView, stepViewpoint } from "../viewpoint/viewpoints";
 import type { Verb } from "./verb";
 
@@ -16,6 +17,20 @@ export const LOOK_VERBS: Verb[] = [
       sheet().setTab("light");
       sheet().light(true);
     },
+  },
+  {
+    word: "Next look",
+    mode: "sheet",
+    keys: ["&", "Shift+&"],
+    help: "Fade to the next look that is kept.",
+    does: () => stepLook(1),
+  },
+  {
+    word: "Look before",
+    mode: "sheet",
+    keys: ["%", "Shift+%"],
+    help: "Fade to the look before that.",
+    does: () => stepLook(-1),
   },
   {
     word: "Aim at…",

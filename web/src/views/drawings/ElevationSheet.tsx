@@ -14,6 +14,7 @@ import { Footprint } from "./Footprint";
 import { around } from "./around";
 import { Frame, useFit } from "./Frame";
 import { Inks, PartMark } from "./Inks";
+import { LitCones } from "./LightMarks";
 import { ring } from "../paper/paths";
 import { PieceSide } from "./PieceSide";
 import { project } from "./project";
@@ -153,6 +154,7 @@ export function ElevationSheet({ name }: { name: string }) {
           {parts.map((p) => (
             <PartMark key={p} inks={elevation.figures} part={p} />
           ))}
+          <LitCones elevation={elevation} scale={eye.scale} />
           {(yardstick ? [...ghosts, yardstick] : ghosts).map((p) => (
             <PieceSide key={p.id} piece={p} elevation={elevation} quiet={p === yardstick} />
           ))}

@@ -2,10 +2,11 @@ import { useTheme } from "@mui/material/styles";
 import { useQuery } from "@tanstack/react-query";
 import { type PointerEvent, useState } from "react";
 import { api } from "../../api/client";
-import type { SunStudy, Vec } from "../../api/types.gen";
+import type { Elevation, SunStudy, Vec } from "../../api/types.gen";
 import { useSheet } from "../../store/sheet";
 import { drag } from "../handling/drag";
 import { useLamps } from "../../store/useLamps";
+import { project } from "./project";
 
 /** Half of what takes clicks about a mark, pixels. */
 const HIT = 13;
@@ -133,6 +134,46 @@ function Pools(props: {
       </g>
     );
   });
+}
+
+/** In elevations and sections, the cones of light of lanterns, from their lenses to where they fall. */
+export function LitCones({ elevation, scale }: { elevation: Elevation; scale: number }) {
+  const { palette } = useTheme();
+  const selection = useSheet((s) => s.selection);
+  const lamp = useSheet((s) => s.selection.some((id) => s.pieces.get(id)?.lamp));
+  const leaf = useSheet((s) => s.tab === "light");
+  const pools = useLamps(lamp || leaf)?.pools;
+  if (!lamp && !leaf) return null;
+  return pools
+    ?.filter((p) => selection.includes(p.piece) || p.lux > 0)
+    .map((p) => {
+      const on = selection.includes(p.piece);
+      const colour = on ? palette.secondary.main : palette.warning.dark;
+      const from = project(elevation, p.from);
+      const at = project(elevation, p.at);
+      const ring = p.ring.map((v) => project(elevation, v));
+      const fan = ring.map((a, i) => {
+        const b = ring[(i + 1) % ring.length];
+        return `M${from.x} ${from.y}L${a.x} ${a.y}L${b.x} ${b.y}Z`;
+      });
+      return (
+        <g key={p.piece} data-cone={p.piece} pointerEvents="none">
+          <path d={fan.join("")} fill={palette.warning.main} opacity={on ? 0.24 : 0.1} />
+          <path
+            d={`M${from.x} ${from.y}L${at.x} ${at.y}`}
+            stroke={colour}
+            strokeWidth={1}
+            strokeDasharray="6 3"
+            vectorEffect="non-scaling-stroke"
+          />
+          {on && (
+            <text x={at.x} y={at.y - 8 / scale} fontSize={11 / scale} textAnchor="middle" fill={colour}>
+              {p.words}
+            </text>
+          )}
+        </g>
+      );
+    });
 }
 
 /** From just under what closes the space above. */

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { useSheet } from "../../store/sheet";
+import { recall } from "../../tools/light/looks";
 import { TypedField } from "../fields/TypedField";
 import { small } from "../fields/small";
 import { Heading } from "../layers/LayersPanel";
@@ -30,10 +31,7 @@ export function LooksPart() {
           name={l.name}
           note={`${l.burning} of ${l.lamps} burn`}
           title="Lamps and day as they were kept"
-          choose={() => {
-            light(true);
-            void edit([{ do: "recallLook", look: l.id }]);
-          }}
+          choose={() => recall(l)}
           rename={async (name) => (await edit([{ do: "look", look: l.id, name }])) !== null}
           after={
             <Box component="span" sx={{ fontSize: 12, color: "text.secondary", whiteSpace: "nowrap" }}>

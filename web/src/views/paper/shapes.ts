@@ -45,7 +45,9 @@ export interface Shape {
 const latest = new Map<string, Shape>();
 
 const like = (form: Form, light: boolean) =>
-  form.article + (form.mirrored ? " mirrored" : "") + (light ? " light" : "");
+  [form.article, form.mirrored ? "mirrored" : "", light ? "light" : "", form.lamp?.head ? "turned" : ""].join(
+    " ",
+  );
 
 /** The parts of a form, fetched once. */
 export async function fetchShape(form: Form, light = false): Promise<Shape> {

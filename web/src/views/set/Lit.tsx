@@ -1,11 +1,13 @@
 import { useThree } from "@react-three/fiber";
-import { useEffect, useMemo } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Color, Object3D } from "three";
 import type { DrawnLamp, Lighting, LinearColour } from "../../api/types.gen";
 import { type Effort, effortOf, isLight, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
 import { useLight } from "../../store/useLight";
 import { useExtent } from "./extent";
+import { between } from "./fade";
+import { useWindow } from "./window";
 
 /** What light all around of the strength one is used to is drawn with. */
 const USED = 2.3;
@@ -26,9 +28,39 @@ const NUMBERS = [0, 1, 2, 4, 8, 12];
 
 const colourOf = (c: LinearColour) => new Color(c.red, c.green, c.blue);
 
+/** Light that is asked for sooner than this after a fade was is that which fades, ms. */
+const SOON = 5000;
+
+/** The light as it fades to what it shall be, where it was asked to. */
+function useFading(light: Lighting | undefined): Lighting | undefined {
+  const [shown, setShown] = useState(light);
+  const now = useRef(light);
+  useEffect(() => {
+    const { fade } = useSheet.getState();
+    const from = now.current;
+    if (!light || !from || !fade || performance.now() - fade.at > SOON || fade.seconds === 0) {
+      now.current = light;
+      setShown(light);
+      return;
+    }
+    useSheet.setState({ fade: null });
+    const began = performance.now();
+    let next = 0;
+    const step = () => {
+      const t = (performance.now() - began) / 1000 / fade.seconds;
+      now.current = between(from, light, t);
+      setShown(now.current);
+      if (t < 1) next = requestAnimationFrame(step);
+    };
+    step();
+    return () => cancelAnimationFrame(next);
+  }, [light]);
+  return shown;
+}
+
 /** The space as it is lit: sun, sky, lamps, and what the walls throw back. */
 export function Lit() {
-  const light = useLight();
+  const light = useFading(useLight());
   const held = useSheet((s) => s.held);
   const effort = useEffort(effortOf);
   const { gl, scene, invalidate } = useThree();
@@ -50,7 +82,7 @@ export function Lit() {
   return (
     <>
       <hemisphereLight args={[sky, sky.clone().multiplyScalar(0.82), around]} />
-      <TrueSun light={light} share={share} />
+      {light.sun && <TrueSun light={light} share={share} />}
       <Lamps lamps={light.lamps} share={share} shadows={SHADOWS[effort]} />
     </>
   );
@@ -122,6 +154,7 @@ function Round({ lamp, share }: { lamp?: DrawnLamp; share: number }) {
 
 function Spot({ lamp, share, shadow }: { lamp?: DrawnLamp; share: number; shadow: boolean }) {
   const to = useMemo(() => new Object3D(), []);
+  const window = useWindow(lamp?.window ?? null);
   if (!lamp) return <spotLight intensity={0} />;
   const edge = (Math.min(89, lamp.edge) * Math.PI) / 180;
   const full = (Math.min(89, lamp.full) * Math.PI) / 180;
@@ -138,7 +171,8 @@ function Spot({ lamp, share, shadow }: { lamp?: DrawnLamp; share: number; shadow
         penumbra={Math.max(0, Math.min(1, 1 - full / edge))}
         intensity={drawn(lamp, share)}
         color={colourOf(lamp.colour)}
-        castShadow={shadow}
+        map={window}
+        castShadow={shadow || window !== null}
         shadow-mapSize={[1024, 1024]}
         shadow-bias={-0.0006}
         shadow-normalBias={0.03}

@@ -28,6 +28,10 @@ export function Pieces({ small = false }: { small?: boolean }) {
   const open = useSheet((s) => s.inGroup);
   const placing = useSheet((s) => s.placing);
   const through = useSheet((s) => s.through);
+  const leftOut = useSheet((s) => {
+    const kept = s.space!.showing.viewpoints.find((v) => v.id === s.viewpoint?.view.id);
+    return kept && kept.hidden.length > 0 ? kept.hidden : null;
+  });
   const selection = useSheet((s) => s.selection);
   // asked for anew when something else than before is in the space
   const articles = useMemo(() => [...new Set([...pieces.values()].map((p) => p.article))].sort(), [pieces]);
@@ -47,7 +51,8 @@ export function Pieces({ small = false }: { small?: boolean }) {
     const of = new Map<string, Piece[]>();
     const clear = new Set(through === "others" ? selection : []);
     const faint = (p: Piece) => !small && through !== "nothing" && !clear.has(p.id);
-    const all = shown(pieces, ghosts, others, filing);
+    const out = new Set(small ? [] : leftOut);
+    const all = shown(pieces, ghosts, others, filing).filter((p) => !out.has(p.id));
     for (const real of yardstick ? [...all, yardstick] : all) {
       const p = tried(real, trial);
       const dim = (open !== null && !isIn(open, p.group, filing)) || faint(p) ? ["dim"] : [];
@@ -55,7 +60,7 @@ export function Pieces({ small = false }: { small?: boolean }) {
       of.set(key, [...(of.get(key) ?? []), p]);
     }
     return [...of.entries()];
-  }, [pieces, ghosts, others, yardstick, filing, open, trial, through, selection, small]);
+  }, [pieces, ghosts, others, yardstick, filing, open, trial, through, selection, small, leftOut]);
   return (
     <>
       {groups.map(([key, same]) => (

@@ -12,16 +12,19 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
 /**
  * Takes the figures of the set view in a browser that draws without a graphics processor: {@code
- * SetViewFigures URL…}, one address for each build that is compared, in turns. How long a frame
- * takes while one looks around and when it was made fine, at 72 (the demo's tea room), 500 and
- * 2,000 pieces; and how much comes over the line for the first page and the first look at the demo.
+ * SetViewFigures [lamps] URL…}, one address for each build that is compared, in turns. How long a
+ * frame takes while one looks around and when it was made fine, at 72 (the demo's tea room), 500
+ * and 2,000 pieces; with 1, 20 and 200 lamps beside 72 others, drawn evenly and as they light it;
+ * and how much comes over the line for the first page and the first look at the demo.
  */
 public final class SetViewFigures {
   private static final int ROUNDS = 2;
@@ -35,29 +38,80 @@ public final class SetViewFigures {
   private SetViewFigures() {}
 
   /** A build, and its spaces by how much is in them. */
-  private record Build(String name, String url, Map<Integer, String> spaces) {}
+  private record Build(
+      String name, String url, Map<Integer, String> spaces, Map<Integer, String> lamps) {}
+
+  private static final List<Integer> LAMPS = List.of(1, 20, 200);
 
   public static void main(String[] args) throws Exception {
     List<Build> builds = new ArrayList<>();
-    for (int i = 0; i < args.length; i++) {
-      String name = args.length == 1 ? "now" : "build " + (i + 1);
-      builds.add(new Build(name, args[i], spaces(args[i])));
+    boolean onlyLamps = args[0].equals("lamps");
+    for (int i = onlyLamps ? 1 : 0; i < args.length; i++) {
+      String name = args.length == (onlyLamps ? 2 : 1) ? "now" : "build " + (i + 1);
+      builds.add(new Build(name, args[i], spaces(args[i]), lamps(args[i])));
     }
     Playwright.CreateOptions own = new Playwright.CreateOptions();
     own.setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1"));
     try (Playwright playwright = Playwright.create(own);
         Browser browser = playwright.chromium().launch(options())) {
-      for (Build b : builds) {
-        weight(browser, b);
+      if (!onlyLamps) {
+        all(browser, builds);
       }
-      for (int pieces : List.of(72, 500, 2000)) {
-        for (int round = 0; round < ROUNDS; round++) {
-          for (Build b : builds) {
-            frames(browser, b, pieces);
+      lamps(browser, builds);
+    }
+  }
+
+  private static void all(Browser browser, List<Build> builds) throws IOException {
+    for (Build b : builds) {
+      weight(browser, b);
+    }
+    for (int pieces : List.of(72, 500, 2000)) {
+      for (int round = 0; round < ROUNDS; round++) {
+        for (Build b : builds) {
+          frames(browser, b.url, b.spaces.get(pieces), pieces + " pieces: " + b.name, false);
+        }
+      }
+    }
+  }
+
+  private static void lamps(Browser browser, List<Build> builds) throws IOException {
+    for (int lamps : LAMPS) {
+      for (int round = 0; round < ROUNDS; round++) {
+        for (Build b : builds) {
+          for (boolean lit : new boolean[] {false, true}) {
+            String of = lamps + " lamps, " + (lit ? "as lit: " : "evenly: ") + b.name;
+            frames(browser, b.url, b.lamps.get(lamps), of, lit);
           }
         }
       }
     }
+  }
+
+  /** Rooms with 72 pieces and so many lamps above them, all of which burn. */
+  private static Map<Integer, String> lamps(String url) throws Exception {
+    String api = url + "/api";
+    String project =
+        HandoverFigures.post(api + "/projects", "{\"name\":\"Lit\"}").get("id").asText();
+    Map<Integer, String> all = new HashMap<>();
+    for (int n : LAMPS) {
+      String id = HandoverFigures.furnished(api, project, 72);
+      int side = (int) Math.ceil(Math.sqrt(n));
+      List<String> edits = new ArrayList<>();
+      for (int i = 0; i < n; i++) {
+        edits.add(
+            String.format(
+                Locale.ROOT,
+                "{\"do\":\"place\",\"article\":\"globe-pendant\",\"at\":{\"x\":%.2f,\"z\":%.2f}}",
+                14.0 * (i % side + 0.5) / side + 0.5,
+                14.0 * (i / side + 0.5) / side + 0.5));
+      }
+      HandoverFigures.post(
+          api + "/spaces/" + id + "/edits", "{\"edits\":[" + String.join(",", edits) + "]}");
+      HandoverFigures.post(
+          api + "/spaces/" + id + "/edits", "{\"edits\":[{\"do\":\"day\",\"hour\":\"23\"}]}");
+      all.put(n, id);
+    }
+    return all;
   }
 
   private static BrowserType.LaunchOptions options() {
@@ -109,11 +163,19 @@ public final class SetViewFigures {
     return page;
   }
 
-  private static void frames(Browser browser, Build b, int pieces) throws IOException {
+  private static void frames(Browser browser, String url, String space, String what, boolean lit)
+      throws IOException {
     Page page = page(browser);
-    page.navigate(b.url + "/#/space/" + b.spaces.get(pieces));
+    page.navigate(url + "/#/space/" + space);
     page.waitForSelector("[data-testid=set] canvas");
     rests(page);
+    if (lit) {
+      page.click("[data-effort]");
+      page.click("[role=menuitem]:has-text('the lamps light it')");
+      page.keyboard().press("Escape");
+      page.waitForSelector("[data-testid=set] canvas[data-lit]");
+      rests(page);
+    }
     page.evaluate("() => { frames_.length = 0 }");
     page.mouse().move(700, 200);
     page.mouse().down();
@@ -127,7 +189,7 @@ public final class SetViewFigures {
     rests(page);
     double[] after = numbers(page, "frames_.map(f => f.ms)");
     double[] ended = numbers(page, "frames_.map(f => f.at - from_)");
-    String of = "set view, " + pieces + " pieces: " + b.name;
+    String of = "set view, " + what;
     Arrays.sort(ms);
     Figures.figure(of, "moving, p50", "ms", ms[ms.length / 2]);
     Figures.figure(of, "moving, slowest", "ms", ms[ms.length - 1]);

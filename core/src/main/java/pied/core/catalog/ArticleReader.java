@@ -144,7 +144,8 @@ public final class ArticleReader {
             n.path("kelvin").asDouble(2700),
             n.path("watts").asDouble(0),
             beam(n.path("beam")),
-            Light.LightWay.valueOf(n.path("way").asText("down")));
+            Light.LightWay.valueOf(n.path("way").asText("down")),
+            n.path("shutters").asBoolean(false));
   }
 
   /** A pair of angles, of the beam and of the field; nothing for all round. */

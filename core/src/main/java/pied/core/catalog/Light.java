@@ -10,8 +10,10 @@ import pied.core.light.Beam;
  * @param watts power it takes; 0 for none, as a candle
  * @param beam how it spreads
  * @param way which way it shines, in the directions of the piece
+ * @param shutters whether it has blades that cut its light
  */
-public record Light(double lumens, double kelvin, double watts, Beam beam, LightWay way) {
+public record Light(
+    double lumens, double kelvin, double watts, Beam beam, LightWay way, boolean shutters) {
   /** Which way a lamp shines. */
   public enum LightWay {
     down,

@@ -7,14 +7,17 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Tolerance;
+import pied.core.lighting.LampSources;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.piece.Slot;
 import pied.core.piece.Stance;
+import pied.core.recipe.Head;
 import pied.core.solid.Vec;
 import pied.core.space.Group;
 import pied.core.space.KeptPart;
@@ -27,9 +30,9 @@ import pied.core.space.Twin;
 
 /**
  * What follows any edit by itself: a repetition that was moved as a whole goes on from where it is,
- * a piece of one that was altered by itself is its own from then on, and what was done to one of
- * two twins is done to the other. It is read off what became of the pieces, so that it holds for
- * every edit there is.
+ * a piece of one that was altered by itself is its own from then on, what was done to one of two
+ * twins is done to the other, and lanterns look at what they are aimed at. It is read off what
+ * became of the pieces, so that it holds for every edit there is.
  */
 final class Follow {
   /** Moved alike to so much, metres and degrees. */
@@ -68,6 +71,20 @@ final class Follow {
     repetitions();
     parts();
     twins();
+    heads();
+  }
+
+  /** Lanterns look at what they are aimed at, wherever that and they are now. */
+  private void heads() {
+    for (Piece p : session.space().pieces()) {
+      if (p.lamp().aim() != null || p.lamp().head() != null) {
+        Head head = LampSources.head(session.space(), p);
+        if (!Objects.equals(head, p.lamp().head())) {
+          session.follows(p.id());
+          session.alter(List.of(p.id()), q -> q.withLamp(q.lamp().withHead(head)));
+        }
+      }
+    }
   }
 
   private @Nullable Piece was(String id) {

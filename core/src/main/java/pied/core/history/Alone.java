@@ -67,7 +67,27 @@ public final class Alone {
                       || d.showing() && wanted.showing());
       throw refusal("{} was changed since: “{}”", r.left().get(0), by);
     }
+    nothingSetItSince();
     return r;
+  }
+
+  /** What came later may have made the same of it again: without this change it still would. */
+  private void nothingSetItSince() {
+    for (Change c : later) {
+      for (Difference d : c.all()) {
+        for (Difference own : wanted.all()) {
+          if (shared(own, d)) {
+            String what = Rebase.called(now, own);
+            throw refusal("{} was changed since: “{}”", what, c);
+          }
+        }
+      }
+    }
+  }
+
+  private static boolean shared(Difference a, Difference b) {
+    return a.subject().equals(b.subject())
+        && !(a instanceof OfPiece p && b instanceof OfPiece q && !Aspect.shared(p, q));
   }
 
   /** What would be elsewhere is to be carried there as it was then. */

@@ -1,13 +1,10 @@
 package pied.core.history;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
-import java.util.function.BiFunction;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import pied.core.edit.Change;
 import pied.core.piece.Keeping;
@@ -41,43 +38,6 @@ public record Rebase(Change possible, List<String> left) {
   private static final String THE_ROOM = "the room itself";
   private static final String ORDER = "layers and groups";
 
-  /** One aspect of a piece. */
-  private record Aspect<T>(Function<Piece, T> of, BiFunction<Piece, Piece, Piece> take) {
-    boolean changes(Piece a, Piece b) {
-      return !Objects.equals(of.apply(a), of.apply(b));
-    }
-  }
-
-  private static final List<Aspect<?>> ASPECTS =
-      List.of(
-          new Aspect<>(Piece::name, (p, q) -> p.withName(q.name())),
-          new Aspect<>(Piece::form, (p, q) -> p.withForm(q.form())),
-          new Aspect<>(
-              p -> List.of(p.stance(), p.on(), p.attached()),
-              (p, q) -> p.withStance(q.stance()).withOn(q.on()).withAttached(q.attached())),
-          new Aspect<>(Piece::lamp, (p, q) -> p.withLamp(q.lamp())),
-          new Aspect<>(Piece::finishes, (p, q) -> p.withFinishes(q.finishes())),
-          new Aspect<>(
-              p -> p.keeping().layer(),
-              (p, q) -> p.withKeeping(p.keeping().withLayer(q.keeping().layer()))),
-          new Aspect<>(
-              p -> Arrays.asList(p.keeping().group(), p.keeping().slot()),
-              (p, q) ->
-                  p.withKeeping(
-                      p.keeping().withGroup(q.keeping().group()).withSlot(q.keeping().slot()))),
-          new Aspect<>(
-              p -> p.keeping().twin(),
-              (p, q) -> p.withKeeping(p.keeping().withTwin(q.keeping().twin()))),
-          new Aspect<>(
-              p -> p.keeping().locked(),
-              (p, q) -> p.withKeeping(p.keeping().withLocked(q.keeping().locked()))),
-          new Aspect<>(
-              p -> p.keeping().hidden(),
-              (p, q) -> p.withKeeping(p.keeping().withHidden(q.keeping().hidden()))),
-          new Aspect<>(
-              p -> p.keeping().remark(),
-              (p, q) -> p.withKeeping(p.keeping().withRemark(q.keeping().remark()))));
-
   /**
    * @param now the space as it is
    * @param wanted the change, as it was for another
@@ -94,7 +54,7 @@ public record Rebase(Change possible, List<String> left) {
         // what follows it stays too
         return new Rebase(new Change(List.of()), List.of(called(now, d)));
       } else {
-        left.add(d instanceof Difference.OfShown s ? s.name() : ORDER);
+        left.add(called(now, d));
       }
     }
     if (!builds(now.shell(), possible)) {
@@ -145,8 +105,18 @@ public record Rebase(Change possible, List<String> left) {
     return new OfPart(is, altered ? new PlacedPart(d.after().part(), is.place()) : d.after());
   }
 
-  private static String called(Space now, Difference d) {
-    return d instanceof OfPart p ? now.nameOf(p.part().name()) : THE_ROOM;
+  /** What a difference is about, in words. */
+  static String called(Space now, Difference d) {
+    if (d instanceof OfPiece p) {
+      return (p.after() == null ? p.before() : p.after()).piece().name();
+    }
+    if (d instanceof OfPart p) {
+      return now.nameOf(p.part().name());
+    }
+    if (d instanceof OfBuilt) {
+      return THE_ROOM;
+    }
+    return d instanceof Difference.OfShown s ? s.name() : ORDER;
   }
 
   private static void piece(Space now, OfPiece d, List<Difference> possible, Set<String> left) {
@@ -167,12 +137,12 @@ public record Rebase(Change possible, List<String> left) {
     Piece was = d.before().piece();
     Piece then = d.after().piece();
     Piece next = is.piece();
-    for (Aspect<?> a : ASPECTS) {
+    for (Aspect<?> a : Aspect.ALL) {
       if (a.changes(was, then)) {
         if (a.changes(is.piece(), was)) {
           left.add(is.piece().name());
         } else {
-          next = a.take.apply(next, then);
+          next = a.take().apply(next, then);
         }
       }
     }

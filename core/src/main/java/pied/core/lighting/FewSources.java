@@ -27,7 +27,8 @@ public final class FewSources {
     }
     List<LampSource> sorted = new ArrayList<>(all);
     sorted.sort(
-        Comparator.comparingDouble((LampSource s) -> -s.lumens()).thenComparing(LampSource::piece));
+        Comparator.comparingDouble((LampSource s) -> -s.leaving())
+            .thenComparing(LampSource::piece));
     int own = most / 2;
     List<LampSource> few = new ArrayList<>(sorted.subList(0, own));
     List<LampSource> rest = new ArrayList<>(sorted.subList(own, sorted.size()));
@@ -68,8 +69,8 @@ public final class FewSources {
 
   /** Two as one: it shines as both do where they shine alike, and else all round. */
   static LampSource joined(LampSource a, LampSource b) {
-    double sum = a.lumens() + b.lumens();
-    double share = a.lumens() / sum;
+    double sum = a.leaving() + b.leaving();
+    double share = sum > 0 ? a.leaving() / sum : 0.5;
     Vec at = a.at().times(share).plus(b.at().times(1 - share));
     Vec way = a.way().times(share).plus(b.way().times(1 - share));
     boolean alike = a.beam().equals(b.beam()) && way.length() > 0.9;

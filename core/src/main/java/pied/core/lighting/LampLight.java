@@ -21,7 +21,8 @@ public final class LampLight {
             own.kelvin(),
             curve.light().watts() > 0 ? curve.light().watts() : own.watts(),
             curve.light().beam(),
-            own.way());
+            own.way(),
+            own.shutters());
   }
 
   /** The photometric file it was given; null for none. */

@@ -4,6 +4,7 @@ import pied.core.Nullable;
 import pied.core.light.Beam;
 import pied.core.light.LinearColour;
 import pied.core.light.Photometry;
+import pied.core.light.Shutters;
 import pied.core.solid.Vec;
 
 /**
@@ -12,8 +13,9 @@ import pied.core.solid.Vec;
  * @param piece id of the lamp; of one that stands for several, of the strongest
  * @param at metres
  * @param way which way it shines, of length 1
- * @param lumens as it burns now
+ * @param lumens as it burns now, were there no shutters
  * @param measured null where no photometric file was given
+ * @param cut null where no shutter is in it
  */
 public record LampSource(
     String piece,
@@ -22,7 +24,8 @@ public record LampSource(
     Beam beam,
     double lumens,
     LinearColour colour,
-    @Nullable Measured measured) {
+    @Nullable Measured measured,
+    @Nullable Cut cut) {
   /**
    * What is known of it by measurement.
    *
@@ -31,9 +34,17 @@ public record LampSource(
    */
   public record Measured(Photometry curve, double share, Vec side) {}
 
-  /** One that is not measured. */
+  /**
+   * Blades in its light.
+   *
+   * @param right as seen along its way, square to it
+   * @param up square to both
+   */
+  public record Cut(Shutters blades, Vec right, Vec up) {}
+
+  /** One that is neither measured nor cut. */
   public LampSource(String piece, Vec at, Vec way, Beam beam, double lumens, LinearColour colour) {
-    this(piece, at, way, beam, lumens, colour, null);
+    this(piece, at, way, beam, lumens, colour, null, null);
   }
 
   /** How strong it is along its way, candela. */
@@ -41,8 +52,20 @@ public record LampSource(
     return beam.candela(lumens);
   }
 
+  /** All that leaves it, past its shutters, lumens. */
+  public double leaving() {
+    return cut == null ? lumens : lumens * cut.blades.through(beam);
+  }
+
   /** How strong it is in a direction, candela. */
   private double toward(Vec d, double angle) {
+    if (cut != null) {
+      double tan = Math.tan(Math.toRadians(beam.field() / 2));
+      double ahead = d.dot(way) * tan;
+      if (ahead <= 0 || !cut.blades.passes(d.dot(cut.right) / ahead, d.dot(cut.up) / ahead)) {
+        return 0;
+      }
+    }
     if (measured == null) {
       return candela() * beam.share(angle);
     }

@@ -1,21 +1,20 @@
 package pied.core.lighting;
 
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import pied.core.Nullable;
 import pied.core.Tolerance;
-import pied.core.catalog.Article;
 import pied.core.catalog.Light;
 import pied.core.light.LinearColour;
+import pied.core.light.Shutters;
+import pied.core.lighting.LampSource.Cut;
 import pied.core.material.pattern.Tint;
 import pied.core.piece.Aim;
 import pied.core.piece.Piece;
+import pied.core.recipe.Head;
 import pied.core.show.LampCurve;
 import pied.core.solid.Bodies.RayMet;
-import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 
@@ -24,9 +23,6 @@ import pied.core.space.Space;
  * worked out once for each lamp and anew only for what was moved.
  */
 public final class LampSources {
-  /** Most of one lamp; what glows in more places does so from these. */
-  private static final int MOST = 6;
-
   /** The densest filter lets so much of each colour through. */
   private static final double DENSE = 0.004;
 
@@ -58,7 +54,7 @@ public final class LampSources {
     Light light = LampLight.of(space, p);
     LampCurve curve = LampLight.curve(space, p);
     double left = share * passes(p) / here.size();
-    Vec way = way(space, p, middle(here));
+    Vec way = way(space, p);
     LampSource.Measured measured =
         curve == null ? null : new LampSource.Measured(curve.light(), left, side(p, way));
     LinearColour colour = colour(light, p);
@@ -66,8 +62,19 @@ public final class LampSources {
         .map(
             at ->
                 new LampSource(
-                    p.id(), at, way, light.beam(), left * light.lumens(), colour, measured))
+                    p.id(), at, way, light.beam(), left * light.lumens(), colour, measured, cut(p)))
         .toList();
+  }
+
+  private static @Nullable Cut cut(Piece p) {
+    Shutters s = p.lamp().shutters();
+    return s == null ? null : new Cut(s, across(p, new Vec(-1, 0, 0)), across(p, Vec.UP));
+  }
+
+  /** A direction across its light, as its head is turned. */
+  static Vec across(Piece p, Vec straight) {
+    Head head = p.lamp().head();
+    return p.pose().direct(head == null ? straight : head.turned(straight));
   }
 
   /** Where the half plane at 0° is: to the right of the piece, square to its way. */
@@ -80,7 +87,7 @@ public final class LampSources {
   /** Where the light of a lamp falls, or would, along its way. */
   static @Nullable LampRay ray(Space space, Piece p) {
     Vec from = middle(allPlaces(space).get(p.id()));
-    Vec way = way(space, p, from);
+    Vec way = way(space, p);
     RayMet met = met(space, p.id(), from, way);
     return met == null ? null : new LampRay(from, way, met.point(), met.distance());
   }
@@ -93,37 +100,52 @@ public final class LampSources {
     return space.bodies().ray(from, way, FAR, b -> space.seen(b) && !b.id().equals(lamp));
   }
 
-  private static Vec middle(List<Vec> at) {
-    return at.stream().reduce(Vec.ZERO, Vec::plus).times(1.0 / at.size());
-  }
-
   /**
-   * Which way a lamp shines: to what it is aimed at, wherever that is now; straight ahead should
-   * that be gone.
+   * Which way a lamp shines: to what it is aimed at, as near as its yoke lets it; straight ahead
+   * where it is aimed at nothing, or that is gone.
    *
    * @return of length 1
    */
   public static Vec way(Space space, Piece p) {
-    return way(space, p, middle(places(space, p)));
-  }
-
-  private static Vec way(Space space, Piece p, Vec from) {
-    Light light = space.article(p).light();
-    Aim aim = p.lamp().aim();
-    if (aim != null && (aim.piece() == null || space.has(aim.piece()))) {
-      Vec to = aim.piece() == null ? aim.at() : space.piece(aim.piece()).pose().apply(aim.at());
-      Vec way = to.minus(from);
-      if (way.length() > Tolerance.NEAR) {
-        return way.unit();
-      }
+    Head head = head(space, p);
+    if (head != null) {
+      return p.pose().direct(head.way());
     }
     return p.pose()
         .direct(
-            switch (light.way()) {
+            switch (space.article(p).light().way()) {
               case down -> new Vec(0, -1, 0);
               case up -> new Vec(0, 1, 0);
               case front -> new Vec(0, 0, 1);
             });
+  }
+
+  /**
+   * How the head of a lantern is to be turned so that it looks at what it is aimed at, wherever
+   * that is now.
+   *
+   * @return null for straight ahead
+   */
+  public static @Nullable Head head(Space space, Piece p) {
+    Aim aim = p.lamp().aim();
+    if (aim == null || aim.piece() != null && !space.has(aim.piece())) {
+      return null;
+    }
+    Vec way = toward(space, p, aim);
+    return way.length() > Tolerance.NEAR ? Head.toward(way) : null;
+  }
+
+  /** How far above the level a lantern would have to look, degrees; its yoke may not let it. */
+  public static double upward(Space space, Piece p) {
+    Aim aim = p.lamp().aim();
+    Vec way = aim == null ? Vec.ZERO : toward(space, p, aim);
+    return Math.toDegrees(Math.atan2(way.y(), Math.hypot(way.x(), way.z())));
+  }
+
+  /** From what its head turns about to what it is aimed at, in the frame of the lantern. */
+  private static Vec toward(Space space, Piece p, Aim aim) {
+    Vec to = aim.piece() == null ? aim.at() : space.piece(aim.piece()).pose().apply(aim.at());
+    return p.pose().unapply(to).minus(space.shapes().pivot(p));
   }
 
   /** The colour of its light behind its filter. */
@@ -149,84 +171,10 @@ public final class LampSources {
   }
 
   private static List<Vec> places(Space space, Piece p) {
-    return glowing(space.article(p), p, space.shapes().mesh(p)).stream()
-        .map(p.pose()::apply)
-        .toList();
+    return space.shapes().glowing(p).stream().map(p.pose()::apply).toList();
   }
 
-  /** Middles of the things that glow, in the frame of the piece; the middle of all for none. */
-  static List<Vec> glowing(Article article, Piece p, Mesh mesh) {
-    boolean[] glows = new boolean[mesh.parts().size()];
-    for (int i = 0; i < glows.length; i++) {
-      glows[i] = article.look(mesh.parts().get(i), p.finishes()).finish().emission() > 0;
-    }
-    int[] welded = mesh.welded();
-    int[] root = joined(mesh, welded, glows);
-    Map<Integer, double[]> boxes = new HashMap<>();
-    int[] corners = mesh.corners();
-    for (int c = 0; c < corners.length; c++) {
-      if (glows[mesh.partOf()[c / 3]]) {
-        double[] box =
-            boxes.computeIfAbsent(
-                top(root, welded[corners[c]]), k -> new double[] {1e9, 1e9, 1e9, -1e9, -1e9, -1e9});
-        Vec v = mesh.vertex(corners[c]);
-        double[] xyz = {v.x(), v.y(), v.z()};
-        for (int k = 0; k < 3; k++) {
-          box[k] = Math.min(box[k], xyz[k]);
-          box[k + 3] = Math.max(box[k + 3], xyz[k]);
-        }
-      }
-    }
-    List<Vec> middles =
-        boxes.values().stream()
-            .map(b -> new Vec((b[0] + b[3]) / 2, (b[1] + b[4]) / 2, (b[2] + b[5]) / 2))
-            .sorted(
-                Comparator.comparingDouble(Vec::x)
-                    .thenComparingDouble(Vec::y)
-                    .thenComparingDouble(Vec::z))
-            .toList();
-    return middles.isEmpty() ? List.of(mesh.box().centre()) : few(middles);
-  }
-
-  /** Corners that hang together by what glows have one root. */
-  private static int[] joined(Mesh mesh, int[] welded, boolean[] glows) {
-    int[] root = new int[welded.length];
-    for (int i = 0; i < root.length; i++) {
-      root[i] = i;
-    }
-    int[] corners = mesh.corners();
-    for (int c = 0; c < corners.length; c += 3) {
-      if (glows[mesh.partOf()[c / 3]]) {
-        join(root, welded[corners[c]], welded[corners[c + 1]]);
-        join(root, welded[corners[c]], welded[corners[c + 2]]);
-      }
-    }
-    return root;
-  }
-
-  /** So many at most: each stands for those next to it. */
-  private static List<Vec> few(List<Vec> all) {
-    if (all.size() <= MOST) {
-      return all;
-    }
-    List<Vec> some = new ArrayList<>();
-    for (int i = 0; i < MOST; i++) {
-      List<Vec> these = all.subList(i * all.size() / MOST, (i + 1) * all.size() / MOST);
-      some.add(middle(these));
-    }
-    return some;
-  }
-
-  private static void join(int[] root, int a, int b) {
-    root[top(root, a)] = top(root, b);
-  }
-
-  private static int top(int[] root, int i) {
-    int at = i;
-    while (root[at] != at) {
-      root[at] = root[root[at]];
-      at = root[at];
-    }
-    return at;
+  private static Vec middle(List<Vec> at) {
+    return at.stream().reduce(Vec.ZERO, Vec::plus).times(1.0 / at.size());
   }
 }

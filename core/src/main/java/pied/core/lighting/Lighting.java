@@ -83,8 +83,9 @@ public record Lighting(
     }
     double lumens = 0;
     for (LampSource l : lamps) {
-      lumens += l.lumens();
-      around.add(l.lumens() * thrown, l.colour());
+      double leaving = l.leaving();
+      lumens += leaving;
+      around.add(leaving * thrown, l.colour());
     }
     LinearColour used = around.colour();
     List<DrawnLamp> few =

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.catalog.Light;
 import pied.core.light.Beam;
+import pied.core.light.Shutters;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
@@ -29,8 +30,6 @@ public record LitPool(
     double lux,
     List<Vec> ring,
     String words) {
-  private static final int SIDES = 36;
-
   /** Those of all lanterns that shine out of their front and can be seen, burning or not. */
   public static List<LitPool> of(Space space, LengthUnit unit) {
     List<LitPool> all = new ArrayList<>();
@@ -54,7 +53,9 @@ public record LitPool(
     Beam beam = light.beam();
     double half = Math.toRadians(beam.field() / 2);
     double wide = 2 * ray.reach() * Math.tan(half);
-    double lux = beam.candela(light.lumens() * p.lamp().burning()) / (ray.reach() * ray.reach());
+    boolean cut = p.lamp().shutters() != null && !p.lamp().shutters().passes(0, 0);
+    double lux =
+        cut ? 0 : beam.candela(light.lumens() * p.lamp().burning()) / (ray.reach() * ray.reach());
     String words =
         "%s throw, %s across%s"
             .formatted(
@@ -62,28 +63,23 @@ public record LitPool(
                 unit.fine(wide),
                 lux > 0 ? ", " + Math.round(lux) + " lx" : "");
     return new LitPool(
-        p.id(),
-        ray.from(),
-        ray.at(),
-        ray.reach(),
-        wide,
-        lux,
-        ring(ray.from(), ray.way(), half, ray.at().y()),
-        words);
+        p.id(), ray.from(), ray.at(), ray.reach(), wide, lux, ring(p, ray, Math.tan(half)), words);
   }
 
-  /** Where the edge of a cone meets a level; what does not, far away. */
-  private static List<Vec> ring(Vec from, Vec way, double half, double level) {
-    Vec side = Math.abs(way.y()) > 0.99 ? new Vec(1, 0, 0) : Vec.UP.cross(way).unit();
-    Vec up = way.cross(side).unit();
-    List<Vec> ring = new ArrayList<>();
-    for (int i = 0; i < SIDES; i++) {
-      double a = 2 * Math.PI * i / SIDES;
-      Vec out = side.times(Math.cos(a)).plus(up.times(Math.sin(a)));
-      Vec d = way.times(Math.cos(half)).plus(out.times(Math.sin(half)));
-      double t = d.y() < -0.02 ? (level - from.y()) / d.y() : LampSources.FAR;
-      ring.add(from.plus(d.times(Math.min(LampSources.FAR, Math.max(0, t)))));
-    }
-    return ring;
+  /** Where the edge of what leaves it meets the level of the pool; what does not, far away. */
+  private static List<Vec> ring(Piece p, LampSources.LampRay ray, double tan) {
+    Shutters s = p.lamp().shutters() == null ? Shutters.OUT : p.lamp().shutters();
+    Vec right = LampSources.across(p, new Vec(-tan, 0, 0));
+    Vec up = LampSources.across(p, new Vec(0, tan, 0));
+    Vec from = ray.from();
+    double level = ray.at().y();
+    return s.outline().stream()
+        .map(c -> ray.way().plus(right.times(c[0])).plus(up.times(c[1])).unit())
+        .map(
+            d -> {
+              double t = d.y() < -0.02 ? (level - from.y()) / d.y() : LampSources.FAR;
+              return from.plus(d.times(Math.min(LampSources.FAR, Math.max(0, t))));
+            })
+        .toList();
   }
 }

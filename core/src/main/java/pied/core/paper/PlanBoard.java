@@ -288,7 +288,7 @@ final class PlanBoard {
   private LineDrawing drawn(Piece p) {
     Eye eye = ceiling ? MIRROR : Eye.PLAN;
     boolean upright = p.lean().by() == 0;
-    LineDrawing own = lines.lines(p.form(), upright ? eye : eye.within(p.pose()));
+    LineDrawing own = lines.lines(p.shape(), upright ? eye : eye.within(p.pose()));
     Pose pose = upright ? Pose.of(p.at(), p.turn()) : Pose.of(p.at(), 0);
     return new LineDrawing(moved(own.outlines(), pose), moved(own.lines(), pose));
   }

@@ -1,6 +1,8 @@
 package pied.core.piece;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import pied.core.Nullable;
+import pied.core.recipe.Head;
 import pied.core.size.Size;
 
 /**
@@ -11,11 +13,18 @@ import pied.core.size.Size;
  * @param mirrored left to right
  * @param stretched beyond what the article comes in: built as near to the size as its rule lets it,
  *     then stretched
+ * @param head how its head is turned, should it have one; null for straight ahead. That of a piece
+ *     is with its lamp
  */
 @RecordBuilder
-public record Form(String article, Size size, boolean mirrored, boolean stretched)
+public record Form(
+    String article, Size size, boolean mirrored, boolean stretched, @Nullable Head head)
     implements FormBuilder.With {
   public Form(String article, Size size) {
     this(article, size, false, false);
+  }
+
+  public Form(String article, Size size, boolean mirrored, boolean stretched) {
+    this(article, size, mirrored, stretched, null);
   }
 }

@@ -2,6 +2,8 @@ package pied.core.piece;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import pied.core.Nullable;
+import pied.core.light.Shutters;
+import pied.core.recipe.Head;
 
 /**
  * How a lamp is switched.
@@ -12,6 +14,8 @@ import pied.core.Nullable;
  * @param aim what its head is turned to; null for straight ahead
  * @param filter colour before it, #RRGGBB; null for none
  * @param curve id of the photometric file it was given; null for none
+ * @param head how its head is turned so that it looks where it is aimed; null for straight ahead
+ * @param shutters blades in its light; null where all are out
  */
 @RecordBuilder
 public record Lamp(
@@ -20,10 +24,12 @@ public record Lamp(
     @Nullable String circuit,
     @Nullable Aim aim,
     @Nullable String filter,
-    @Nullable String curve)
+    @Nullable String curve,
+    @Nullable Head head,
+    @Nullable Shutters shutters)
     implements LampBuilder.With {
   /** As any lamp is that nothing was said of. */
-  public static final Lamp PLAIN = new Lamp(true, 1, null, null, null, null);
+  public static final Lamp PLAIN = new Lamp(true, 1, null, null, null, null, null, null);
 
   public Lamp {
     level = Math.max(0, Math.min(1, Double.isFinite(level) ? level : 1));

@@ -78,16 +78,21 @@ public record Piece(
     return stance.pose();
   }
 
-  /** Whether it is where another is, in the same form. */
+  /** What it is built from, its head turned as that of its lamp. */
+  public Form shape() {
+    return lamp.head() == null ? form : form.withHead(lamp.head());
+  }
+
+  /** Whether it is where another is, in the same shape. */
   public boolean fills(Piece o) {
-    return this == o || form.equals(o.form) && stance.equals(o.stance);
+    return this == o || shape().equals(o.shape()) && stance.equals(o.stance);
   }
 
   /** Whether it is another but for its colours and how it is kept in order. */
   public boolean is(Piece o) {
     return this == o
         || name.equals(o.name)
-            && form.equals(o.form)
+            && shape().equals(o.shape())
             && stance.equals(o.stance)
             && on.equals(o.on)
             && attached == o.attached;

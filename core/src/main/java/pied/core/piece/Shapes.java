@@ -1,12 +1,14 @@
 package pied.core.piece;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pied.core.BoundedCache;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
 import pied.core.material.PictureFiles;
+import pied.core.recipe.Head;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
@@ -33,6 +35,8 @@ public final class Shapes {
   private final Map<Form, Mesh> lighter = BoundedCache.room(SHARE / 4, Mesh::bytes);
 
   private final Map<Form, Boolean> symmetric = BoundedCache.latest(KEPT);
+
+  private final Map<List<Object>, List<Vec>> glowing = BoundedCache.latest(KEPT);
 
   public Shapes(Catalog catalog) {
     this(catalog, PictureFiles.NONE);
@@ -78,7 +82,8 @@ public final class Shapes {
     Article article = catalog.article(form.article());
     Size size = form.size();
     Size base = form.stretched() ? article.nearest(size) : size;
-    Mesh mesh = article.recipe().build(base, detail);
+    Head head = form.head() == null || !form.mirrored() ? form.head() : form.head().mirrored();
+    Mesh mesh = article.recipe().build(base, detail, head);
     if (!base.equals(size)) {
       mesh =
           mesh.stretched(
@@ -148,8 +153,32 @@ public final class Shapes {
     return mesh(new Form(article, size));
   }
 
+  /**
+   * The middles of the things that glow on a piece, in its own frame; for none the middle of all.
+   */
+  public List<Vec> glowing(Piece p) {
+    List<Vec> straight = straight(p);
+    Head head = p.lamp().head();
+    if (head == null) {
+      return straight;
+    }
+    Vec pivot = pivot(p);
+    return straight.stream().map(v -> head.turned(v.minus(pivot)).plus(pivot)).toList();
+  }
+
+  /** What the head of a lantern turns about, in the frame of the piece: its lens looks along it. */
+  public Vec pivot(Piece p) {
+    List<Vec> lenses = straight(p);
+    return new Vec(0, lenses.stream().mapToDouble(Vec::y).average().orElse(0), 0);
+  }
+
+  private List<Vec> straight(Piece p) {
+    return glowing.computeIfAbsent(
+        List.of(p.form(), p.finishes()), k -> Glow.of(article(p), p.finishes(), mesh(p.form())));
+  }
+
   public Mesh mesh(Piece p) {
-    return mesh(p.form());
+    return mesh(p.shape());
   }
 
   /** The height of the highest point of a piece, metres. */

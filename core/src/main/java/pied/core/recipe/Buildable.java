@@ -1,6 +1,7 @@
 package pied.core.recipe;
 
 import java.util.Map;
+import pied.core.Nullable;
 import pied.core.size.Size;
 import pied.core.solid.Mesh;
 
@@ -17,6 +18,15 @@ public interface Buildable {
    */
   default Mesh build(Size size, double detail) {
     return build(size);
+  }
+
+  /**
+   * The same with its head turned.
+   *
+   * @param head null for straight ahead
+   */
+  default Mesh build(Size size, double detail, @Nullable Head head) {
+    return build(size, detail);
   }
 
   /** Pictures on its parts, by their names: PNG or JPEG files. */

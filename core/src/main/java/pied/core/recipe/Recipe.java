@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.joml.Quaterniond;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.size.Size;
 import pied.core.solid.Box;
@@ -51,11 +52,18 @@ public final class Recipe implements Buildable {
   }
 
   @Override
-  public synchronized Mesh build(Size size, double detail) {
+  public Mesh build(Size size, double detail) {
+    return build(size, detail, null);
+  }
+
+  @Override
+  public synchronized Mesh build(Size size, double detail, @Nullable Head head) {
     Scope scope = new Scope(compiled, detail);
     scope.let("w", size.width());
     scope.let("d", size.depth());
     scope.let("h", size.height());
+    scope.let("pan", head == null ? 0 : head.pan());
+    scope.let("tilt", head == null ? 0 : head.tilt());
     names(let, scope);
     List<Mesh> made = new ArrayList<>();
     all(parts, scope, made);

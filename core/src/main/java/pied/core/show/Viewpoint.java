@@ -16,6 +16,7 @@ import pied.core.solid.Vec;
  * @param frame of its picture
  * @param upright whether verticals stay upright: one looks level, and the picture is shifted
  * @param lifted bodies of the shell that are left out
+ * @param hidden ids of pieces that are left out besides those that are hidden in the space
  * @param look id of the look that belongs to it; null for none
  * @param place among those that are kept; the least is the first
  */
@@ -31,6 +32,7 @@ public record Viewpoint(
     PictureFrame frame,
     boolean upright,
     List<String> lifted,
+    List<String> hidden,
     @Nullable String look,
     double place)
     implements Shown, ViewpointBuilder.With {
@@ -66,11 +68,13 @@ public record Viewpoint(
   public Viewpoint {
     frame = frame == null ? PictureFrame.FREE : frame;
     lifted = lifted == null ? List.of() : List.copyOf(lifted);
+    hidden = hidden == null ? List.of() : List.copyOf(hidden);
   }
 
   /** A ready-made one. */
   public static Viewpoint ready(String name, String group, Vec eye, Vec target, boolean fits) {
-    return new Viewpoint(name, name, group, eye, target, fits, USUAL, null, false, null, null, 0);
+    return new Viewpoint(
+        name, name, group, eye, target, fits, USUAL, null, false, null, null, null, 0);
   }
 
   /** The angle over the longer side of the picture, degrees. */

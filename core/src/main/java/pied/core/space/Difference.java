@@ -30,6 +30,9 @@ public sealed interface Difference {
   /** The other way round. */
   Difference reversed();
 
+  /** What it is about: that of another change of the same thing equals it. */
+  Object subject();
+
   /**
    * A piece put in, altered, or taken out.
    *
@@ -66,6 +69,11 @@ public sealed interface Difference {
     }
 
     @Override
+    public Object subject() {
+      return List.of("piece", id());
+    }
+
+    @Override
     public OfPiece reversed() {
       return new OfPiece(after, before);
     }
@@ -82,6 +90,11 @@ public sealed interface Difference {
     public OfLayers {
       before = List.copyOf(before);
       after = List.copyOf(after);
+    }
+
+    @Override
+    public Object subject() {
+      return "layers";
     }
 
     @Override
@@ -103,6 +116,11 @@ public sealed interface Difference {
    */
   record OfGroup(@Nullable Group before, @Nullable Group after) implements OfFiling {
     @Override
+    public Object subject() {
+      return List.of("group", (after == null ? before : after).id());
+    }
+
+    @Override
     public OfGroup reversed() {
       return new OfGroup(after, before);
     }
@@ -122,6 +140,11 @@ public sealed interface Difference {
   record OfSelection(@Nullable NamedSelection before, @Nullable NamedSelection after)
       implements OfFiling {
     @Override
+    public Object subject() {
+      return List.of("selection", (after == null ? before : after).name());
+    }
+
+    @Override
     public OfSelection reversed() {
       return new OfSelection(after, before);
     }
@@ -140,6 +163,11 @@ public sealed interface Difference {
    */
   record OfTwin(@Nullable Twin before, @Nullable Twin after) implements OfFiling {
     @Override
+    public Object subject() {
+      return List.of("twin", (after == null ? before : after).id());
+    }
+
+    @Override
     public OfTwin reversed() {
       return new OfTwin(after, before);
     }
@@ -155,6 +183,11 @@ public sealed interface Difference {
    * where the part itself is not there.
    */
   record OfKeptPart(KeptPart before, KeptPart after) implements OfFiling {
+    @Override
+    public Object subject() {
+      return List.of("kept", after.part());
+    }
+
     @Override
     public OfKeptPart reversed() {
       return new OfKeptPart(after, before);
@@ -195,6 +228,11 @@ public sealed interface Difference {
     }
 
     @Override
+    public Object subject() {
+      return key();
+    }
+
+    @Override
     public OfShown reversed() {
       return new OfShown(after, before);
     }
@@ -224,6 +262,11 @@ public sealed interface Difference {
   /** The shell, all of it. */
   record OfShell(Shell before, Shell after) implements OfShells {
     @Override
+    public Object subject() {
+      return "shell";
+    }
+
+    @Override
     public OfShell reversed() {
       return new OfShell(after, before);
     }
@@ -234,6 +277,11 @@ public sealed interface Difference {
     public OfFrame {
       before = before.bare();
       after = after.bare();
+    }
+
+    @Override
+    public Object subject() {
+      return "frame";
     }
 
     @Override
@@ -258,6 +306,11 @@ public sealed interface Difference {
     /** As it is afterwards, or was. */
     public Part part() {
       return (after == null ? before : after).part();
+    }
+
+    @Override
+    public Object subject() {
+      return part().name();
     }
 
     @Override

@@ -67,6 +67,18 @@ class AloneTest {
     assertThat(List.copyOf(back.pieces())).isEqualTo(List.copyOf(room.space.pieces()));
   }
 
+  /** Without the first turn it would stand at 0 all the same: the last one would have turned it. */
+  @Test
+  void whatLaterStepsSetAgainIsRefusedThoughItIsAsItWas() {
+    does(place("a", "stool", 1, 1));
+    does("{'do':'turn','pieces':['a'],'by':30}");
+    does("{'do':'turn','pieces':['a'],'by':-30}");
+    does("{'do':'turn','pieces':['a'],'by':30}");
+    does("{'do':'rename','piece':'a','name':'Mine'}");
+    assertThatThrownBy(() -> without(1)).hasMessageContaining("Stool was changed since");
+    assertThat(without(4).piece("a").name()).isEqualTo("Stool");
+  }
+
   @Test
   void whatWasChangedSinceIsRefusedWithWhat() {
     does(place("a", "stool", 1, 1));

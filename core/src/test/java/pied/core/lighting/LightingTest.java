@@ -10,11 +10,15 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
+import pied.core.edit.Change;
 import pied.core.light.Beam;
 import pied.core.light.LinearColour;
 import pied.core.light.Sky;
+import pied.core.piece.Piece;
 import pied.core.show.Day;
+import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
+import pied.core.space.Space;
 import pied.core.units.LengthUnit;
 
 /** How a space is lit, against sums by hand. */
@@ -135,11 +139,44 @@ class LightingTest {
           stage.piece("t").pose().apply(stage.space.shapes().mesh(stage.piece("t")).box().centre());
       LampSource l = LampSources.of(stage.space).get(0);
       assertThat(middle.minus(l.at()).unit().dot(l.way())).isCloseTo(1, within(1e-9));
+      assertThat(lookedAlong(stage.space, "s").dot(l.way())).isCloseTo(1, within(1e-4));
     }
     stage.json("{'do':'remove','pieces':['t']}");
     assertThat(LampSources.of(stage.space)).hasSize(1);
     assertThatThrownBy(() -> stage.json("{'do':'aim','pieces':['s'],'at':{'x':0,'y':90,'z':-1}}"))
         .hasMessageContaining("its yoke stops at 45°");
+  }
+
+  /** From the middle of the mesh of a lantern's case, as it is turned, to that of its lens. */
+  private static Vec lookedAlong(Space space, String lantern) {
+    Piece p = space.piece(lantern);
+    Mesh mesh = space.shapes().mesh(p);
+    Vec lens = Vec.ZERO;
+    int n = 0;
+    for (int c = 0; c < mesh.corners().length; c++) {
+      if (mesh.parts().get(mesh.partOf()[c / 3]).equals("lens")) {
+        lens = lens.plus(mesh.vertex(mesh.corners()[c]));
+        n++;
+      }
+    }
+    Vec from = space.shapes().pivot(p);
+    return p.pose().direct(lens.times(1.0 / n).minus(from)).unit();
+  }
+
+  @Test
+  void aHeadStopsWhereItsYokeDoes() {
+    Rooms stage = Rooms.stage();
+    stage.put("t", "cafe-table", 1, -3);
+    stage.put("s", "profile-spot", -1, -1, 180);
+    stage.json("{'do':'aim','pieces':['s'],'to':'t'}");
+    Change up = stage.json("{'do':'moveBy','pieces':['t'],'by':{'y':30}}").change();
+    assertThat(stage.piece("s").lamp().head().tilt()).isEqualTo(-45);
+    assertThat(LampSources.way(stage.space, stage.piece("s")).y())
+        .isCloseTo(0.5 * Math.sqrt(2), within(1e-9));
+    Piece before = up.reversed().apply(stage.space).piece("s");
+    assertThat(before.lamp().head().tilt()).isPositive();
+    stage.json("{'do':'aim','pieces':['s']}");
+    assertThat(stage.piece("s").lamp().head()).isNull();
   }
 
   /** The pool of a field of 26° at a throw is twice the throw by the tangent of 13°. */
@@ -155,6 +192,38 @@ class LightingTest {
     stage.json("{'do':'lamps','pieces':['s'],'filter':'#0000FF'}");
     assertThat(LampSources.of(stage.space).get(0).colour().blue()).isGreaterThan(5);
     assertThat(LampSources.of(stage.space).get(0).lumens()).isLessThan(11_000 * 0.08);
+  }
+
+  /**
+   * Hung above the middle line and looking upstage, its left is stage left: there the blade cuts.
+   */
+  @Test
+  void aShutterCutsThePoolOnItsOwnSide() {
+    Rooms stage = Rooms.stage();
+    stage.put("s", "profile-spot", 0, -2, 180);
+    stage.json("{'do':'aim','pieces':['s'],'at':{'x':0,'y':0,'z':-4}}");
+    LitPool whole = LitPool.of(stage.space, LengthUnit.M).get(0);
+    double light = Lighting.of(stage.space, NIGHT, 8).lumens();
+    stage.json("{'do':'shutters','pieces':['s'],'left':'30 %'}");
+    LitPool cut = LitPool.of(stage.space, LengthUnit.M).get(0);
+    double half = whole.diameter() / 2;
+    double least = cut.ring().stream().mapToDouble(Vec::x).min().orElse(0);
+    double most = cut.ring().stream().mapToDouble(Vec::x).max().orElse(0);
+    assertThat(List.of(-least, most)).anyMatch(x -> Math.abs(x) > 0.95 * half);
+    assertThat(least)
+        .as("left, seen along a light that goes upstage, is -x")
+        .isGreaterThan(-0.6 * half);
+    LampSource l = LampSources.of(stage.space).get(0);
+    assertThat(l.lux(new Vec(-0.5 * half, 0, -4), UP)).isZero();
+    assertThat(l.lux(new Vec(0.5 * half, 0, -4), UP)).isPositive();
+    assertThat(Lighting.of(stage.space, NIGHT, 8).lumens()).isBetween(0.5 * light, 0.95 * light);
+    stage.json("{'do':'shutters','pieces':['s'],'left':0}");
+    assertThat(stage.piece("s").lamp().shutters()).isNull();
+    assertThatThrownBy(() -> stage.json("{'do':'shutters','pieces':['s'],'top':'120 %'}"))
+        .hasMessageContaining("between 0 and 100 %");
+    stage.put("w", "wash-light", 1, -2, 180);
+    assertThatThrownBy(() -> stage.json("{'do':'shutters','pieces':['w'],'top':0.2}"))
+        .hasMessageContaining("has no shutters");
   }
 
   /**

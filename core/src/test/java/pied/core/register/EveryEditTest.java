@@ -176,6 +176,7 @@ class EveryEditTest {
           "{'do':'lamps','pieces':['l'],'level':'40 %','circuit':'Table'}",
           "{'do':'lamps','which':{'kind':'lamps'},'on':false}",
           "{'do':'aim','pieces':['n'],'to':'c'}",
+          "{'do':'shutters','pieces':['n'],'left':'30 %','top':0.1}",
           "{'do':'takeCurve','pieces':['l'],'text':'" + CURVE.replace("9", "8") + "'}",
           "{'do':'lamps','pieces':['l'],'curve':'Disc'}",
           "{'do':'removeCurve','curve':'Disc'}",

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.catalog.Finder;
 import pied.core.catalog.Mounting;
@@ -20,6 +21,7 @@ import pied.core.piece.Form;
 import pied.core.piece.Lean;
 import pied.core.piece.Shapes;
 import pied.core.piece.Stance;
+import pied.core.recipe.Head;
 import pied.core.size.Size;
 import pied.core.solid.Body;
 import pied.core.solid.Pose;
@@ -95,6 +97,8 @@ class CatalogController {
   /**
    * The mesh of an article at a size, its materials named like its finish parts.
    *
+   * @param pan of the head of a lantern, degrees about the vertical
+   * @param tilt of it, degrees down from the level; both left out for straight ahead
    * @param light whether with fewer triangles where it is round, to be drawn quickly
    */
   @GetMapping(value = "/shapes/{article}/mesh.glb", produces = "model/gltf-binary")
@@ -105,8 +109,10 @@ class CatalogController {
       @RequestParam double height,
       @RequestParam(defaultValue = "false") boolean mirrored,
       @RequestParam(defaultValue = "false") boolean stretched,
+      @RequestParam(required = false) @Nullable Double pan,
+      @RequestParam(required = false) @Nullable Double tilt,
       @RequestParam(defaultValue = "false") boolean light) {
-    Form form = form(article, width, depth, height, mirrored, stretched);
+    Form form = form(article, width, depth, height, mirrored, stretched).withHead(head(pan, tilt));
     return kept(
         Glb.shape(
             List.of(new Body(article, light ? shapes.lighter(form) : shapes.mesh(form), Pose.HERE)),
@@ -129,11 +135,13 @@ class CatalogController {
       @RequestParam double height,
       @RequestParam(defaultValue = "false") boolean mirrored,
       @RequestParam(defaultValue = "false") boolean stretched,
+      @RequestParam(required = false) @Nullable Double pan,
+      @RequestParam(required = false) @Nullable Double tilt,
       @RequestParam(defaultValue = "plan") String from,
       @RequestParam(defaultValue = "0") double turn,
       @RequestParam(defaultValue = "0") double toward,
       @RequestParam(defaultValue = "0") double by) {
-    Form form = form(article, width, depth, height, mirrored, stretched);
+    Form form = form(article, width, depth, height, mirrored, stretched).withHead(head(pan, tilt));
     boolean plan = from.equals("plan");
     Eye eye = plan ? Eye.PLAN : Eye.level(Pose.of(Vec.ZERO, angle(from)).direct(FRONT));
     Pose pose = Stance.pose(Vec.ZERO, plan ? 0 : turn, new Lean(toward, by));
@@ -146,6 +154,16 @@ class CatalogController {
     } catch (NumberFormatException e) {
       throw new Refusal("Lines are drawn from “plan” or from an angle in degrees, not “{}”.", from);
     }
+  }
+
+  private static @Nullable Head head(@Nullable Double pan, @Nullable Double tilt) {
+    if (pan == null || tilt == null) {
+      return null;
+    }
+    if (!(Math.abs(pan) <= 180 && tilt >= -Head.HIGHEST && tilt <= 90)) {
+      throw new Refusal("A head is turned by up to 180° and tilted from 45° up to straight down.");
+    }
+    return new Head(pan, tilt);
   }
 
   private Form form(

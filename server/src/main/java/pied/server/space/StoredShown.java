@@ -10,9 +10,11 @@ import java.util.Map;
 import java.util.TreeMap;
 import pied.core.light.Photometry;
 import pied.core.light.Photometry.PlaneFold;
+import pied.core.light.Shutters;
 import pied.core.light.Sky;
 import pied.core.piece.Aim;
 import pied.core.piece.Lamp;
+import pied.core.recipe.Head;
 import pied.core.show.Day;
 import pied.core.show.LampCurve;
 import pied.core.show.LightLook;
@@ -112,6 +114,7 @@ sealed interface StoredShown {
       double ratio,
       boolean upright,
       List<String> lifted,
+      List<String> hidden,
       String look,
       double place)
       implements StoredShown {
@@ -125,6 +128,7 @@ sealed interface StoredShown {
           v.frame().ratio(),
           v.upright(),
           v.lifted(),
+          v.hidden(),
           v.look(),
           v.place());
     }
@@ -142,6 +146,7 @@ sealed interface StoredShown {
           PictureFrame.orFree(ratio),
           upright,
           lifted,
+          hidden,
           look,
           place);
     }
@@ -192,7 +197,10 @@ sealed interface StoredShown {
       String aimPiece,
       Place aimAt,
       String filter,
-      String curve) {
+      String curve,
+      Double pan,
+      Double tilt,
+      double[] shutters) {
     static StoredLamp of(Lamp l) {
       return l.equals(Lamp.PLAIN)
           ? null
@@ -203,7 +211,10 @@ sealed interface StoredShown {
               l.aim() == null ? null : l.aim().piece(),
               l.aim() == null ? null : Place.of(l.aim().at()),
               l.filter(),
-              l.curve());
+              l.curve(),
+              l.head() == null ? null : l.head().pan(),
+              l.head() == null ? null : l.head().tilt(),
+              blades(l.shutters()));
     }
 
     Lamp live() {
@@ -213,7 +224,15 @@ sealed interface StoredShown {
           circuit,
           aimAt == null ? null : new Aim(aimPiece, aimAt.live()),
           filter,
-          curve);
+          curve,
+          pan == null || tilt == null ? null : new Head(pan, tilt),
+          shutters == null || shutters.length != 4
+              ? null
+              : new Shutters(shutters[0], shutters[1], shutters[2], shutters[3]));
+    }
+
+    private static double[] blades(Shutters s) {
+      return s == null ? null : new double[] {s.left(), s.right(), s.top(), s.bottom()};
     }
   }
 }

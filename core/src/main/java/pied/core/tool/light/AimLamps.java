@@ -10,6 +10,7 @@ import pied.core.edit.EditSession;
 import pied.core.lighting.LampSources;
 import pied.core.piece.Aim;
 import pied.core.piece.Piece;
+import pied.core.recipe.Head;
 import pied.core.solid.Bodies.RayMet;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
@@ -31,9 +32,6 @@ import pied.core.units.Refusal;
 public record AimLamps(
     List<String> pieces, @Nullable Sight ray, @Nullable Vec at, @Nullable String to)
     implements Edit {
-  /** A yoke lets a head look up so far above the level, degrees; straight down it always may. */
-  public static final double HIGHEST = 45;
-
   private static final double FAR = 1e3;
 
   /** A line of sight that falls so steeply is one of a plan. */
@@ -49,16 +47,13 @@ public record AimLamps(
       if (light == null || light.way() != Light.LightWay.front) {
         throw new Refusal("{} is no lantern with a head that could be aimed.", p.name());
       }
-      Piece aimed = p.withLamp(p.lamp().withAim(aim));
-      Space then = session.space().with(aimed);
-      Vec way = LampSources.way(then, aimed);
-      double up = Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, way.y()))));
-      if (up > HIGHEST) {
+      double up = LampSources.upward(session.space(), p.withLamp(p.lamp().withAim(aim)));
+      if (up > Head.HIGHEST) {
         throw new Refusal(
             "{} cannot look up by {}: its yoke stops at {} above the level.",
             p.name(),
             Angle.text(Math.rint(up)),
-            Angle.text(HIGHEST));
+            Angle.text(Head.HIGHEST));
       }
     }
     session.alter(ids, p -> p.withLamp(p.lamp().withAim(aim)));

@@ -3,7 +3,9 @@ package pied.core.tool.light;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.ToDoubleFunction;
 import pied.core.catalog.Light.LightWay;
+import pied.core.light.Shutters;
 import pied.core.material.Colours;
 import pied.core.phrase.Phrase;
 import pied.core.phrase.Writer;
@@ -54,13 +56,14 @@ public final class LampCaption {
       return;
     }
     String id = lamps.get(0).lamp().curve();
-    String now = "as it comes";
+    boolean same = lamps.stream().allMatch(p -> Objects.equals(p.lamp().curve(), id));
+    String now = same ? "as it comes" : "various";
     List<Phrase.Option> others = new ArrayList<>();
-    if (id != null) {
+    if (id != null || !same) {
       others.add(new Phrase.Option("as it comes", e.withCurve("")));
     }
     for (LampCurve c : all) {
-      if (c.id().equals(id)) {
+      if (same && c.id().equals(id)) {
         now = c.name();
       } else {
         others.add(new Phrase.Option(c.name(), e.withCurve(c.id())));
@@ -83,6 +86,7 @@ public final class LampCaption {
             "Colour of the filter: amber, pale blue, #RRGGBB",
             "filter",
             e);
+    shutters(w, lamps);
     Piece first = lamps.get(0);
     Aim aim = first.lamp().aim();
     w.text(
@@ -91,6 +95,39 @@ public final class LampCaption {
             : aim.piece() != null && w.space.has(aim.piece())
                 ? ", aimed at " + w.space.piece(aim.piece()).name()
                 : ", aimed at a point");
+  }
+
+  private static void shutters(Writer w, List<Piece> lamps) {
+    List<Piece> able = lamps.stream().filter(p -> w.space.article(p).light().shutters()).toList();
+    if (able.isEmpty()) {
+      return;
+    }
+    SetShutters e =
+        SetShuttersBuilder.builder().pieces(able.stream().map(Piece::id).toList()).build();
+    w.text(", shutters ");
+    blade(w, able, e, "left", Shutters::left);
+    w.text(" left, ");
+    blade(w, able, e, "right", Shutters::right);
+    w.text(" right, ");
+    blade(w, able, e, "top", Shutters::top);
+    w.text(" top, ");
+    blade(w, able, e, "bottom", Shutters::bottom);
+    w.text(" bottom");
+  }
+
+  private static void blade(
+      Writer w, List<Piece> able, SetShutters e, String side, ToDoubleFunction<Shutters> of) {
+    double[] all =
+        able.stream()
+            .map(p -> Objects.requireNonNullElse(p.lamp().shutters(), Shutters.OUT))
+            .mapToDouble(of)
+            .distinct()
+            .toArray();
+    w.field(
+        all.length == 1 ? Math.round(100 * all[0]) + " %" : "various",
+        "How far the " + side + " shutter is pushed in, seen along the light",
+        side,
+        e);
   }
 
   private static void circuit(Writer w, List<Piece> lamps, SetLamps e) {

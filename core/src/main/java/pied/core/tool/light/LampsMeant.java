@@ -4,9 +4,12 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import pied.core.Nullable;
+import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
 import pied.core.space.Space;
+import pied.core.units.Refusal;
 
 /**
  * Lamps that are meant together; all of them where nothing is said.
@@ -30,6 +33,31 @@ public record LampsMeant(
         .filter(p -> isLamp(space, p) && means(space, p))
         .map(Piece::id)
         .toList();
+  }
+
+  /**
+   * Those of the named pieces that are lamps; of what is meant where none are named.
+   *
+   * @throws Refusal if none is a lamp
+   */
+  static List<String> named(
+      EditSession session, @Nullable List<String> pieces, @Nullable LampsMeant which) {
+    if (pieces == null) {
+      List<String> all = Objects.requireNonNullElse(which, ALL).in(session.space());
+      if (all.isEmpty()) {
+        throw new Refusal("There is no such lamp in this space.");
+      }
+      return session.chosen(all);
+    }
+    List<String> lamps =
+        session.chosen(pieces).stream()
+            .filter(id -> isLamp(session.space(), session.piece(id)))
+            .toList();
+    if (lamps.isEmpty()) {
+      Piece first = session.piece(session.chosen(pieces).get(0));
+      throw new Refusal("{} is no lamp: it gives no light.", first.name());
+    }
+    return lamps;
   }
 
   private boolean means(Space space, Piece p) {

@@ -12,6 +12,7 @@ public final class LightTool implements Tool {
     return List.of(
         SetLamps.class,
         AimLamps.class,
+        SetShutters.class,
         TakeCurve.class,
         RemoveCurve.class,
         SetDay.class,
@@ -23,6 +24,7 @@ public final class LightTool implements Tool {
 
   @Override
   public List<Sentence<?>> sentences() {
-    return List.of(new LampsSentence(), new DaySentence(), new LookSentence());
+    return List.of(
+        new ShuttersSentence(), new LampsSentence(), new DaySentence(), new LookSentence());
   }
 }

@@ -3,7 +3,6 @@ package pied.core.tool.light;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
-import java.util.Objects;
 import pied.core.Nullable;
 import pied.core.edit.Amount;
 import pied.core.edit.Edit;
@@ -11,8 +10,6 @@ import pied.core.edit.EditSession;
 import pied.core.material.Colours;
 import pied.core.material.Finish;
 import pied.core.piece.Lamp;
-import pied.core.piece.Piece;
-import pied.core.units.Refusal;
 import pied.core.units.Text;
 
 /**
@@ -39,7 +36,7 @@ public record SetLamps(
     implements Edit, SetLampsBuilder.With {
   @Override
   public void make(EditSession session) {
-    List<String> lamps = lamps(session);
+    List<String> lamps = LampsMeant.named(session, pieces, which);
     Double to = level == null ? null : share(level);
     String with =
         circuit == null || circuit.isBlank() ? null : Text.name("A circuit", circuit.strip());
@@ -58,7 +55,9 @@ public record SetLamps(
         circuit == null ? was.circuit() : with,
         was.aim(),
         filter == null ? was.filter() : colour(filter),
-        curve == null ? was.curve() : measured);
+        curve == null ? was.curve() : measured,
+        was.head(),
+        was.shutters());
   }
 
   private static @Nullable String colour(String filter) {
@@ -69,44 +68,15 @@ public record SetLamps(
     return named != null ? named : Finish.colour(filter.strip());
   }
 
-  private List<String> lamps(EditSession session) {
-    if (pieces == null) {
-      List<String> all = Objects.requireNonNullElse(which, LampsMeant.ALL).in(session.space());
-      if (all.isEmpty()) {
-        throw new Refusal("There is no such lamp in this space.");
-      }
-      return session.chosen(all);
-    }
-    List<String> lamps =
-        session.chosen(pieces).stream()
-            .filter(id -> LampsMeant.isLamp(session.space(), session.piece(id)))
-            .toList();
-    if (lamps.isEmpty()) {
-      Piece first = session.piece(session.chosen(pieces).get(0));
-      throw new Refusal("{} is no lamp: it gives no light.", first.name());
-    }
-    return lamps;
-  }
-
   /**
    * A level as it was said.
    *
    * @return from 0 to 1
    */
   static double share(Amount level) {
-    double v;
-    if (level.text() == null) {
-      v = level.number();
-    } else {
-      try {
-        v = Double.parseDouble(level.text().replace("%", "").replace(',', '.').strip()) / 100;
-      } catch (NumberFormatException e) {
-        throw new Refusal("A lamp is dimmed to so much per cent, such as 40 %.");
-      }
-    }
-    if (!(v >= 0 && v <= 1)) {
-      throw new Refusal("A lamp gives between 0 and 100 % of its light.");
-    }
-    return v;
+    return Shares.of(
+        level,
+        "A lamp is dimmed to so much per cent, such as 40 %.",
+        "A lamp gives between 0 and 100 % of its light.");
   }
 }

@@ -17,8 +17,8 @@ import pied.core.space.Validity;
 import pied.core.units.Refusal;
 
 /**
- * Keeps a place to look from: a point of the space and one that is looked at, or a place on the
- * plan to stand at and one to look to, or where a piece is and faces.
+ * Keeps a place to look from, and what is hidden meanwhile: a point of the space and one that is
+ * looked at, or a place on the plan to stand at and one to look to, or where a piece is and faces.
  *
  * @param name null for a number
  * @param eye a point of the space
@@ -83,6 +83,7 @@ public record KeepViewpoint(
                     new PictureFrame(ratio == null ? 0 : ratio),
                     Boolean.TRUE.equals(upright),
                     Viewpoints.lifted(lifted),
+                    Viewpoints.hidden(session.space()),
                     Viewpoints.look(session, look),
                     all.isEmpty() ? 0 : all.get(all.size() - 1).place() + 1)));
   }

@@ -26,6 +26,7 @@ import pied.core.space.Validity;
  * @param height of the eye above the floor
  * @param lens as in {@link KeepViewpoint}
  * @param ratio width by height of the picture; 0 for as large as where it is drawn
+ * @param hidden whether what is hidden now is left out of it from now on; false for nothing
  * @param look id of the look that belongs to it; empty for none
  * @param to its place among those that are kept, 0 for the first
  */
@@ -43,6 +44,7 @@ public record SetViewpoint(
     @Nullable Double ratio,
     @Nullable Boolean upright,
     @Nullable List<String> lifted,
+    @Nullable Boolean hidden,
     @Nullable String look,
     @Nullable Integer to)
     implements Edit {
@@ -64,6 +66,9 @@ public record SetViewpoint(
     }
     if (lifted != null) {
       now = now.withLifted(Viewpoints.lifted(lifted));
+    }
+    if (hidden != null) {
+      now = now.withHidden(hidden ? Viewpoints.hidden(session.space()) : List.of());
     }
     if (look != null) {
       now = now.withLook(Viewpoints.look(session, look));

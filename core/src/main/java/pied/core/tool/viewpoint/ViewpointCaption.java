@@ -87,6 +87,7 @@ public final class ViewpointCaption {
                 v.upright() ? "as one looks" : "upright",
                 SetViewpointBuilder.builder(e).upright(!v.upright()).build()));
     look();
+    hidden();
     w.text(". ");
   }
 
@@ -128,6 +129,32 @@ public final class ViewpointCaption {
           }
         });
     w.choice(called, "Frame of the picture", others.toArray(new Phrase.Option[0]));
+  }
+
+  private void hidden() {
+    List<String> left = v.hidden().stream().filter(w.space::has).toList();
+    List<String> now = Viewpoints.hidden(w.space);
+    if (left.isEmpty() && now.isEmpty()) {
+      return;
+    }
+    List<Phrase.Option> others = new ArrayList<>();
+    if (!left.isEmpty()) {
+      others.add(
+          new Phrase.Option(
+              "everything shown", SetViewpointBuilder.builder(e).hidden(false).build()));
+    }
+    if (!left.equals(now) && !now.isEmpty()) {
+      others.add(
+          new Phrase.Option(
+              "what is hidden now left out", SetViewpointBuilder.builder(e).hidden(true).build()));
+    }
+    String said =
+        left.isEmpty()
+            ? "everything shown"
+            : left.size() == 1
+                ? w.space.piece(left.get(0)).name() + " left out"
+                : left.size() + " pieces left out";
+    w.text(", ").choice(said, "What is left out of it", others.toArray(new Phrase.Option[0]));
   }
 
   private void look() {

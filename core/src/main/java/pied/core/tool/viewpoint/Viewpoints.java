@@ -169,4 +169,9 @@ final class Viewpoints {
     }
     return look;
   }
+
+  /** Ids of the pieces that are hidden now. */
+  static List<String> hidden(Space space) {
+    return space.pieces().stream().filter(space::hidden).map(Piece::id).toList();
+  }
 }
