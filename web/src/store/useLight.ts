@@ -5,7 +5,7 @@ import { type Effort, effortOf, useEffort } from "./effort";
 import { useSheet } from "./sheet";
 
 /** A sky so many times as strong as what one is used to within is simply white. */
-const OUTSHONE = 8;
+const OUTSHONE = 2;
 
 /** How many lamps may be drawn, by what a frame may cost. */
 const LAMPS: Record<Effort, number> = { plain: 4, light: 4, middle: 8, full: 12 };

@@ -119,7 +119,7 @@ function Pools(props: {
         >
           <title>Pull it to what the lantern shall be aimed at</title>
         </circle>
-        {on && (
+        {p.piece === selection.at(-1) && (
           <text
             x={to.x}
             y={to.z - 9 * px}
@@ -152,8 +152,11 @@ export function LitCones({ elevation, scale }: { elevation: Elevation; scale: nu
       const from = project(elevation, p.from);
       const at = project(elevation, p.at);
       const ring = p.ring.map((v) => project(elevation, v));
-      const fan = ring.map((a, i) => {
-        const b = ring[(i + 1) % ring.length];
+      // all the same way round, so that what lies behind does not take away what lies before
+      const fan = ring.map((p0, i) => {
+        const p1 = ring[(i + 1) % ring.length];
+        const left = (p0.x - from.x) * (p1.y - from.y) > (p0.y - from.y) * (p1.x - from.x);
+        const [a, b] = left ? [p0, p1] : [p1, p0];
         return `M${from.x} ${from.y}L${a.x} ${a.y}L${b.x} ${b.y}Z`;
       });
       return (
@@ -166,7 +169,7 @@ export function LitCones({ elevation, scale }: { elevation: Elevation; scale: nu
             strokeDasharray="6 3"
             vectorEffect="non-scaling-stroke"
           />
-          {on && (
+          {p.piece === selection.at(-1) && (
             <text x={at.x} y={at.y - 8 / scale} fontSize={11 / scale} textAnchor="middle" fill={colour}>
               {p.words}
             </text>

@@ -13,9 +13,11 @@ import {
   SphereGeometry,
 } from "three";
 import { useSheet } from "../../store/sheet";
+import { useLight } from "../../store/useLight";
 import { effortOf, isLight, useEffort } from "../../store/effort";
 import { useExtent } from "./extent";
 import { Lit } from "./Lit";
+import { useFading } from "./useFading";
 
 /** Brighter from the window side and above than from below: no two walls are lit alike. */
 const SKY = "#EAF0F4";
@@ -165,13 +167,15 @@ function Sun({ small }: { small: boolean }) {
 export function Light({ small = false }: { small?: boolean }) {
   const effort = useEffort(effortOf);
   const lit = useSheet((s) => s.lit) && !small;
+  const light = useFading(useLight());
   const simple = small || isLight(effort);
-  if (lit)
+  // as long as it is not known how it is lit, it is drawn as before
+  if (lit && light)
     return (
       <>
         {!simple && <Around />}
         <Shadows of={null} />
-        <Lit />
+        <Lit light={light} />
       </>
     );
   return (

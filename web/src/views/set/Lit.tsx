@@ -1,12 +1,10 @@
 import { useThree } from "@react-three/fiber";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo } from "react";
 import { Color, Object3D } from "three";
 import type { DrawnLamp, Lighting, LinearColour } from "../../api/types.gen";
 import { type Effort, effortOf, isLight, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
-import { useLight } from "../../store/useLight";
 import { useExtent } from "./extent";
-import { between } from "./fade";
 import { useWindow } from "./window";
 
 /** What light all around of the strength one is used to is drawn with. */
@@ -28,56 +26,26 @@ const NUMBERS = [0, 1, 2, 4, 8, 12];
 
 const colourOf = (c: LinearColour) => new Color(c.red, c.green, c.blue);
 
-/** Light that is asked for sooner than this after a fade was is that which fades, ms. */
-const SOON = 5000;
-
-/** The light as it fades to what it shall be, where it was asked to. */
-function useFading(light: Lighting | undefined): Lighting | undefined {
-  const [shown, setShown] = useState(light);
-  const now = useRef(light);
-  useEffect(() => {
-    const { fade } = useSheet.getState();
-    const from = now.current;
-    if (!light || !from || !fade || performance.now() - fade.at > SOON || fade.seconds === 0) {
-      now.current = light;
-      setShown(light);
-      return;
-    }
-    useSheet.setState({ fade: null });
-    const began = performance.now();
-    let next = 0;
-    const step = () => {
-      const t = (performance.now() - began) / 1000 / fade.seconds;
-      now.current = between(from, light, t);
-      setShown(now.current);
-      if (t < 1) next = requestAnimationFrame(step);
-    };
-    step();
-    return () => cancelAnimationFrame(next);
-  }, [light]);
-  return shown;
-}
-
 /** The space as it is lit: sun, sky, lamps, and what the walls throw back. */
-export function Lit() {
-  const light = useFading(useLight());
+export function Lit({ light }: { light: Lighting }) {
   const held = useSheet((s) => s.held);
   const effort = useEffort(effortOf);
   const { gl, scene, invalidate } = useThree();
-  const reference = held ?? light?.used ?? 1;
+  const reference = held ?? light.used;
   const share = USED / reference;
-  const around = (light?.around ?? 0) * share;
+  const around = light.around * share;
   useEffect(() => {
     // what is mirrored is as bright as what is around
     scene.environmentIntensity = Math.min(0.5, 0.16 * around);
+    scene.userData.light = light;
     gl.shadowMap.needsUpdate = true;
-    gl.domElement.dataset.lit = light ? light.around.toFixed(1) : "";
+    gl.domElement.dataset.lit = light.around.toFixed(1);
     invalidate();
     return () => {
+      delete scene.userData.light;
       delete gl.domElement.dataset.lit;
     };
   }, [light, around, scene, gl, invalidate]);
-  if (!light) return null;
   const sky = colourOf(light.aroundColour);
   return (
     <>

@@ -71,12 +71,14 @@ export function Refine() {
   }, [gl, stops, effort, invalidate]);
 
   const seen = useRef("");
+  const light = useRef<unknown>(undefined);
   const whole = useRef(NOTHING);
   const count = useRef(0);
   useFrame((_, seconds) => {
     const view = camera.matrixWorld.elements.join() + camera.projectionMatrix.elements.join();
     const moves = view !== seen.current && seen.current !== "";
-    if (view !== seen.current) fine.current = false;
+    if (view !== seen.current || light.current !== scene.userData.light) fine.current = false;
+    light.current = scene.userData.light;
     seen.current = view;
     whole.current();
     const coarse = effort === "light" && !fine.current && (moves || pressed.current);

@@ -2,7 +2,7 @@ import { useTheme } from "@mui/material/styles";
 import { Edges } from "@react-three/drei";
 import { useFrame, useThree } from "@react-three/fiber";
 import { useEffect, useMemo, useRef } from "react";
-import { type BufferGeometry, type Group, MeshBasicMaterial, type Vector3 } from "three";
+import { FrontSide, type BufferGeometry, type Group, MeshBasicMaterial, type Vector3 } from "three";
 import type { Appearance, Vec } from "../../api/types.gen";
 import { effortOf, useEffort } from "../../store/effort";
 import { useSheet } from "../../store/sheet";
@@ -110,7 +110,8 @@ function asLit(look: Appearance | undefined, day: number): Appearance | undefine
 
 const WIDER = 1.08;
 
-const UNSEEN = new MeshBasicMaterial({ colorWrite: false, depthWrite: false });
+// their outer faces cast: what is just beneath the ceiling is farther from those than any tolerance
+const UNSEEN = new MeshBasicMaterial({ colorWrite: false, depthWrite: false, shadowSide: FrontSide });
 const NOT_HIT = () => undefined;
 
 /** What sits in openings, and the panes of it. */

@@ -116,7 +116,7 @@ class SizedTest extends Counting {
     becomes("s", "width", 0.4);
     assertThat(sheet.caption()).containsText("stretched");
     sheet.leaf("Schedule");
-    assertThat(sheet.page.getByLabel("Pieces").getByText("0.40 × 0.66 × 0.46, stretched"))
+    assertThat(sheet.page.getByLabel("Pieces").getByText("0.40 × 0.66 × 0.66, stretched"))
         .isVisible();
   }
 

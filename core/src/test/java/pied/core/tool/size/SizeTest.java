@@ -371,14 +371,14 @@ class SizeTest {
     Declined no =
         catchThrowableOfType(
             Declined.class, () -> stage.json("{'do':'size','pieces':['s'],'size':{'width':0.4}}"));
-    assertThat(no).hasMessageContaining("comes in one size only: 0.30 × 0.66 × 0.46 m");
+    assertThat(no).hasMessageContaining("comes in one size only: 0.30 × 0.66 × 0.66 m");
     assertThat(no.offers()).singleElement().matches(o -> o.words().equals("Stretch it anyway"));
     stage.apply(no.offers().get(0).edits().get(0));
     Piece s = stage.space.piece("s");
     assertThat(s.form().stretched()).isTrue();
     Mesh mesh = stage.space.shapes().mesh(s);
     assertThat(mesh.box().size().x()).isCloseTo(0.4, within(1e-6));
-    assertThat(mesh.box().size().y()).isCloseTo(0.46, within(1e-6));
+    assertThat(mesh.box().size().y()).isCloseTo(0.66, within(1e-6));
     stage.json("{'do':'size','pieces':['s'],'size':{'width':'100%'},'natural':true}");
     assertThat(stage.space.piece("s").form().stretched()).isFalse();
   }
