@@ -7,17 +7,14 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import pied.core.Nullable;
 import pied.core.Tolerance;
-import pied.core.lighting.LampSources;
 import pied.core.piece.On;
 import pied.core.piece.Partner;
 import pied.core.piece.Piece;
 import pied.core.piece.Slot;
 import pied.core.piece.Stance;
-import pied.core.recipe.Head;
 import pied.core.solid.Vec;
 import pied.core.space.Group;
 import pied.core.space.KeptPart;
@@ -71,20 +68,7 @@ final class Follow {
     repetitions();
     parts();
     twins();
-    heads();
-  }
-
-  /** Lanterns look at what they are aimed at, wherever that and they are now. */
-  private void heads() {
-    for (Piece p : session.space().pieces()) {
-      if (p.lamp().aim() != null || p.lamp().head() != null) {
-        Head head = LampSources.head(session.space(), p);
-        if (!Objects.equals(head, p.lamp().head())) {
-          session.follows(p.id());
-          session.alter(List.of(p.id()), q -> q.withLamp(q.lamp().withHead(head)));
-        }
-      }
-    }
+    AimedHeads.follow(session);
   }
 
   private @Nullable Piece was(String id) {

@@ -55,6 +55,6 @@ public record DrawnLamp(
         l.beam().full(),
         l.beam().isRound() ? 180 : Math.min(WIDEST, l.beam().edge()),
         l.colour().seenIn(used),
-        l.cut() == null ? null : LitWindow.of(l.cut().blades(), l.beam()));
+        l.cut() == null ? null : LitWindow.of(l.cut().shutters(), l.beam()));
   }
 }

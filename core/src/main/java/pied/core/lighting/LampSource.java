@@ -25,7 +25,7 @@ public record LampSource(
     double lumens,
     LinearColour colour,
     @Nullable Measured measured,
-    @Nullable Cut cut) {
+    @Nullable Blades cut) {
   /**
    * What is known of it by measurement.
    *
@@ -40,7 +40,7 @@ public record LampSource(
    * @param right as seen along its way, square to it
    * @param up square to both
    */
-  public record Cut(Shutters blades, Vec right, Vec up) {}
+  public record Blades(Shutters shutters, Vec right, Vec up) {}
 
   /** One that is neither measured nor cut. */
   public LampSource(String piece, Vec at, Vec way, Beam beam, double lumens, LinearColour colour) {
@@ -54,7 +54,7 @@ public record LampSource(
 
   /** All that leaves it, past its shutters, lumens. */
   public double leaving() {
-    return cut == null ? lumens : lumens * cut.blades.through(beam);
+    return cut == null ? lumens : lumens * cut.shutters.through(beam);
   }
 
   /** How strong it is in a direction, candela. */
@@ -62,7 +62,7 @@ public record LampSource(
     if (cut != null) {
       double tan = Math.tan(Math.toRadians(beam.field() / 2));
       double ahead = d.dot(way) * tan;
-      if (ahead <= 0 || !cut.blades.passes(d.dot(cut.right) / ahead, d.dot(cut.up) / ahead)) {
+      if (ahead <= 0 || !cut.shutters.passes(d.dot(cut.right) / ahead, d.dot(cut.up) / ahead)) {
         return 0;
       }
     }

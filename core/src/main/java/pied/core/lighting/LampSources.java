@@ -8,7 +8,7 @@ import pied.core.Tolerance;
 import pied.core.catalog.Light;
 import pied.core.light.LinearColour;
 import pied.core.light.Shutters;
-import pied.core.lighting.LampSource.Cut;
+import pied.core.lighting.LampSource.Blades;
 import pied.core.material.pattern.Tint;
 import pied.core.piece.Aim;
 import pied.core.piece.Piece;
@@ -66,9 +66,9 @@ public final class LampSources {
         .toList();
   }
 
-  private static @Nullable Cut cut(Piece p) {
+  private static @Nullable Blades cut(Piece p) {
     Shutters s = p.lamp().shutters();
-    return s == null ? null : new Cut(s, across(p, new Vec(-1, 0, 0)), across(p, Vec.UP));
+    return s == null ? null : new Blades(s, across(p, new Vec(-1, 0, 0)), across(p, Vec.UP));
   }
 
   /** A direction across its light, as its head is turned. */

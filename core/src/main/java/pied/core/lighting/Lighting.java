@@ -81,12 +81,7 @@ public record Lighting(
     if (sun != null) {
       around.add(in.sunIn(sun.toward(), sun.lux()) * thrown, sun.colour());
     }
-    double lumens = 0;
-    for (LampSource l : lamps) {
-      double leaving = l.leaving();
-      lumens += leaving;
-      around.add(leaving * thrown, l.colour());
-    }
+    lamps.forEach(l -> around.add(l.leaving() * thrown, l.colour()));
     LinearColour used = around.colour();
     List<DrawnLamp> few =
         FewSources.of(lamps, most).stream()
@@ -101,7 +96,7 @@ public record Lighting(
         around.lux,
         used.seenIn(used),
         used(around.lux, few),
-        lumens,
+        lamps.stream().mapToDouble(LampSource::leaving).sum(),
         Power.watts(space),
         few);
   }

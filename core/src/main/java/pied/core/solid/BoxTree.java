@@ -9,6 +9,14 @@ final class BoxTree {
   private static final int BINS = 16;
   private static final float WALK = 1.0f;
 
+  /** So many items are few. */
+  private static final int FEW = 16;
+
+  private static final int FEW_BINS = 6;
+
+  /** Of very many items so many say where they are best parted. */
+  private static final int SAMPLED = 4_096;
+
   /** Six floats a node: min x, y, z, max x, y, z. */
   final float[] bounds;
 
@@ -65,8 +73,10 @@ final class BoxTree {
     final float[] mid;
     int used = 1;
 
-    final float[] binBox = new float[BINS * 6];
-    final int[] binCount = new int[BINS];
+    final float[] binBox = new float[3 * BINS * 6];
+    final int[] binCount = new int[3 * BINS];
+    final float[] cmin = new float[3];
+    final float[] scale = new float[3];
     final float[] rightArea = new float[BINS];
     final float[] acc = new float[6];
 
@@ -122,56 +132,38 @@ final class BoxTree {
 
     /** Sets the node's bounds; orders its items and returns where they part, or -1 for a leaf. */
     int split(int node, int a, int b) {
-      float[] box = acc;
-      clear(box, 0);
-      float[] cmin = {Float.MAX_VALUE, Float.MAX_VALUE, Float.MAX_VALUE};
-      float[] cmax = {-Float.MAX_VALUE, -Float.MAX_VALUE, -Float.MAX_VALUE};
-      for (int i = a; i < b; i++) {
-        grow(box, 0, items, 6 * i);
-        for (int k = 0; k < 3; k++) {
-          float m = mid[3 * i + k];
-          cmin[k] = Math.min(cmin[k], m);
-          cmax[k] = Math.max(cmax[k], m);
-        }
-      }
-      System.arraycopy(box, 0, bounds, 6 * node, 6);
+      measure(a, b);
+      System.arraycopy(acc, 0, bounds, 6 * node, 6);
       int m = b - a;
       if (m <= 1) {
         return -1;
       }
-      float whole = area(box, 0);
+      float whole = area(acc, 0);
+      // few items need few bins: most nodes are small, and their bins cost more than they
+      int bins = m <= FEW ? FEW_BINS : BINS;
+      int asked = fill(a, b, bins);
       float best = Float.MAX_VALUE;
       int bestAxis = -1;
       int bestBin = 0;
       for (int k = 0; k < 3; k++) {
-        float width = cmax[k] - cmin[k];
-        if (!(width > 0)) {
+        if (!(scale[k] > 0)) {
           continue;
         }
-        float scale = BINS * 0.9999f / width;
-        for (int i = 0; i < BINS; i++) {
-          binCount[i] = 0;
-          clear(binBox, 6 * i);
-        }
-        for (int i = a; i < b; i++) {
-          int bin = (int) ((mid[3 * i + k] - cmin[k]) * scale);
-          binCount[bin]++;
-          grow(binBox, 6 * bin, items, 6 * i);
-        }
+        int first = BINS * k;
         clear(acc, 0);
-        for (int i = BINS - 1; i > 0; i--) {
-          grow(acc, 0, binBox, 6 * i);
+        for (int i = bins - 1; i > 0; i--) {
+          grow(acc, 0, binBox, 6 * (first + i));
           rightArea[i] = area(acc, 0);
         }
         clear(acc, 0);
         int left = 0;
-        for (int i = 0; i < BINS - 1; i++) {
-          grow(acc, 0, binBox, 6 * i);
-          left += binCount[i];
-          if (left == 0 || left == m) {
+        for (int i = 0; i < bins - 1; i++) {
+          grow(acc, 0, binBox, 6 * (first + i));
+          left += binCount[first + i];
+          if (left == 0 || left == asked) {
             continue;
           }
-          float cost = left * area(acc, 0) + (m - left) * rightArea[i + 1];
+          float cost = left * area(acc, 0) + (asked - left) * rightArea[i + 1];
           if (cost < best) {
             best = cost;
             bestAxis = k;
@@ -185,17 +177,82 @@ final class BoxTree {
       if (m <= leafSize && WALK * whole + best >= m * whole) {
         return -1;
       }
-      float scale = BINS * 0.9999f / (cmax[bestAxis] - cmin[bestAxis]);
+      float from = cmin[bestAxis];
+      float by = scale[bestAxis];
       int i = a;
       int j = b - 1;
       while (i <= j) {
-        if ((int) ((mid[3 * i + bestAxis] - cmin[bestAxis]) * scale) <= bestBin) {
+        if ((int) ((mid[3 * i + bestAxis] - from) * by) <= bestBin) {
           i++;
         } else {
           swap(i, j--);
         }
       }
       return i;
+    }
+
+    /** The box of items, and that of their middles. */
+    private void measure(int a, int b) {
+      clear(acc, 0);
+      float x0 = Float.MAX_VALUE;
+      float y0 = Float.MAX_VALUE;
+      float z0 = Float.MAX_VALUE;
+      float x1 = -Float.MAX_VALUE;
+      float y1 = -Float.MAX_VALUE;
+      float z1 = -Float.MAX_VALUE;
+      for (int i = a; i < b; i++) {
+        grow(acc, 0, items, 6 * i);
+        float x = mid[3 * i];
+        float y = mid[3 * i + 1];
+        float z = mid[3 * i + 2];
+        x0 = x < x0 ? x : x0;
+        y0 = y < y0 ? y : y0;
+        z0 = z < z0 ? z : z0;
+        x1 = x > x1 ? x : x1;
+        y1 = y > y1 ? y : y1;
+        z1 = z > z1 ? z : z1;
+      }
+      cmin[0] = x0;
+      cmin[1] = y0;
+      cmin[2] = z0;
+      scale[0] = x1 - x0;
+      scale[1] = y1 - y0;
+      scale[2] = z1 - z0;
+    }
+
+    /**
+     * Puts items into bins of all three directions in one go; no scale where all are in one place.
+     *
+     * @return how many
+     */
+    private int fill(int a, int b, int bins) {
+      for (int k = 0; k < 3; k++) {
+        float by = bins * 0.9999f / scale[k];
+        scale[k] = scale[k] > 0 && by < Float.MAX_VALUE ? by : 0;
+        for (int i = BINS * k; i < BINS * k + bins; i++) {
+          binCount[i] = 0;
+          clear(binBox, 6 * i);
+        }
+      }
+      float x0 = cmin[0];
+      float y0 = cmin[1];
+      float z0 = cmin[2];
+      float sx = scale[0];
+      float sy = scale[1];
+      float sz = scale[2];
+      int step = b - a > 2 * SAMPLED ? (b - a) / SAMPLED : 1;
+      for (int i = a; i < b; i += step) {
+        int x = (int) ((mid[3 * i] - x0) * sx);
+        int y = BINS + (int) ((mid[3 * i + 1] - y0) * sy);
+        int z = 2 * BINS + (int) ((mid[3 * i + 2] - z0) * sz);
+        binCount[x]++;
+        binCount[y]++;
+        binCount[z]++;
+        grow(binBox, 6 * x, items, 6 * i);
+        grow(binBox, 6 * y, items, 6 * i);
+        grow(binBox, 6 * z, items, 6 * i);
+      }
+      return (b - a + step - 1) / step;
     }
 
     /**

@@ -11,10 +11,16 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import pied.core.Rooms;
 import pied.core.edit.Change;
+import pied.core.edit.Edit;
 import pied.core.light.Beam;
 import pied.core.light.LinearColour;
+import pied.core.light.Shutters;
 import pied.core.light.Sky;
+import pied.core.phrase.Phrase;
 import pied.core.piece.Piece;
+import pied.core.propose.Say;
+import pied.core.register.Sentences;
+import pied.core.say.Ask;
 import pied.core.show.Day;
 import pied.core.solid.Mesh;
 import pied.core.solid.Vec;
@@ -217,6 +223,13 @@ class LightingTest {
     assertThat(l.lux(new Vec(-0.5 * half, 0, -4), UP)).isZero();
     assertThat(l.lux(new Vec(0.5 * half, 0, -4), UP)).isPositive();
     assertThat(Lighting.of(stage.space, NIGHT, 8).lumens()).isBetween(0.5 * light, 0.95 * light);
+    said(
+        stage,
+        "left shutter 20 %, the top shutter in by 5 %",
+        "Left shutter 20 %, top shutter 5 %.");
+    assertThat(stage.piece("s").lamp().shutters()).isEqualTo(new Shutters(0.2, 0, 0.05, 0));
+    said(stage, "profile spots: shutters out", "Shutters out.");
+    assertThat(stage.piece("s").lamp().shutters()).isNull();
     stage.json("{'do':'shutters','pieces':['s'],'left':0}");
     assertThat(stage.piece("s").lamp().shutters()).isNull();
     assertThatThrownBy(() -> stage.json("{'do':'shutters','pieces':['s'],'top':'120 %'}"))
@@ -224,6 +237,16 @@ class LightingTest {
     stage.put("w", "wash-light", 1, -2, 180);
     assertThatThrownBy(() -> stage.json("{'do':'shutters','pieces':['w'],'top':0.2}"))
         .hasMessageContaining("has no shutters");
+  }
+
+  /** What is typed of the lantern is done, and what is written of it is read as the same. */
+  private static void said(Rooms stage, String typed, String written) {
+    Ask ask = new Ask(stage.space, List.of("s"), LengthUnit.M, () -> "x");
+    Edit e = Say.understand(ask, typed).edits().get(0);
+    assertThat(Phrase.said(Sentences.write(stage.space, e, LengthUnit.M)).strip())
+        .isEqualTo(written);
+    assertThat(Say.understand(ask, written).edits()).containsExactly(e);
+    stage.apply(e);
   }
 
   /**

@@ -8,6 +8,7 @@ import java.util.Objects;
 import pied.core.Nullable;
 import pied.core.edit.EditSession;
 import pied.core.piece.Piece;
+import pied.core.say.Nouns;
 import pied.core.space.Space;
 import pied.core.units.Refusal;
 
@@ -70,6 +71,10 @@ public record LampsMeant(
 
   public static boolean isLamp(Space space, Piece p) {
     return space.article(p).light() != null;
+  }
+
+  static boolean isLamp(Nouns n, String id) {
+    return n.space().has(id) && isLamp(n.space(), n.space().piece(id));
   }
 
   /** Names of all circuits, in the order of the alphabet. */

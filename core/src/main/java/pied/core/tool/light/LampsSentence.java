@@ -24,7 +24,8 @@ final class LampsSentence implements Sentence<SetLamps> {
     boolean verb = r.is("dim|set");
     Boolean on = verb ? null : switched(r);
     LampsMeant which = LampNouns.read(r, n.space());
-    boolean selected = which == null && n.selected().stream().anyMatch(id -> isLamp(n, id));
+    boolean selected =
+        which == null && n.selected().stream().anyMatch(id -> LampsMeant.isLamp(n, id));
     if (which == null && (!selected || !verb && on == null)) {
       r.back(before);
       return null;
@@ -46,10 +47,6 @@ final class LampsSentence implements Sentence<SetLamps> {
       }
     }
     return Clause.only(r, n, e);
-  }
-
-  private static boolean isLamp(Nouns n, String id) {
-    return n.space().has(id) && LampsMeant.isLamp(n.space(), n.space().piece(id));
   }
 
   private static @Nullable Boolean switched(Reading r) {
