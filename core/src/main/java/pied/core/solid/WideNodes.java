@@ -18,17 +18,35 @@ final class WideNodes {
   /** Where the links of a node begin. */
   static final int LINKS = 24;
 
-  /** What boxes are larger by, of the largest coordinate: a few steps of rounding of a float. */
-  static final float PAD = 3e-7f;
+  /**
+   * What boxes are larger by, of the largest coordinate that counts with them: a few steps of
+   * rounding of a float.
+   */
+  private static final float PAD = 3e-7f;
 
   private final BoxTree boxes;
   private final int[] open = new int[WIDTH];
+  private final float pad;
   private int[] nodes;
   private int used = NODE;
 
   private WideNodes(BoxTree boxes) {
     this.boxes = boxes;
+    pad = pad(boxes);
     nodes = new int[NODE * Math.max(1, boxes.link.length / 4 + 1)];
+  }
+
+  /** A ray begins no farther from all there is than that is across, and is as coarse there. */
+  static float pad(BoxTree boxes) {
+    float most = 0;
+    float across = 0;
+    for (int k = 0; k < 3; k++) {
+      float lo = boxes.bounds[k];
+      float hi = boxes.bounds[3 + k];
+      most = Math.max(most, Math.max(Math.abs(lo), Math.abs(hi)));
+      across += hi - lo;
+    }
+    return PAD * (most + across);
   }
 
   static int[] of(BoxTree boxes) {
@@ -113,7 +131,6 @@ final class WideNodes {
     for (int k = 0; k < 3; k++) {
       float lo = boxes.bounds[6 * child + k];
       float hi = boxes.bounds[6 * child + 3 + k];
-      float pad = PAD * Math.max(Math.abs(lo), Math.abs(hi));
       nodes[at + 8 * k] = Float.floatToRawIntBits(lo - pad);
       nodes[at + 8 * k + 4] = Float.floatToRawIntBits(hi + pad);
     }

@@ -32,9 +32,8 @@ final class WideTree {
 
   WideTree(Mesh mesh, BoxTree boxes) {
     shape = shape(mesh, boxes.order);
+    double pad = WideNodes.pad(boxes);
     for (int k = 0; k < 3; k++) {
-      double pad =
-          2 * WideNodes.PAD * Math.max(Math.abs(boxes.bounds[k]), Math.abs(boxes.bounds[3 + k]));
       root[k] = boxes.bounds[k] - pad;
       root[3 + k] = boxes.bounds[3 + k] + pad;
       across += root[3 + k] - root[k];
