@@ -39,8 +39,9 @@ public record LampSource(
    *
    * @param right as seen along its way, square to it
    * @param up square to both
+   * @param through what is left of all its light, of 1; worked out once
    */
-  public record Blades(Shutters shutters, Vec right, Vec up) {}
+  public record Blades(Shutters shutters, Vec right, Vec up, double through) {}
 
   /** One that is neither measured nor cut. */
   public LampSource(String piece, Vec at, Vec way, Beam beam, double lumens, LinearColour colour) {
@@ -54,7 +55,7 @@ public record LampSource(
 
   /** All that leaves it, past its shutters, lumens. */
   public double leaving() {
-    return cut == null ? lumens : lumens * cut.shutters.through(beam);
+    return cut == null ? lumens : lumens * cut.through;
   }
 
   /** How strong it is in a direction, candela. */

@@ -6,6 +6,7 @@ import java.util.Map;
 import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.catalog.Light;
+import pied.core.light.Beam;
 import pied.core.light.LinearColour;
 import pied.core.light.Shutters;
 import pied.core.lighting.LampSource.Blades;
@@ -58,17 +59,20 @@ public final class LampSources {
     LampSource.Measured measured =
         curve == null ? null : new LampSource.Measured(curve.light(), left, side(p, way));
     LinearColour colour = colour(light, p);
+    Blades cut = cut(p, light.beam());
     return here.stream()
         .map(
             at ->
                 new LampSource(
-                    p.id(), at, way, light.beam(), left * light.lumens(), colour, measured, cut(p)))
+                    p.id(), at, way, light.beam(), left * light.lumens(), colour, measured, cut))
         .toList();
   }
 
-  private static @Nullable Blades cut(Piece p) {
+  private static @Nullable Blades cut(Piece p, Beam beam) {
     Shutters s = p.lamp().shutters();
-    return s == null ? null : new Blades(s, across(p, new Vec(-1, 0, 0)), across(p, Vec.UP));
+    return s == null
+        ? null
+        : new Blades(s, across(p, new Vec(-1, 0, 0)), across(p, Vec.UP), s.through(beam));
   }
 
   /** A direction across its light, as its head is turned. */

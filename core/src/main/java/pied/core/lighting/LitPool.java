@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import pied.core.catalog.Light;
 import pied.core.light.Beam;
-import pied.core.light.Shutters;
 import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
@@ -53,7 +52,7 @@ public record LitPool(
     Beam beam = light.beam();
     double half = Math.toRadians(beam.field() / 2);
     double wide = 2 * ray.reach() * Math.tan(half);
-    boolean cut = p.lamp().shutters() != null && !p.lamp().shutters().passes(0, 0);
+    boolean cut = !p.lamp().blades().passes(0, 0);
     double lux =
         cut ? 0 : beam.candela(light.lumens() * p.lamp().burning()) / (ray.reach() * ray.reach());
     String words =
@@ -68,12 +67,11 @@ public record LitPool(
 
   /** Where the edge of what leaves it meets the level of the pool; what does not, far away. */
   private static List<Vec> ring(Piece p, LampSources.LampRay ray, double tan) {
-    Shutters s = p.lamp().shutters() == null ? Shutters.OUT : p.lamp().shutters();
     Vec right = LampSources.across(p, new Vec(-tan, 0, 0));
     Vec up = LampSources.across(p, new Vec(0, tan, 0));
     Vec from = ray.from();
     double level = ray.at().y();
-    return s.outline().stream()
+    return p.lamp().blades().outline().stream()
         .map(c -> ray.way().plus(right.times(c[0])).plus(up.times(c[1])).unit())
         .map(
             d -> {

@@ -35,6 +35,11 @@ public record Lamp(
     level = Math.max(0, Math.min(1, Double.isFinite(level) ? level : 1));
   }
 
+  /** Where its shutters are, all out where none is in. */
+  public Shutters blades() {
+    return shutters == null ? Shutters.OUT : shutters;
+  }
+
   /** What is left of its light, of 1. */
   public double burning() {
     return on ? level : 0;

@@ -117,12 +117,7 @@ public final class LampCaption {
 
   private static void blade(
       Writer w, List<Piece> able, SetShutters e, String side, ToDoubleFunction<Shutters> of) {
-    double[] all =
-        able.stream()
-            .map(p -> Objects.requireNonNullElse(p.lamp().shutters(), Shutters.OUT))
-            .mapToDouble(of)
-            .distinct()
-            .toArray();
+    double[] all = able.stream().map(p -> p.lamp().blades()).mapToDouble(of).distinct().toArray();
     w.field(
         all.length == 1 ? Math.round(100 * all[0]) + " %" : "various",
         "How far the " + side + " shutter is pushed in, seen along the light",

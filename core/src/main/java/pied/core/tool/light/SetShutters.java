@@ -45,7 +45,7 @@ public record SetShutters(
   }
 
   private Lamp set(Lamp was) {
-    Shutters s = was.shutters() == null ? Shutters.OUT : was.shutters();
+    Shutters s = was.blades();
     Shutters to =
         new Shutters(
             in(left, s.left()), in(right, s.right()), in(top, s.top()), in(bottom, s.bottom()));
