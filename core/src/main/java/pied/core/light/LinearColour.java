@@ -31,6 +31,21 @@ public record LinearColour(double red, double green, double blue) {
         blue / Math.pow(used.blue, USED));
   }
 
+  /** What the light is that looks so to an eye that is used to that light itself. */
+  public LinearColour beforeUse() {
+    double back = 1 / (1 - USED);
+    return of(Math.pow(red, back), Math.pow(green, back), Math.pow(blue, back));
+  }
+
+  /** By what an eye that is used to this light multiplies each of the three. */
+  public double[] used() {
+    double r = Math.pow(red, -USED);
+    double g = Math.pow(green, -USED);
+    double b = Math.pow(blue, -USED);
+    double y = luminance(r * red, g * green, b * blue);
+    return new double[] {r / y, g / y, b / y};
+  }
+
   /** How bright a colour is, of 1 (IEC 61966-2-1). */
   public static double luminance(double red, double green, double blue) {
     return 0.2126 * red + 0.7152 * green + 0.0722 * blue;

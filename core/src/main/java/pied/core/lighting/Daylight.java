@@ -17,7 +17,7 @@ import pied.core.space.Spot;
  * What comes in of a day: through windows and plain openings of the outer walls, past what hangs
  * before them. Doors are taken as shut, and nothing stands outside. A stage has no day.
  */
-final class Daylight {
+public final class Daylight {
   /** Samples of an opening, each way. */
   private static final int SAMPLES = 4;
 
@@ -114,7 +114,7 @@ final class Daylight {
   }
 
   /** The sun of a day, square to it; null where it is down or behind clouds, and on a stage. */
-  static @Nullable SunLight sun(Space space, Day day) {
+  public static @Nullable SunLight sun(Space space, Day day) {
     Sun s = day.sun();
     double lux = day.sky().sunLux(s.altitude(), day.date());
     if (space.shell().stage() != null || !s.isUp() || lux <= 0) {

@@ -58,7 +58,16 @@ public record LampSource(
     return cut == null ? lumens : lumens * cut.through;
   }
 
-  /** How strong it is in a direction, candela. */
+  /**
+   * How strong it is in a direction, past its shutters, candela.
+   *
+   * @param d from it, of length 1
+   */
+  public double candela(Vec d) {
+    double cos = Math.max(-1, Math.min(1, d.dot(way)));
+    return toward(d, Math.toDegrees(Math.acos(cos)));
+  }
+
   private double toward(Vec d, double angle) {
     if (cut != null) {
       double tan = Math.tan(Math.toRadians(beam.field() / 2));
@@ -89,8 +98,6 @@ public record LampSource(
     if (slant <= 0) {
       return 0;
     }
-    double cos = Math.max(-1, Math.min(1, -to.dot(way) / far));
-    double angle = Math.toDegrees(Math.acos(cos));
-    return toward(to.times(-1 / far), angle) * slant / (far * far);
+    return candela(to.times(-1 / far)) * slant / (far * far);
   }
 }

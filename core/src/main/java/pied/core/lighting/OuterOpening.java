@@ -8,12 +8,12 @@ import pied.core.space.Shell;
 import pied.core.space.Wall;
 
 /** A window or a plain opening to the outside. */
-record OuterOpening(Wall wall, Opening opening) {
+public record OuterOpening(Wall wall, Opening opening) {
   /** What hangs nearer than this before one shades it, metres. */
-  static final double BEFORE = 0.6;
+  public static final double BEFORE = 0.6;
 
   /** Those of a shell; a stage has no day, and so none. */
-  static List<OuterOpening> of(Shell shell) {
+  public static List<OuterOpening> of(Shell shell) {
     List<OuterOpening> all = new ArrayList<>();
     if (shell.stage() != null) {
       return all;

@@ -11,9 +11,9 @@ import pied.core.space.ShellBodies;
 import pied.core.space.Space;
 
 /** How much light gets from one point along a way: through panes, past curtains as they let it. */
-final class Passing {
+public final class Passing {
   /** Light through a window pane, double glazing (CIBSE Guide A: 0.76 to 0.8). */
-  static final double PANE = 0.78;
+  public static final double PANE = 0.78;
 
   /** Through no more than this is looked. */
   private static final int MOST = 16;
@@ -65,7 +65,7 @@ final class Passing {
   }
 
   /** What a finish lets through: what is not there, and of what is there what shines through. */
-  static double passes(Finish f) {
+  public static double passes(Finish f) {
     double open = f.transparency();
     return Math.min(1, open + (1 - open) * f.transmission());
   }

@@ -31,6 +31,10 @@ public final class MeshTree {
     rays = new WideTree(mesh, boxes);
   }
 
+  WideTree rays() {
+    return rays;
+  }
+
   /** The tree for walking two meshes at once, in which triangles that lie askew are split. */
   BoxTree split() {
     BoxTree s = split;
@@ -88,7 +92,7 @@ public final class MeshTree {
   /**
    * The distance along a ray to the plane of a triangle, in doubles; that in floats if it is none.
    */
-  private double exact(
+  double exact(
       int triangle,
       double ox,
       double oy,
