@@ -130,7 +130,7 @@ public final class StillRun {
     double clamp = wish.grade() == StillGrade.fine ? Double.POSITIVE_INFINITY : bound();
     FilmPass p =
         new FilmPass(
-            scene, camera, on, 0, cells, clamp, on == glance || wish.paths() == 1, paths, over);
+            scene, camera, on, 0, cells, clamp, on != film || wish.paths() == 1, paths, over);
     boolean[] stopped = new boolean[1];
     StillWatch b =
         () -> {
