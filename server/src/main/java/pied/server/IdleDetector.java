@@ -11,6 +11,11 @@ public class IdleDetector {
   /** Nobody is at work if nothing was asked for so long, milliseconds. */
   private static final long QUIET = 1500;
 
+  /** So long after a movement another may come, milliseconds. */
+  private static final long MOMENT = 150;
+
+  private static final long PASSING = 15;
+
   /** How one waits. */
   interface Pause {
     void take(long milliseconds) throws InterruptedException;
@@ -19,6 +24,7 @@ public class IdleDetector {
   private final LongSupplier clock;
   private final Pause pause;
   private volatile long last;
+  private volatile long carried;
 
   @Autowired
   IdleDetector() {
@@ -32,11 +38,25 @@ public class IdleDetector {
     this.clock = clock;
     this.pause = pause;
     last = clock.getAsLong() - TimeUnit.HOURS.toNanos(1);
+    carried = last;
   }
 
   /** Somebody asked something. */
   public void worked() {
     last = clock.getAsLong();
+  }
+
+  /** Somebody moves what is carried. */
+  public void carried() {
+    worked();
+    carried = clock.getAsLong();
+  }
+
+  /** Lets those who carry something come first: waits until nothing has been moved for a moment. */
+  public void letPass() throws InterruptedException {
+    while (TimeUnit.NANOSECONDS.toMillis(clock.getAsLong() - carried) < MOMENT) {
+      pause.take(PASSING);
+    }
   }
 
   /** Waits until nobody is at work. */

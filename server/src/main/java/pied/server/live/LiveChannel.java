@@ -238,7 +238,7 @@ class LiveChannel extends TextWebSocketHandler implements WebSocketConfigurer {
   }
 
   private void answer(Talk talk, String text) {
-    idle.worked();
+    idle.carried();
     long number = 0;
     long revision = 0;
     CarryAnswer answer;

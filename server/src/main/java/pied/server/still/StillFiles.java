@@ -1,0 +1,165 @@
+package pied.server.still;
+
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+import pied.core.Nullable;
+import pied.core.format.PngFile;
+import pied.core.format.RadianceHdr;
+import pied.core.still.Developed;
+import pied.core.still.StillRun;
+
+/**
+ * The files of stills, beside the store: the picture, all its light, a small one to look at, and
+ * what is done of one that is not finished. Each is written aside and then put in its place, so
+ * that there is never half of one.
+ */
+@Component
+class StillFiles {
+  private static final Logger LOG = LoggerFactory.getLogger(StillFiles.class);
+
+  /** Longest side of one to look at, dots. */
+  private static final int SMALL = 1400;
+
+  private static final float FINE = 0.92f;
+  private static final List<String> ENDINGS = List.of(".png", ".hdr", ".jpg", ".film");
+
+  private final Path folder;
+
+  StillFiles(@Value("${pied.data}") String data) {
+    folder = Path.of(data).resolve("stills");
+  }
+
+  /** Writes something. */
+  interface Written {
+    void write(OutputStream out) throws IOException;
+  }
+
+  private void write(String name, Written what) throws IOException {
+    Files.createDirectories(folder);
+    Path aside = Files.createTempFile(folder, name, ".part");
+    try {
+      try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(aside), 1 << 16)) {
+        what.write(out);
+      }
+      Files.move(
+          aside,
+          folder.resolve(name),
+          StandardCopyOption.REPLACE_EXISTING,
+          StandardCopyOption.ATOMIC_MOVE);
+    } finally {
+      Files.deleteIfExists(aside);
+    }
+  }
+
+  /**
+   * Keeps a picture that is made.
+   *
+   * @param words that go into it
+   */
+  void made(String id, Developed d, Map<String, String> words) throws IOException {
+    BufferedImage image = d.image(d.wide(), d.high());
+    write(id + ".png", out -> PngFile.write(image, words, out));
+    write(
+        id + ".hdr",
+        out -> RadianceHdr.write(d.wide(), d.high(), d.light(), d.exposure().times(), out));
+    byte[] small = jpeg(shrunk(image));
+    write(id + ".jpg", out -> out.write(small));
+    Files.deleteIfExists(folder.resolve(id + ".film"));
+  }
+
+  /** Keeps what is done so far. */
+  void keep(String id, StillRun run) throws IOException {
+    write(
+        id + ".film",
+        out -> {
+          DataOutputStream data = new DataOutputStream(out);
+          run.keep(data);
+          data.flush();
+        });
+  }
+
+  /** Takes up what was kept, if there is any. */
+  void takeUp(String id, StillRun run) {
+    Path film = folder.resolve(id + ".film");
+    if (!Files.exists(film)) {
+      return;
+    }
+    try (DataInputStream in =
+        new DataInputStream(new BufferedInputStream(Files.newInputStream(film), 1 << 16))) {
+      run.takeUp(in);
+    } catch (IOException e) {
+      LOG.warn("What was done of a picture cannot be read; it is begun anew", e);
+    }
+  }
+
+  /** A file of one; null if it is not there. */
+  @Nullable
+  Path file(String id, String ending) {
+    Path f = folder.resolve(id + ending);
+    return Files.exists(f) ? f : null;
+  }
+
+  void forget(String id) {
+    for (String ending : ENDINGS) {
+      try {
+        Files.deleteIfExists(folder.resolve(id + ending));
+      } catch (IOException e) {
+        LOG.warn("A file of a picture is left over", e);
+      }
+    }
+  }
+
+  private static BufferedImage shrunk(BufferedImage image) {
+    int most = Math.max(image.getWidth(), image.getHeight());
+    if (most <= SMALL) {
+      return image;
+    }
+    int w = Math.max(1, image.getWidth() * SMALL / most);
+    int h = Math.max(1, image.getHeight() * SMALL / most);
+    BufferedImage out = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = out.createGraphics();
+    g.setRenderingHint(
+        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+    g.drawImage(image, 0, 0, w, h, null);
+    g.dispose();
+    return out;
+  }
+
+  /** A picture as JPEG. */
+  static byte[] jpeg(BufferedImage image) throws IOException {
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+    ImageWriteParam how = writer.getDefaultWriteParam();
+    how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+    how.setCompressionQuality(FINE);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
+      writer.setOutput(out);
+      writer.write(null, new IIOImage(image, null, null), how);
+    } finally {
+      writer.dispose();
+    }
+    return bytes.toByteArray();
+  }
+}
