@@ -189,6 +189,15 @@ export const api = {
     await accepted(answer);
     return (await answer.json()) as T.TakenIn;
   },
+  stills: (space: string) => call<T.StillView[]>(`/spaces/${space}/stills`),
+  askStill: (space: string, request: T.StillRequest) => call<T.StillView>(`/spaces/${space}/stills`, request),
+  askAllStills: (space: string, request: T.StillRequest) =>
+    call<T.StillView[]>(`/spaces/${space}/stills/all`, request),
+  /** Stops one, goes on with it, or makes it anew. */
+  stillDoes: (still: string, what: "stop" | "go" | "anew") =>
+    call<T.StillView>(`/stills/${still}/${what}`, {}),
+  nameStill: (still: string, name: string) => call<T.StillView>(`/stills/${still}/name`, { name }),
+  removeStill: async (still: string) => accepted(await fetch(`/api/stills/${still}`, { method: "DELETE" })),
   stopHandover: (job: string) => fetch(`/api/handovers/${job}`, { method: "DELETE" }),
   plan: (id: string, unit: string) =>
     call<T.PlanView>(`/spaces/${id}/plan` + query({ unit })).then((a) => a.plan),

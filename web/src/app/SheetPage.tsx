@@ -18,6 +18,7 @@ import { largeOf } from "../store/drawingNames";
 import { Caption } from "../views/caption/Caption";
 import { Catalog } from "../views/catalog/Catalog";
 import { HandoverSheet } from "../views/handover/HandoverSheet";
+import { StillSheet } from "../views/still/StillSheet";
 import { FinishLeaf } from "../views/finish/FinishLeaf";
 import { LightLeaf } from "../views/light/LightLeaf";
 import { FinishPointer } from "../views/finish/FinishPointer";
@@ -81,6 +82,7 @@ export function SheetPage() {
       <Incoming />
       <FinishPointer />
       <HandoverSheet />
+      <StillSheet />
       <KeysDialog />
       {menu}
     </Box>

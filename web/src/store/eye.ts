@@ -4,6 +4,8 @@ import type { Vec } from "../api/types.gen";
 export interface Eye {
   eye: Vec;
   target: Vec;
+  /** The angle over the height of what is seen, degrees. */
+  high: number;
 }
 
 let now: (() => Eye) | null = null;

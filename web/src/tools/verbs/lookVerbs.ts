@@ -1,6 +1,7 @@
 import { useSheet } from "../../store/sheet";
 import { aim } from "../aim/aims";
 import { stepLook } from "../light/looks";
+import { openStills } from "../still/still";
 import { keepFrom, keepView, stepViewpoint } from "../viewpoint/viewpoints";
 import type { Verb } from "./verb";
 
@@ -74,6 +75,13 @@ export const LOOK_VERBS: Verb[] = [
     keys: ["]"],
     help: "Keep the set view as it is, to look from there again.",
     does: () => void keepView(),
+  },
+  {
+    word: "Still",
+    mode: "sheet",
+    keys: ['"', 'Shift+"'],
+    help: "A finished picture from a viewpoint or the set view: asked for, watched, kept, saved.",
+    does: openStills,
   },
   {
     word: "See through",

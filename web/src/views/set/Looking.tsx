@@ -6,6 +6,7 @@ import { type Theme } from "@mui/material/styles";
 import { useState } from "react";
 import { useSheet } from "../../store/sheet";
 import type { Through } from "../../store/looking";
+import { openStills } from "../../tools/still/still";
 import { keepAnew, keepView, lookFrom } from "../../tools/viewpoint/viewpoints";
 
 const button = (on: boolean) => ({
@@ -41,6 +42,14 @@ export function Looking() {
         {walking ? "walking: arrows, Esc ends" : "walk"}
       </ButtonBase>
       <ThroughButton />
+      <ButtonBase
+        aria-haspopup="dialog"
+        title="A finished picture, from here or from a viewpoint"
+        onClick={openStills}
+        sx={button(false)}
+      >
+        still…
+      </ButtonBase>
     </>
   );
 }

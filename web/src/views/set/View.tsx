@@ -97,7 +97,7 @@ export function View({
     return registerEye(() => {
       const { x, y, z } = controls.current?.target ?? new Vector3();
       const at = camera.position;
-      return { eye: { x: at.x, y: at.y, z: at.z }, target: { x, y, z } };
+      return { eye: { x: at.x, y: at.y, z: at.z }, target: { x, y, z }, high: camera.fov };
     });
   }, [camera, small]);
 

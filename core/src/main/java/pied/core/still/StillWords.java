@@ -80,6 +80,20 @@ public final class StillWords {
     return Character.toLowerCase(s.charAt(0)) + s.substring(1);
   }
 
+  /**
+   * How far a picture is: "45 %, 12 s left".
+   *
+   * @param share of 1
+   * @param seconds it has taken
+   */
+  public static String progress(double share, double seconds) {
+    String s = Math.round(100 * share) + " %";
+    return share < SURE ? s : s + ", " + time(Math.max(1, seconds / share * (1 - share))) + " left";
+  }
+
+  /** From here on it can be said how long it takes. */
+  private static final double SURE = 0.02;
+
   /** A time as people say it: 45 s, 3 min, 1.5 h. */
   public static String time(double seconds) {
     if (seconds < 90) {

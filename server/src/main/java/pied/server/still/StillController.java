@@ -32,6 +32,7 @@ import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 import pied.core.space.Validity;
 import pied.core.still.LuxMeter;
+import pied.core.still.StillWords;
 import pied.core.units.Decimal;
 import pied.core.units.Refusal;
 import pied.server.space.OpenSpace;
@@ -81,6 +82,8 @@ class StillController {
         m != null && m.notKept
             ? "It cannot be kept meanwhile: the disk may be full."
             : row.failed();
+    boolean outdated = made && row.revision() != revision;
+    int before = row.state() == StillState.waiting ? stills.before(row) : 0;
     double noise = m == null ? Double.NaN : m.run.noise();
     return new StillView(
         row.id(),
@@ -91,14 +94,28 @@ class StillController {
         told.height(),
         row.state(),
         share,
-        share > 0.02 && share < 1 ? seconds / share * (1 - share) : null,
+        progress(row, share, seconds, outdated, before),
         seconds,
         m == null ? row.noise() : Double.isNaN(noise) ? null : Double.valueOf(noise),
         m == null ? 0 : m.version(),
-        made && row.revision() != revision,
+        outdated,
         trouble,
-        row.state() == StillState.waiting ? stills.before(row) : 0,
+        before,
         row.madeAt().toString());
+  }
+
+  private static String progress(
+      StillRow row, double share, double seconds, boolean outdated, int before) {
+    return switch (row.state()) {
+      case waiting -> before > 0 ? "waits for " + before : "begins";
+      case working -> StillWords.progress(share, seconds);
+      case stopped -> "stopped";
+      case failed -> "not made";
+      case made ->
+          outdated
+              ? "out of date: the space was changed since"
+              : "made in " + StillWords.time(seconds);
+    };
   }
 
   private StillView view(StillRow row) {

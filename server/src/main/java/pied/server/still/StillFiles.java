@@ -100,6 +100,21 @@ class StillFiles {
         });
   }
 
+  /** What there is to look at. */
+  interface Seen {
+    byte[] jpeg() throws IOException;
+  }
+
+  /** Keeps what there is to look at of one that is not finished; it is no loss if that fails. */
+  void seen(String id, Seen what) {
+    try {
+      byte[] bytes = what.jpeg();
+      write(id + ".jpg", out -> out.write(bytes));
+    } catch (IOException e) {
+      LOG.warn("What there is of a picture cannot be kept", e);
+    }
+  }
+
   /** Takes up what was kept, if there is any. */
   void takeUp(String id, StillRun run) {
     Path film = folder.resolve(id + ".film");

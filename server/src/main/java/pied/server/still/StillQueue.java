@@ -68,8 +68,7 @@ class StillQueue {
     volatile boolean notKept;
     private byte[] seen = new byte[0];
     private long seenAt;
-    private double took = AGAIN;
-    private int version;
+    private volatile double took = AGAIN / 4;
 
     Making(String id, StillRun run) {
       this.id = id;
@@ -82,15 +81,15 @@ class StillQueue {
       if (seen.length == 0 || (now - seenAt) / 1e9 > Math.max(AGAIN, 4 * took)) {
         BufferedImage image = run.picture(GROWING);
         seen = StillFiles.jpeg(image);
-        version++;
         took = (System.nanoTime() - now) / 1e9;
         seenAt = System.nanoTime();
       }
       return seen;
     }
 
+    /** Another one as often as it is looked at anew. */
     int version() {
-      return version + 1;
+      return 1 + (int) (run.seconds() / Math.max(AGAIN, 4 * took));
     }
   }
 
@@ -211,6 +210,7 @@ class StillQueue {
       return run.result();
     }
     keep(m);
+    files.seen(m.id, m::seen);
     if (m.stopped) {
       stills.put(row.id(), StillState.stopped, null);
     }

@@ -45,7 +45,7 @@ public final class StillWire {
    *
    * @param said what was asked for, in words
    * @param share how much of it is done, 0 to 1
-   * @param left seconds it will still take, about; null where that is not known
+   * @param progress how far it is, in words
    * @param version another one when it looks different
    * @param outdated whether the space was changed since
    * @param trouble what is wrong, in words; null for nothing
@@ -60,7 +60,7 @@ public final class StillWire {
       int height,
       StillRow.StillState state,
       double share,
-      @Nullable Double left,
+      String progress,
       double seconds,
       @Nullable Double noise,
       int version,

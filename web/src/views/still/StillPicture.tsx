@@ -1,0 +1,178 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import InputBase from "@mui/material/InputBase";
+import Slider from "@mui/material/Slider";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { api } from "../../api/client";
+import type { StillView } from "../../api/types.gen";
+import { save } from "../../tools/handover/handover";
+import { attempt, choose, isUnderWay } from "../../tools/still/still";
+import { Choice } from "../handover/blanks";
+
+const seen = (s: StillView) => `/api/stills/${s.id}/seen.jpg?v=${s.state}${s.version}`;
+
+/** One picture as it grows and when it is made, what can be done with it, and another beside it. */
+export function StillPicture(p: { still: StillView; stills: StillView[]; again: () => void }) {
+  const { still, stills } = p;
+  const [other, setOther] = useState("");
+  const beside = stills.find((s) => s.id === other);
+  const does = async (what: "stop" | "go" | "anew") => {
+    const now = await attempt(() => api.stillDoes(still.id, what));
+    if (now && now.id !== still.id) choose(now.id);
+    p.again();
+  };
+  const remove = async () => {
+    await attempt(() => api.removeStill(still.id));
+    choose(null);
+    p.again();
+  };
+  const file = (ending: string) => save(`/api/stills/${still.id}/picture.${ending}`, "");
+  const others = stills.filter((s) => s.id !== still.id && s.state === "made");
+  return (
+    <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
+      <Shown still={still} beside={beside} />
+      <Box sx={{ px: 2, py: 1, borderTop: 1, borderColor: "divider" }}>
+        <Box sx={{ display: "flex", alignItems: "baseline", gap: 1 }}>
+          <Name key={still.name} still={still} again={p.again} />
+          <Typography variant="body2" color="text.secondary" noWrap sx={{ flex: 1 }} title={still.said}>
+            {still.said}
+          </Typography>
+          <Typography variant="body2" data-testid="still-state" data-state={still.state}>
+            {still.progress}
+          </Typography>
+        </Box>
+        {still.trouble && (
+          <Typography role="alert" variant="body2" color="error">
+            {still.trouble}
+          </Typography>
+        )}
+        <Box sx={{ display: "flex", alignItems: "center", gap: 1, mt: 0.75 }}>
+          {isUnderWay(still) && <Button onClick={() => void does("stop")}>Stop</Button>}
+          {still.state === "stopped" && (
+            <Button variant="contained" onClick={() => void does("go")}>
+              Go on
+            </Button>
+          )}
+          {still.state === "made" && (
+            <>
+              <Button variant="contained" onClick={() => file("png")}>
+                Save PNG
+              </Button>
+              <Button onClick={() => file("jpg")}>JPEG</Button>
+              <Button title="Radiance HDR: linear, cd/m²" onClick={() => file("hdr")}>
+                All its light
+              </Button>
+            </>
+          )}
+          {(still.outdated || still.state === "failed") && (
+            <Button color="secondary" variant="outlined" onClick={() => void does("anew")}>
+              Make it anew
+            </Button>
+          )}
+          <Box sx={{ flex: 1 }} />
+          {still.state === "made" && others.length > 0 && (
+            <Box sx={{ fontSize: 15 }}>
+              beside{" "}
+              <Choice
+                label="Compare with"
+                value={other}
+                options={{ "": "nothing", ...Object.fromEntries(others.map((s) => [s.id, s.name])) }}
+                onChange={setOther}
+              />
+            </Box>
+          )}
+          <Button color="inherit" onClick={() => void remove()}>
+            Remove
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** Its name, in whose place another can be typed. */
+function Name({ still, again }: { still: StillView; again: () => void }) {
+  const [text, setText] = useState(still.name);
+  const put = () => {
+    const name = text.trim();
+    if (name && name !== still.name) void attempt(() => api.nameStill(still.id, name)).then(again);
+  };
+  return (
+    <InputBase
+      value={text}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={put}
+      onKeyDown={(e) => e.key === "Enter" && put()}
+      inputProps={{ "aria-label": "Name of the still", maxLength: 120 }}
+      sx={{
+        fontWeight: 600,
+        fontSize: 15,
+        width: 190,
+        borderBottom: "1px dotted",
+        borderColor: "text.secondary",
+      }}
+    />
+  );
+}
+
+const FILL = { position: "absolute", inset: 0, width: "100%", height: "100%", objectFit: "contain" } as const;
+
+/** The picture; of two, one on each side of a line that is pulled across. */
+function Shown({ still, beside }: { still: StillView; beside?: StillView }) {
+  const [line, setLine] = useState(50);
+  const [none, setNone] = useState(false);
+  const empty = still.state === "waiting" || still.state === "failed";
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, position: "relative", bgcolor: "action.hover" }}>
+      {(empty || none) && (
+        <Typography
+          color="text.secondary"
+          sx={{ position: "absolute", top: "46%", width: "100%", textAlign: "center" }}
+        >
+          {still.state === "failed"
+            ? "Nothing to see."
+            : "It shows here as soon as there is something to see."}
+        </Typography>
+      )}
+      {!empty && (
+        <Box
+          component="img"
+          src={seen(still)}
+          alt={still.name}
+          data-testid="still-seen"
+          onLoad={() => setNone(false)}
+          onError={() => setNone(true)}
+          sx={{ ...FILL, opacity: none ? 0 : 1 }}
+        />
+      )}
+      {beside && (
+        <>
+          <Box
+            component="img"
+            src={seen(beside)}
+            alt={beside.name}
+            sx={{ ...FILL, clipPath: `inset(0 0 0 ${line}%)` }}
+          />
+          <Box
+            sx={{
+              position: "absolute",
+              top: 0,
+              bottom: 0,
+              left: `${line}%`,
+              borderLeft: 2,
+              borderColor: "secondary.main",
+            }}
+          />
+          <Slider
+            value={line}
+            onChange={(_, v) => setLine(v)}
+            aria-label="The line between both"
+            color="secondary"
+            sx={{ position: "absolute", bottom: 4, left: 0, right: 0 }}
+          />
+        </>
+      )}
+    </Box>
+  );
+}
