@@ -36,7 +36,24 @@ const USUAL: StillWish = {
   around: false,
 };
 
-export const useStills = create<Stills>(() => ({ open: false, chosen: null, wish: USUAL, failed: null }));
+const KEY = "pied.still";
+
+/** As it was asked for the last time; from where and in which light is of the moment. */
+function lately(): StillWish {
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<StillWish>;
+    return { ...USUAL, ...kept, from: "", look: "" };
+  } catch {
+    return USUAL;
+  }
+}
+
+export const useStills = create<Stills>(() => ({
+  open: false,
+  chosen: null,
+  wish: lately(),
+  failed: null,
+}));
 
 /** Opens what pictures are asked for in: from the viewpoint one looks from, if it is kept. */
 export function openStills() {
@@ -57,6 +74,7 @@ export function say(part: Partial<StillWish>) {
   if (part.around) wish.size = "4096 × 2048";
   if (part.around === false) wish.size = USUAL.size;
   useStills.setState({ wish, failed: null });
+  localStorage.setItem(KEY, JSON.stringify(wish));
 }
 
 /** What is asked of the server; null where there is nothing to look from. */

@@ -9,6 +9,7 @@ import type { StillView } from "../../api/types.gen";
 import { save } from "../../tools/handover/handover";
 import { attempt, choose, isUnderWay } from "../../tools/still/still";
 import { Choice } from "../handover/blanks";
+import { useLoaded } from "./useLoaded";
 
 const seen = (s: StillView) => `/api/stills/${s.id}/seen.jpg?v=${s.state}${s.version}`;
 
@@ -121,11 +122,11 @@ const FILL = { position: "absolute", inset: 0, width: "100%", height: "100%", ob
 /** The picture; of two, one on each side of a line that is pulled across. */
 function Shown({ still, beside }: { still: StillView; beside?: StillView }) {
   const [line, setLine] = useState(50);
-  const [none, setNone] = useState(false);
   const empty = still.state === "waiting" || still.state === "failed";
+  const shown = useLoaded(empty ? null : seen(still));
   return (
     <Box sx={{ flex: 1, minHeight: 0, position: "relative", bgcolor: "action.hover" }}>
-      {(empty || none) && (
+      {shown === null && (
         <Typography
           color="text.secondary"
           sx={{ position: "absolute", top: "46%", width: "100%", textAlign: "center" }}
@@ -135,16 +136,8 @@ function Shown({ still, beside }: { still: StillView; beside?: StillView }) {
             : "It shows here as soon as there is something to see."}
         </Typography>
       )}
-      {!empty && (
-        <Box
-          component="img"
-          src={seen(still)}
-          alt={still.name}
-          data-testid="still-seen"
-          onLoad={() => setNone(false)}
-          onError={() => setNone(true)}
-          sx={{ ...FILL, opacity: none ? 0 : 1 }}
-        />
+      {shown !== null && (
+        <Box component="img" src={shown} alt={still.name} data-testid="still-seen" sx={FILL} />
       )}
       {beside && (
         <>

@@ -47,7 +47,8 @@ public record Developed(int wide, int high, float[] light, float[] paper, Exposu
       boolean own = film.count[dot] > 0;
       int at = own ? dot : beneath(dot % film.wide, dot / film.wide, film, first);
       Film f = own ? film : first;
-      paper[dot] = f.sums[Film.SIZE * at + Film.PAPER] / Math.max(1, f.count[at]);
+      boolean none = f.count[at] == 0; // nothing is seen there yet
+      paper[dot] = none ? 1 : f.sums[Film.SIZE * at + Film.PAPER] / f.count[at];
     }
     Exposure e = eye.fitted(lit, paper, film.wide, film.high);
     return new Developed(film.wide, film.high, lit, paper, e);

@@ -228,7 +228,7 @@ public final class StillRun {
    */
   public BufferedImage picture(int longest) {
     if (goings == 0 && (pass == null || pass.isOf(glance))) {
-      Film f = glance;
+      Film f = glance.smaller(1); // as it is now: others write on
       return developed(Developed.light(f, camera, hands), f, f).image(f.wide, f.high);
     }
     Film small = film.smaller(by(film, longest));

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -28,11 +29,8 @@ import pied.server.store.NotKept;
 class StillQueue {
   private static final Logger LOG = LoggerFactory.getLogger(StillQueue.class);
 
-  /** What is done is kept so often, seconds. */
-  private static final double EVERY = 10;
-
   /** Longest side of one that grows, dots, and how often it is looked at anew at most, seconds. */
-  private static final int GROWING = 1000;
+  private static final int GROWING = 720;
 
   private static final double AGAIN = 0.6;
 
@@ -44,6 +42,7 @@ class StillQueue {
   private final StillFiles files;
   private final SpaceStore spaces;
   private final IdleDetector idle;
+  private final double every;
   private final Map<String, Space> asked = new ConcurrentHashMap<>();
   private final Map<String, Developed> unwritten = new ConcurrentHashMap<>();
   private final Thread hand = new Thread(this::work, "stills");
@@ -51,7 +50,16 @@ class StillQueue {
   private volatile @Nullable Making making;
   private volatile boolean over;
 
-  StillQueue(StillStore stills, StillFiles files, SpaceStore spaces, IdleDetector idle) {
+  /**
+   * @param every so often what is done is kept, seconds
+   */
+  StillQueue(
+      StillStore stills,
+      StillFiles files,
+      SpaceStore spaces,
+      IdleDetector idle,
+      @Value("${pied.stills.kept-every:10}") double every) {
+    this.every = every;
     this.stills = stills;
     this.files = files;
     this.spaces = spaces;
@@ -201,7 +209,7 @@ class StillQueue {
         run.run(
             () -> goesOn(m),
             () -> {
-              if (run.seconds() - keptAt[0] > EVERY) {
+              if (run.seconds() - keptAt[0] > every) {
                 keep(m);
                 keptAt[0] = run.seconds();
               }
