@@ -19,9 +19,6 @@ public final class SceneTree {
 
   private static final int STACK = 512;
 
-  /** As in {@link WideTree}: a float must hold its inverse. */
-  private static final double FLAT = 1e-30;
-
   private final StandingMesh[] all;
   private final BoxTree boxes;
   private final int[] nodes;
@@ -71,6 +68,7 @@ public final class SceneTree {
 
     private final WideTree.WalkStack walk = new WideTree.WalkStack();
     private final long[] stack = new long[STACK];
+    private int top;
     private final WideRay ray = new WideRay();
     private final double[] local = new double[6];
   }
@@ -90,25 +88,13 @@ public final class SceneTree {
       return false;
     }
     WideRay r = hit.ray.set(from, way);
-    long[] stack = hit.stack;
-    int top = 0;
+    hit.top = 0;
     int node = 0;
     while (true) {
       if (node < 0) {
         ask(~node >> 3, from, way, skip, hit);
       } else {
-        int best = Float.floatToRawIntBits(BoxTree.up(hit.distance));
-        long first = Long.MAX_VALUE; // the nearest is taken at once, the others wait
-        for (int i = node; i < node + WideNodes.WIDTH; i++) {
-          int n = r.latest(nodes, i);
-          if (n <= r.soonest(nodes, i, best)) {
-            long key = (long) n << 32 | nodes[i + WideNodes.LINKS] & 0xFFFFFFFFL;
-            if (first != Long.MAX_VALUE) {
-              stack[top++] = Math.max(key, first);
-            }
-            first = Math.min(key, first);
-          }
-        }
+        long first = opened(node, r, hit);
         if (first != Long.MAX_VALUE) {
           node = (int) first;
           continue;
@@ -116,13 +102,30 @@ public final class SceneTree {
       }
       int best = Float.floatToRawIntBits(BoxTree.up(hit.distance));
       do {
-        if (top == 0) {
+        if (hit.top == 0) {
           return refined(from, way, hit);
         }
-        top--;
-      } while ((int) (stack[top] >> 32) > best);
-      node = (int) stack[top];
+        hit.top--;
+      } while ((int) (hit.stack[hit.top] >> 32) > best);
+      node = (int) hit.stack[hit.top];
     }
+  }
+
+  /** The nearest child of a node, which is taken at once; the others wait. */
+  private long opened(int node, WideRay r, SceneHit hit) {
+    int best = Float.floatToRawIntBits(BoxTree.up(hit.distance));
+    long first = Long.MAX_VALUE;
+    for (int i = node; i < node + WideNodes.WIDTH; i++) {
+      int n = r.latest(nodes, i);
+      if (n <= r.soonest(nodes, i, best)) {
+        long key = (long) n << 32 | nodes[i + WideNodes.LINKS] & 0xFFFFFFFFL;
+        if (first != Long.MAX_VALUE) {
+          hit.stack[hit.top++] = Math.max(key, first);
+        }
+        first = Math.min(key, first);
+      }
+    }
+    return first;
   }
 
   private void ask(int item, double[] from, double[] way, int skip, SceneHit hit) {
@@ -231,6 +234,6 @@ public final class SceneTree {
   }
 
   private static double steep(double d) {
-    return Math.abs(d) < FLAT ? FLAT : d;
+    return Math.abs(d) < WideTree.FLAT ? WideTree.FLAT : d;
   }
 }

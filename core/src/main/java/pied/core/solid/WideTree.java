@@ -14,7 +14,7 @@ final class WideTree {
   private static final int STACK = 256;
 
   /** Directions flatter than this are taken as so flat. */
-  private static final double FLAT = 1e-30;
+  static final double FLAT = 1e-30;
 
   /** A ray meets a triangle still so far beyond its edges, of their lengths. */
   private static final float EDGE = 1e-6f;

@@ -1,5 +1,7 @@
 package pied.core.still;
 
+import pied.core.Tolerance;
+
 /**
  * What a surface does with light at a point: as glTF 2.0 has it (Khronos, appendix B), with
  * lacquer, the gleam of cloth and what goes through thin things after its extensions. Layers lie
@@ -62,14 +64,14 @@ final class Bsdf {
    * @param normal by which it is shaded, on the side one looks from
    * @param facing of its face, likewise
    */
-  void at(Surface s, double[] c, double r, double[] look, double[] normal, double[] facing) {
+  void at(LitSurface s, double[] c, double r, double[] look, double[] normal, double[] facing) {
     Frames.about(normal, frame);
     System.arraycopy(facing, 0, face, 0, 3);
     Frames.into(frame, look, out);
-    out[2] = Math.max(out[2], 1e-3);
+    out[2] = Math.max(out[2], Tolerance.NEAR);
     rough = r;
     alpha = Ggx.alpha(r);
-    mirror = r < Surface.MIRROR;
+    mirror = r < LitSurface.MIRROR;
     straight = s.passesStraight();
     coat = s.coat();
     sheen = s.sheen();
@@ -160,7 +162,7 @@ final class Bsdf {
     share[0] = share[1] = share[2] = 0;
     likely = 0;
     // what the bent normal lights from behind, or its face hides, is dark
-    if (front != in[2] > 0 || Math.abs(in[2]) < 1e-6) {
+    if (front != in[2] > 0 || Math.abs(in[2]) < Tolerance.FINE) {
       return false;
     }
     if (front) {
@@ -243,6 +245,24 @@ final class Bsdf {
     if (which == THROUGH && straight) {
       return pass();
     }
+    if (!into(which, u, v)) {
+      return false;
+    }
+    Frames.outOf(frame, in, way);
+    if (which == MIRRORED && mirror) {
+      return mirrored();
+    }
+    if (!toward(way)) {
+      return false;
+    }
+    for (int k = 0; k < 3; k++) {
+      share[k] /= likely;
+    }
+    return true;
+  }
+
+  /** Sets {@link #in} to where a layer sends it; false for nowhere. */
+  private boolean into(int which, double u, double v) {
     if (which == DIFFUSE) {
       double r = Math.sqrt(u);
       in[0] = r * Math.cos(2 * Math.PI * v);
@@ -260,16 +280,6 @@ final class Bsdf {
       if (which == THROUGH) {
         in[2] = -in[2];
       }
-    }
-    Frames.outOf(frame, in, way);
-    if (which == MIRRORED && mirror) {
-      return mirrored();
-    }
-    if (!toward(way)) {
-      return false;
-    }
-    for (int k = 0; k < 3; k++) {
-      share[k] /= likely;
     }
     return true;
   }

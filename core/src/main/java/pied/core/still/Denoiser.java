@@ -1,6 +1,7 @@
 package pied.core.still;
 
 import java.util.Arrays;
+import pied.core.Tolerance;
 
 /**
  * Takes the noise out of a film and leaves edges where they are: light without the colour of what
@@ -284,7 +285,7 @@ final class Denoiser {
   private void average(int x, int y, int step, float[] sum) {
     int at = y * wide + x;
     float own = bright[at];
-    float noise = NOISE * (float) Math.sqrt(lit[4 * at + 3]) + 1e-6f;
+    float noise = NOISE * (float) Math.sqrt(lit[4 * at + 3]) + (float) Tolerance.FINE;
     Arrays.fill(sum, 0);
     int reach = step <= RIMS ? 2 : 1; // far away fewer will do
     for (int j = -reach; j <= reach; j++) {

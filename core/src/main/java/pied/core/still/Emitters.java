@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import pied.core.Tolerance;
 
 /**
  * All lamps of a space, from which one is picked for a point: first some that are together, by what
@@ -132,7 +133,7 @@ final class Emitters {
     p.sum = 0;
     for (int g = 0; g < groups.size(); g++) {
       double[] ball = balls.get(g);
-      p.ofGroups[g] = ball[4] / Math.max(square(point, ball), Math.max(ball[3], 1e-4));
+      p.ofGroups[g] = ball[4] / Math.max(square(point, ball), Math.max(ball[3], Tolerance.HAIR));
       p.sum += p.ofGroups[g];
     }
     return p.sum;

@@ -25,7 +25,7 @@ final class MetPoint {
   final double[] colour = new double[3];
   double rough;
   double open;
-  Surface surface;
+  LitSurface surface;
   int body;
   int part;
 
@@ -136,7 +136,7 @@ final class MetPoint {
 
   /** What repeats on it, or is printed. */
   private void print(Mesh mesh, Pose pose, SceneHit hit, double wide, boolean back) {
-    Surface.TiledSurface t = surface.tiled();
+    LitSurface.TiledSurface t = surface.tiled();
     lies(mesh, t, hit.triangle);
     double w = 1 - hit.u - hit.v;
     double u = w * place[0] + hit.u * place[2] + hit.v * place[4];
@@ -159,7 +159,7 @@ final class MetPoint {
     }
   }
 
-  private void lies(Mesh mesh, Surface.TiledSurface t, int triangle) {
+  private void lies(Mesh mesh, LitSurface.TiledSurface t, int triangle) {
     if (t.pictured()) {
       for (int k = 0; k < 6; k++) {
         place[k] = mesh.uv()[6 * triangle + k];

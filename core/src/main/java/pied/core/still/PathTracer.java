@@ -4,7 +4,7 @@ import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.solid.SceneTree;
 import pied.core.solid.SceneTree.SceneHit;
-import pied.core.still.StillScene.Part;
+import pied.core.still.StillScene.SomeBodies;
 
 /**
  * Follows light along paths from the eye. At every point it is looked for what lights it; dim paths
@@ -166,7 +166,7 @@ final class PathTracer {
   boolean meet(PathSamples s) {
     for (; bounce < LONGEST && panes < LightFinder.MOST_PANES; ) {
       s.step(bounce + panes + (split && begun && eye ? 1 : 0));
-      Part part = begun ? scene.all : scene.seen;
+      SomeBodies part = begun ? scene.all : scene.seen;
       finder.rays++;
       if (!part.tree().nearest(from, way, LightFinder.FAR, SceneTree.ALL, hit)) {
         return false;
@@ -336,7 +336,7 @@ final class PathTracer {
 
   /** What shines by itself: as the eye sees it; what it lights is found by looking for its lamp. */
   private void shine() {
-    Surface m = met.surface;
+    LitSurface m = met.surface;
     if (m.isGlowing() && (eye || !scene.bodies[met.body].lamp())) {
       add(m.glow());
     }

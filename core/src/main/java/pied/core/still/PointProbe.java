@@ -116,6 +116,11 @@ final class PointProbe {
     if (!some) {
       return -1;
     }
+    return seen(in, s, lux, share, at);
+  }
+
+  /** The cell that it sees, and what the sun gives that. */
+  private int seen(LightCells in, PathSamples s, double[] lux, float[] share, int at) {
     t.bsdf.albedo(t.dome);
     for (int k = 0; k < 3; k++) {
       share[at + k] = (float) (t.left[k] * t.dome[k]);

@@ -1,5 +1,7 @@
 package pied.core.still;
 
+import pied.core.Tolerance;
+
 /**
  * The gleam of cloth at its edges: fibres that stand up, after A. Conty Estevez and C. Kulla
  * ("Production friendly microfacet sheen", 2017), seen after D. Neubelt and M. Pettineo (2013), as
@@ -29,7 +31,7 @@ final class Sheen {
     double cos = z / Math.sqrt(x * x + y * y + z * z);
     double sin = Math.sqrt(Math.max(0, 1 - cos * cos));
     double spread = (2 + 1 / ALPHA) * Math.pow(sin, 1 / ALPHA) / (2 * Math.PI);
-    return spread / (4 * Math.max(1e-4, in[2] + out[2] - in[2] * out[2]));
+    return spread / (4 * Math.max(Tolerance.HAIR, in[2] + out[2] - in[2] * out[2]));
   }
 
   private static double[] table() {

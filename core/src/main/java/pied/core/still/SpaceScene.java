@@ -40,7 +40,7 @@ import pied.core.space.Spot;
 import pied.core.space.Wall;
 import pied.core.still.Outdoors.Portal;
 import pied.core.still.StillScene.SceneBody;
-import pied.core.still.StillScene.SceneLamp;
+import pied.core.still.StillScene.ShiningBody;
 
 /** Makes what light meets out of a space: its bodies as they look, its lamps, and its day. */
 final class SpaceScene {
@@ -66,10 +66,10 @@ final class SpaceScene {
   private final Viewpoint view;
   private final double used;
   private final boolean card;
-  private final Map<List<Object>, Surface> surfaces = new HashMap<>();
+  private final Map<List<Object>, LitSurface> surfaces = new HashMap<>();
   private final Map<Object, Texture> printed = new HashMap<>();
   private final List<SceneBody> bodies = new ArrayList<>();
-  private final List<SceneLamp> lamps = new ArrayList<>();
+  private final List<ShiningBody> lamps = new ArrayList<>();
 
   private SpaceScene(Space space, Viewpoint view, double used, boolean card) {
     this.space = space;
@@ -106,18 +106,18 @@ final class SpaceScene {
         continue;
       }
       boolean opening = PartName.is(b, PartName.PartKind.opening);
-      Surface[] own =
+      LitSurface[] own =
           b.mesh().parts().stream()
               .map(part -> shell(part, looks.getOrDefault(part, Finish.CARD), opening))
-              .toArray(Surface[]::new);
+              .toArray(LitSurface[]::new);
       boolean lifted = view.lifted().contains(b.id());
       bodies.add(new SceneBody(b.mesh(), b.pose(), own, lifted, false));
     }
   }
 
-  private Surface shell(String part, Finish f, boolean opening) {
+  private LitSurface shell(String part, Finish f, boolean opening) {
     if (opening && Passing.passes(f) > PANE) {
-      return Surface.pane(Passing.PANE);
+      return LitSurface.pane(Passing.PANE);
     }
     return surface(new Look(part, f, null), false);
   }
@@ -141,7 +141,7 @@ final class SpaceScene {
           a.x(), a.y(), a.z(), b.x(), a.y(), b.z(), b.x(), b.y(), b.z(), a.x(), b.y(), a.z()
         };
         Mesh sheet = Mesh.of(xyz, new int[] {0, 1, 2, 0, 2, 3});
-        Surface[] dark = {Surface.matt(0.05)};
+        LitSurface[] dark = {LitSurface.matt(0.05)};
         bodies.add(new SceneBody(sheet, Pose.HERE, dark, isOutside(), false));
       }
     }
@@ -166,14 +166,14 @@ final class SpaceScene {
     List<Look> looks = mesh.parts().stream().map(part -> a.look(part, p.finishes())).toList();
     double glowing = glowing(mesh, looks);
     double radius = Math.sqrt(glowing / (4 * Math.PI * Math.max(1, burning.size())));
-    Surface[] own = new Surface[looks.size()];
+    LitSurface[] own = new LitSurface[looks.size()];
     for (int i = 0; i < own.length; i++) {
       Look l = looks.get(i);
-      Surface s = surface(l, mesh.uv() != null && TexturePlaces.pictured(l));
+      LitSurface s = surface(l, mesh.uv() != null && TexturePlaces.pictured(l));
       double emission = l.finish().emission();
       own[i] = emission > 0 ? s.glowing(glow(a, s, emission, burning, glowing)) : s;
     }
-    burning.forEach(l -> lamps.add(new SceneLamp(l, radius, bodies.size())));
+    burning.forEach(l -> lamps.add(new ShiningBody(l, radius, bodies.size())));
     bodies.add(new SceneBody(mesh, p.pose(), own, false, a.light() != null));
   }
 
@@ -193,7 +193,7 @@ final class SpaceScene {
 
   /** What a part that glows shines with: the light of its lamp over all that glows on it. */
   private double[] glow(
-      Article a, Surface s, double emission, List<LampSource> burning, double area) {
+      Article a, LitSurface s, double emission, List<LampSource> burning, double area) {
     double[] c = new double[3];
     if (a.light() == null) {
       for (int k = 0; k < 3; k++) {
@@ -204,7 +204,7 @@ final class SpaceScene {
     double aside = a.light().way() == Light.LightWay.front ? ASIDE : 1;
     double most = Math.max(s.colour()[0], Math.max(s.colour()[1], s.colour()[2]));
     for (LampSource l : burning) {
-      double bright = aside * emission * l.leaving() / (Math.PI * Math.max(area, 1e-4));
+      double bright = aside * emission * l.leaving() / (Math.PI * Math.max(area, Tolerance.HAIR));
       c[0] += bright * l.colour().red() * s.colour()[0] / most;
       c[1] += bright * l.colour().green() * s.colour()[1] / most;
       c[2] += bright * l.colour().blue() * s.colour()[2] / most;
@@ -212,36 +212,36 @@ final class SpaceScene {
     return c;
   }
 
-  private Surface surface(Look look, boolean pictured) {
+  private LitSurface surface(Look look, boolean pictured) {
     if (card) {
       Finish f = look.finish();
       return surfaces.computeIfAbsent(
           List.of("card", f.transparency()),
-          k -> Surface.of(Appearance.of(Finish.CARD.withTransparency(f.transparency())), null));
+          k -> LitSurface.of(Appearance.of(Finish.CARD.withTransparency(f.transparency())), null));
     }
     Object picture = pictured ? look.picture() : "";
     return surfaces.computeIfAbsent(
         List.of(look.finish(), picture), k -> made(Appearance.of(look.finish()), look, pictured));
   }
 
-  private Surface made(Appearance a, Look look, boolean pictured) {
+  private LitSurface made(Appearance a, Look look, boolean pictured) {
     if (pictured) {
       Texture t = printed.computeIfAbsent(look.picture(), k -> Texture.of(look.picture(), true));
-      Surface.TiledSurface tiled =
+      LitSurface.TiledSurface tiled =
           t == null
               ? null
-              : new Surface.TiledSurface(
+              : new LitSurface.TiledSurface(
                   t, null, null, new double[6], false, true, false, t.wide(), 1);
-      return Surface.of(a, tiled);
+      return LitSurface.of(a, tiled);
     }
     Appearance.Tiled tile = a.tile();
     Texture colours = tile == null ? null : texture(tile.colours(), true);
     if (colours == null) {
-      return Surface.of(a, null);
+      return LitSurface.of(a, null);
     }
-    return Surface.of(
+    return LitSurface.of(
         a,
-        new Surface.TiledSurface(
+        new LitSurface.TiledSurface(
             colours,
             texture(tile.normals(), false),
             texture(tile.roughness(), false),

@@ -2,6 +2,7 @@ package pied.core.still;
 
 import java.util.ArrayList;
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 import pied.core.space.Shell;
@@ -52,11 +53,11 @@ record StillCamera(
 
   static StillCamera looking(Vec eye, Vec target, double wide, double high, boolean upright) {
     Vec way = target.minus(eye);
-    double rise = way.y() / Math.max(1e-9, Math.hypot(way.x(), way.z()));
+    double rise = way.y() / Math.max(Tolerance.SAME, Math.hypot(way.x(), way.z()));
     boolean shifted = upright && Math.abs(rise) < STEEPEST;
     Vec ahead = (shifted ? new Vec(way.x(), 0, way.z()) : way).unit();
     Vec side = ahead.cross(Vec.UP);
-    Vec right = side.length() < 1e-6 ? new Vec(1, 0, 0) : side.unit();
+    Vec right = side.length() < Tolerance.FINE ? new Vec(1, 0, 0) : side.unit();
     double shift = shifted ? rise / high : 0;
     return new StillCamera(eye, right, right.cross(ahead), ahead, wide, high, shift, false);
   }

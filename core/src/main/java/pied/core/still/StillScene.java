@@ -21,7 +21,7 @@ final class StillScene {
    * @param lifted whether it is left out of the picture; light meets it all the same
    * @param lamp whether it shines of what {@link Emitter}s stand for
    */
-  record SceneBody(Mesh mesh, Pose pose, Surface[] surfaces, boolean lifted, boolean lamp) {
+  record SceneBody(Mesh mesh, Pose pose, LitSurface[] surfaces, boolean lifted, boolean lamp) {
     boolean isSeenThrough() {
       boolean[] used = new boolean[surfaces.length];
       for (int part : mesh.partOf()) {
@@ -37,8 +37,8 @@ final class StillScene {
   }
 
   /** Some of the bodies in a tree of their own. */
-  record Part(SceneTree tree, int[] bodies, int[] placeOf) {
-    static Part of(List<SceneBody> all, java.util.function.Predicate<SceneBody> which) {
+  record SomeBodies(SceneTree tree, int[] bodies, int[] placeOf) {
+    static SomeBodies of(List<SceneBody> all, java.util.function.Predicate<SceneBody> which) {
       List<StandingMesh> some = new ArrayList<>();
       int[] placeOf = new int[all.size()];
       int[] bodies = new int[all.size()];
@@ -51,7 +51,7 @@ final class StillScene {
           some.add(new StandingMesh(b.mesh, b.pose));
         }
       }
-      return new Part(new SceneTree(some), Arrays.copyOf(bodies, some.size()), placeOf);
+      return new SomeBodies(new SceneTree(some), Arrays.copyOf(bodies, some.size()), placeOf);
     }
 
     /** The place of a body in it, as what is to be passed over. */
@@ -66,13 +66,13 @@ final class StillScene {
    * @param body its number; -1 for none
    * @param radius of what glows on it, metres
    */
-  record SceneLamp(LampSource source, double radius, int body) {}
+  record ShiningBody(LampSource source, double radius, int body) {}
 
   final SceneBody[] bodies;
-  final Part all;
-  final Part seen;
-  final Part solid;
-  final Part clear;
+  final SomeBodies all;
+  final SomeBodies seen;
+  final SomeBodies solid;
+  final SomeBodies clear;
   final Emitters lamps;
   final Outdoors outdoors;
 
@@ -85,13 +85,14 @@ final class StillScene {
   /** Whether it stands on paper as a model does: where nothing is, paper is seen, and no sky. */
   final boolean model;
 
-  StillScene(List<SceneBody> all, List<SceneLamp> lamps, Outdoors outdoors, boolean model) {
+  StillScene(List<SceneBody> all, List<ShiningBody> lamps, Outdoors outdoors, boolean model) {
     bodies = all.toArray(SceneBody[]::new);
     List<SceneBody> list = Arrays.asList(bodies);
-    this.all = Part.of(list, b -> true);
-    seen = list.stream().anyMatch(SceneBody::lifted) ? Part.of(list, b -> !b.lifted) : this.all;
-    solid = Part.of(list, b -> !b.isSeenThrough());
-    clear = Part.of(list, SceneBody::isSeenThrough);
+    this.all = SomeBodies.of(list, b -> true);
+    seen =
+        list.stream().anyMatch(SceneBody::lifted) ? SomeBodies.of(list, b -> !b.lifted) : this.all;
+    solid = SomeBodies.of(list, b -> !b.isSeenThrough());
+    clear = SomeBodies.of(list, SceneBody::isSeenThrough);
     this.lamps =
         new Emitters(lamps.stream().map(l -> new Emitter(l.source, l.radius, l.body)).toList());
     this.outdoors = outdoors;

@@ -18,7 +18,7 @@ final class SunPatch {
     final double[] colour = new double[3];
     final double[] lux = new double[3];
     final double[] sun = new double[3];
-    Surface surface;
+    LitSurface surface;
     double rough;
   }
 

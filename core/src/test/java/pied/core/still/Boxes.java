@@ -9,7 +9,7 @@ import pied.core.solid.Mesh;
 import pied.core.solid.Pose;
 import pied.core.solid.Vec;
 import pied.core.still.StillScene.SceneBody;
-import pied.core.still.StillScene.SceneLamp;
+import pied.core.still.StillScene.ShiningBody;
 
 /** Small scenes of which one knows what light there is. */
 final class Boxes {
@@ -17,16 +17,16 @@ final class Boxes {
 
   private Boxes() {}
 
-  static SceneBody body(Mesh mesh, Surface s) {
-    return new SceneBody(mesh, Pose.HERE, new Surface[] {s}, false, false);
+  static SceneBody body(Mesh mesh, LitSurface s) {
+    return new SceneBody(mesh, Pose.HERE, new LitSurface[] {s}, false, false);
   }
 
-  static SceneBody box(Vec a, Vec b, Surface s) {
+  static SceneBody box(Vec a, Vec b, LitSurface s) {
     return body(Mesh.ofBox(a, b), s);
   }
 
   /** A four-sided sheet. */
-  static SceneBody sheet(Vec a, Vec across, Vec up, Surface s) {
+  static SceneBody sheet(Vec a, Vec across, Vec up, LitSurface s) {
     Vec b = a.plus(across);
     Vec c = b.plus(up);
     Vec d = a.plus(up);
@@ -37,21 +37,21 @@ final class Boxes {
   }
 
   /** A level floor at zero, five metres to each side. */
-  static SceneBody floor(Surface s) {
+  static SceneBody floor(LitSurface s) {
     return sheet(new Vec(-5, 0, -5), new Vec(0, 0, 10), new Vec(10, 0, 0), s);
   }
 
-  static SceneLamp lamp(Vec at, double lumens, double radius) {
-    return new SceneLamp(
+  static ShiningBody lamp(Vec at, double lumens, double radius) {
+    return new ShiningBody(
         new LampSource("lamp", at, Vec.DOWN, Beam.ROUND, lumens, WHITE), radius, -1);
   }
 
-  static StillScene scene(List<SceneBody> bodies, List<SceneLamp> lamps, Outdoors outdoors) {
+  static StillScene scene(List<SceneBody> bodies, List<ShiningBody> lamps, Outdoors outdoors) {
     return new StillScene(bodies, lamps, outdoors, false);
   }
 
   /** A closed room from zero to a corner: floor, ceiling and walls, each of its own. */
-  static List<SceneBody> room(Vec size, Surface... of) {
+  static List<SceneBody> room(Vec size, LitSurface... of) {
     List<SceneBody> all = new ArrayList<>();
     double t = 0.2;
     Vec o = new Vec(-t, -t, -t);

@@ -13,14 +13,14 @@ class BsdfTest {
   private static final double[] NONE = {0, 0, 0};
   private static final double[] WHITE = {1, 1, 1};
 
-  static Stream<Surface> whites() {
-    Stream.Builder<Surface> all = Stream.builder();
+  static Stream<LitSurface> whites() {
+    Stream.Builder<LitSurface> all = Stream.builder();
     for (double rough : new double[] {0.05, 0.15, 0.4, 0.7, 1}) {
       for (double metal : new double[] {0, 1}) {
         for (double coat : new double[] {0, 1}) {
           for (double sheen : new double[] {0, 1}) {
             for (double through : new double[] {0, 0.8}) {
-              all.add(new Surface(WHITE, rough, metal, coat, sheen, 0, through, NONE, null));
+              all.add(new LitSurface(WHITE, rough, metal, coat, sheen, 0, through, NONE, null));
             }
           }
         }
@@ -32,7 +32,7 @@ class BsdfTest {
   /** Where it is equally bright all around, what keeps all light is as bright as that. */
   @ParameterizedTest
   @MethodSource("whites")
-  void inEvenLightWhatIsWhiteCannotBeSeen(Surface s) {
+  void inEvenLightWhatIsWhiteCannotBeSeen(LitSurface s) {
     StillScene scene =
         Boxes.scene(
             List.of(Boxes.box(new Vec(-1, -1, -1), new Vec(1, 1, 1), s)),
@@ -48,7 +48,7 @@ class BsdfTest {
 
   @ParameterizedTest
   @MethodSource("whites")
-  void whatIsPickedIsAsLikelyAsItSays(Surface s) {
+  void whatIsPickedIsAsLikelyAsItSays(LitSurface s) {
     Bsdf bsdf = new Bsdf();
     double[] up = {0, 0, 1};
     double[] look = {0.6, 0, 0.8};

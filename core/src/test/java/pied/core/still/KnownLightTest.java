@@ -19,8 +19,8 @@ class KnownLightTest {
   private static final Percentage TWO = Percentage.withPercentage(2);
 
   /** What is of metal has no gleam but that of its colour. */
-  private static final Surface BLACK =
-      new Surface(new double[3], 1, 1, 0, 0, 0, 0, new double[3], null);
+  private static final LitSurface BLACK =
+      new LitSurface(new double[3], 1, 1, 0, 0, 0, 0, new double[3], null);
 
   /** A ball of even brightness lights a floor by I/d² times the slant, however large it is. */
   @Test
@@ -42,7 +42,8 @@ class KnownLightTest {
   /** What is seen of a floor that gives back half: its light by half of 1/π. */
   @Test
   void aFloorAsItIsSeen() {
-    Surface half = new Surface(new double[] {.5, .5, .5}, 1, 0, 0, 0, 0, 0, new double[3], null);
+    LitSurface half =
+        new LitSurface(new double[] {.5, .5, .5}, 1, 0, 0, 0, 0, 0, new double[3], null);
     StillScene s =
         Boxes.scene(
             List.of(Boxes.floor(half)),
@@ -60,7 +61,7 @@ class KnownLightTest {
   /** A ball in an even sky gives back its own share of it, whatever its shape. */
   @Test
   void aGreyThingUnderAnEvenSky() {
-    Surface grey = Surface.matt(0.5);
+    LitSurface grey = LitSurface.matt(0.5);
     StillScene s =
         Boxes.scene(
             List.of(Boxes.box(new Vec(-1, -1, -1), new Vec(1, 1, 1), grey)),
@@ -81,7 +82,7 @@ class KnownLightTest {
     List<SceneBody> bodies = new ArrayList<>(List.of(Boxes.floor(BLACK)));
     bodies.add(Boxes.box(new Vec(-3, 0, 0), new Vec(-0.5, 3, 0.1), BLACK));
     bodies.add(Boxes.box(new Vec(0.5, 0, 0), new Vec(3, 3, 0.1), BLACK));
-    bodies.add(Boxes.box(new Vec(-0.5, 0.04, 0.03), new Vec(0.5, 3, 0.05), Surface.pane(0.78)));
+    bodies.add(Boxes.box(new Vec(-0.5, 0.04, 0.03), new Vec(0.5, 3, 0.05), LitSurface.pane(0.78)));
     StillScene s =
         Boxes.scene(bodies, List.of(Boxes.lamp(new Vec(0, 2, -2), 5000, 0.01)), Outdoors.dark());
     double candela = 5000 / (4 * Math.PI);
@@ -155,7 +156,7 @@ class KnownLightTest {
   }
 
   /** One that gives back such a share in all. */
-  static Surface lambert(double share) {
+  static LitSurface lambert(double share) {
     Bsdf b = new Bsdf();
     double[] up = {0, 1, 0};
     double[] out = new double[3];
@@ -167,7 +168,7 @@ class KnownLightTest {
       for (int k = 0; k < 50; k++) {
         double cos = Math.sqrt((k + 0.5) / 50);
         double[] look = {Math.sqrt(1 - cos * cos), cos, 0};
-        b.at(Surface.matt(c), new double[] {c, c, c}, 1, look, up, up);
+        b.at(LitSurface.matt(c), new double[] {c, c, c}, 1, look, up, up);
         b.albedo(out);
         sum += out[0] / 50;
       }
@@ -177,7 +178,7 @@ class KnownLightTest {
         high = c;
       }
     }
-    return Surface.matt(low);
+    return LitSurface.matt(low);
   }
 
   /**
@@ -185,7 +186,7 @@ class KnownLightTest {
    */
   @Test
   void theSunThroughAnOpeningAndWhatItLights() {
-    Surface half = Surface.matt(0.5);
+    LitSurface half = LitSurface.matt(0.5);
     Vec toward = new Vec(0, 1, -1).unit();
     List<SceneBody> bodies = new ArrayList<>(List.of(Boxes.floor(half)));
     bodies.add(Boxes.box(new Vec(-5, 0, -0.001), new Vec(-0.5, 4, 0), BLACK));

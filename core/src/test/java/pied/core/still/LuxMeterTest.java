@@ -49,7 +49,7 @@ class LuxMeterTest {
   @Test
   void aBoxIsAsRadiosityHasIt() {
     double[] back = {0.2, 0.8, 0.6, 0.6, 0.4, 0.7};
-    Surface[] of = new Surface[6];
+    LitSurface[] of = new LitSurface[6];
     for (int i = 0; i < 6; i++) {
       of[i] = KnownLightTest.lambert(back[i]);
     }

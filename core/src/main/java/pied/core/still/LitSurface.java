@@ -13,7 +13,7 @@ import pied.core.material.pattern.Tint;
  * @param glow what it shines with by itself, cd/m², red, green and blue
  * @param tiled null for nothing
  */
-record Surface(
+record LitSurface(
     double[] colour,
     double rough,
     double metal,
@@ -50,13 +50,13 @@ record Surface(
       double width) {}
 
   /** Paper of a grey, for tests and where nothing is known. */
-  static Surface matt(double grey) {
-    return new Surface(new double[] {grey, grey, grey}, 1, 0, 0, 0, 0, 0, DARK, null);
+  static LitSurface matt(double grey) {
+    return new LitSurface(new double[] {grey, grey, grey}, 1, 0, 0, 0, 0, 0, DARK, null);
   }
 
   /** As a part looks, without what it shines with. */
-  static Surface of(Appearance a, @Nullable TiledSurface tiled) {
-    return new Surface(
+  static LitSurface of(Appearance a, @Nullable TiledSurface tiled) {
+    return new LitSurface(
         Tint.linear(a.colour()),
         a.roughness(),
         a.metal(),
@@ -68,8 +68,8 @@ record Surface(
         tiled);
   }
 
-  Surface glowing(double[] candela) {
-    return new Surface(colour, rough, metal, coat, sheen, open, through, candela, tiled);
+  LitSurface glowing(double[] candela) {
+    return new LitSurface(colour, rough, metal, coat, sheen, open, through, candela, tiled);
   }
 
   /** Light that a pane gives back at each of its faces, straight on. */
@@ -80,9 +80,9 @@ record Surface(
    *
    * @param left what both its faces let through, of 1
    */
-  static Surface pane(double left) {
+  static LitSurface pane(double left) {
     double tint = left / ((1 - BACK) * (1 - BACK));
-    return new Surface(new double[] {tint, tint, tint}, 0.02, 0, 0, 0, 0, 1, DARK, null);
+    return new LitSurface(new double[] {tint, tint, tint}, 0.02, 0, 0, 0, 0, 1, DARK, null);
   }
 
   /** Whether light may pass it without being turned. */
