@@ -26,6 +26,7 @@ export function StillList({ stills, shown, space }: { stills: StillView[]; shown
         {stills.map((s) => (
           <ListItemButton
             key={s.id}
+            data-still={s.id}
             selected={s.id === shown}
             onClick={() => choose(s.id)}
             sx={{ display: "block", px: 2, py: 0.75, borderBottom: 1, borderColor: "divider" }}
