@@ -189,6 +189,9 @@ export const api = {
     await accepted(answer);
     return (await answer.json()) as T.TakenIn;
   },
+  lux: (space: string, at: T.Vec) =>
+    call<T.LuxView>(`/spaces/${space}/lux` + query({ x: at.x, y: at.y, z: at.z })),
+  topLux: (space: string, piece: string) => call<T.LuxView>(`/spaces/${space}/pieces/${piece}/lux`),
   stills: (space: string) => call<T.StillView[]>(`/spaces/${space}/stills`),
   askStill: (space: string, request: T.StillRequest) => call<T.StillView>(`/spaces/${space}/stills`, request),
   askAllStills: (space: string, request: T.StillRequest) =>

@@ -81,6 +81,15 @@ const AIMS: Record<string, (pieces: string[]) => Aim> = {
       say((await api.sunHours(space!.id, p.at)).words);
     },
   }),
+  bright: () => ({
+    about: "Brightness",
+    prompt: () => "click the point to know how bright it is there",
+    points: [{ pieces: [] }],
+    makes: async ([p]) => {
+      const { space, say } = useSheet.getState();
+      say((await api.lux(space!.id, p.at)).said);
+    },
+  }),
   stand: () => ({
     about: "A viewpoint",
     prompt: (n) => (n === 0 ? "click where to stand" : "click what to look to"),

@@ -1,5 +1,6 @@
 import { useSheet } from "../../store/sheet";
 import { aim } from "../aim/aims";
+import { measureBrightness } from "../light/bright";
 import { stepLook } from "../light/looks";
 import { openStills } from "../still/still";
 import { keepFrom, keepView, stepViewpoint } from "../viewpoint/viewpoints";
@@ -51,6 +52,13 @@ export const LOOK_VERBS: Verb[] = [
     applies: () => !sheet().space?.shell.stage,
     needs: "the sun does not reach a stage.",
     does: () => aim("sun"),
+  },
+  {
+    word: "Brightness",
+    mode: "sheet",
+    keys: ["~", "Shift+~"],
+    help: "How bright it is, in lux: on top of what is selected, or at a point that is clicked.",
+    does: () => void measureBrightness(),
   },
   {
     word: "Stand here, look there",

@@ -2,7 +2,9 @@ package pied.core.still;
 
 import java.util.ArrayList;
 import java.util.List;
+import pied.core.Tolerance;
 import pied.core.light.LinearColour;
+import pied.core.piece.Piece;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 
@@ -58,6 +60,24 @@ public final class LuxMeter {
       sum += bright;
       square += bright * bright;
     }
+  }
+
+  /** So many points of a top each way, and so far from its edges, of its size. */
+  private static final int TOP = 4;
+
+  private static final double EDGE = 0.1;
+
+  /** Points on top of a piece, evenly spread. */
+  public static List<Vec> top(Piece p) {
+    List<Vec> all = new ArrayList<>();
+    for (int i = 0; i < TOP * TOP; i++) {
+      double u = EDGE + (1 - 2 * EDGE) * (i % TOP + 0.5) / TOP - 0.5;
+      double v = EDGE + (1 - 2 * EDGE) * (i / TOP + 0.5) / TOP - 0.5;
+      Vec own =
+          new Vec(u * p.size().width(), p.size().height() + Tolerance.NEAR, v * p.size().depth());
+      all.add(p.pose().apply(own));
+    }
+    return all;
   }
 
   /**

@@ -94,6 +94,16 @@ public final class StillWords {
   /** From here on it can be said how long it takes. */
   private static final double SURE = 0.02;
 
+  /** Light as people say it: 142 lx. */
+  public static String lux(double lux) {
+    return Decimal.text(lux, lux < 100 ? 10 : 1) + " lx";
+  }
+
+  /** The same with what it may be off by. */
+  public static String lux(LuxMeter.LuxReading r) {
+    return lux(r.lux()) + (r.off() > 0.05 ? " (to " + Decimal.text(r.off(), 10) + ")" : "");
+  }
+
   /** A time as people say it: 45 s, 3 min, 1.5 h. */
   public static String time(double seconds) {
     if (seconds < 90) {

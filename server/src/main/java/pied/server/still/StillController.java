@@ -6,6 +6,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Semaphore;
+import java.util.function.Function;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
 import org.springframework.core.io.ByteArrayResource;
@@ -28,12 +30,13 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import pied.core.handover.Zip;
+import pied.core.piece.Piece;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
+import pied.core.space.Space;
 import pied.core.space.Validity;
 import pied.core.still.LuxMeter;
 import pied.core.still.StillWords;
-import pied.core.units.Decimal;
 import pied.core.units.Refusal;
 import pied.server.space.OpenSpace;
 import pied.server.space.SpaceStore;
@@ -53,10 +56,14 @@ class StillController {
   /** Noise to which light is measured. */
   private static final double NOISE = 0.01;
 
+  private static final double ROUGH = 0.03;
+  private static final int THREADS = Math.max(1, Runtime.getRuntime().availableProcessors());
+
   private final StillStore stills;
   private final StillQueue queue;
   private final StillFiles files;
   private final SpaceStore spaces;
+  private final Semaphore measuring = new Semaphore(1, true);
 
   StillController(StillStore stills, StillQueue queue, StillFiles files, SpaceStore spaces) {
     this.stills = stills;
@@ -321,12 +328,32 @@ class StillController {
     if (!face.finite() || face.length() < 0.01) {
       throw new Refusal("A face looks somewhere.");
     }
-    LuxMeter.LuxReading r = new LuxMeter(spaces.space(space)).at(at, face, NOISE);
-    return new LuxView(r.lux(), r.off(), said(r));
+    LuxMeter.LuxReading r = measured(space, m -> m.at(at, face, NOISE));
+    return new LuxView(r.lux(), r.off(), null, "It is " + StillWords.lux(r) + " bright there.");
   }
 
-  private static String said(LuxMeter.LuxReading r) {
-    String off = r.off() > 0.05 ? ", to " + Decimal.text(r.off(), 10) : "";
-    return Decimal.text(r.lux(), r.lux() < 100 ? 10 : 1) + " lx" + off;
+  /** How bright it is on top of a piece, in the mean and at least. */
+  @GetMapping("/spaces/{space}/pieces/{piece}/lux")
+  LuxView top(@PathVariable String space, @PathVariable String piece) {
+    Space now = spaces.space(space);
+    Piece p = now.piece(piece);
+    List<LuxMeter.LuxReading> all = measured(space, m -> m.level(LuxMeter.top(p), ROUGH, THREADS));
+    double mean = all.stream().mapToDouble(LuxMeter.LuxReading::lux).average().orElse(0);
+    double least = all.stream().mapToDouble(LuxMeter.LuxReading::lux).min().orElse(0);
+    double off = ROUGH * mean / Math.sqrt(all.size());
+    String said =
+        "%s: %s in the mean, %s at least."
+            .formatted(p.name(), StillWords.lux(mean), StillWords.lux(least));
+    return new LuxView(mean, off, least, said);
+  }
+
+  /** One measures at a time: it takes all there is of the machine. */
+  private <T> T measured(String space, Function<LuxMeter, T> how) {
+    measuring.acquireUninterruptibly();
+    try {
+      return how.apply(new LuxMeter(spaces.space(space)));
+    } finally {
+      measuring.release();
+    }
   }
 }

@@ -77,7 +77,8 @@ public final class StillWire {
    *
    * @param lux light that falls on it
    * @param off by so much it may be another, lux
+   * @param least where it is darkest; null for a point
    * @param said the same in words
    */
-  public record LuxView(double lux, double off, String said) {}
+  public record LuxView(double lux, double off, @Nullable Double least, String said) {}
 }

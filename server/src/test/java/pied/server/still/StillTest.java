@@ -208,5 +208,9 @@ class StillTest {
     assertThat(v.lux()).isBetween(10.0, 300.0);
     assertThat(v.off()).isLessThan(0.02 * v.lux());
     assertThat(v.said()).contains("lx");
+    edit("{'do':'place','piece':'t','article':'cafe-table','at':{'x':3,'z':2}}");
+    LuxView top = http.getForObject("/api/spaces/" + space + "/pieces/t/lux", LuxView.class);
+    assertThat(top.least()).isBetween(1.0, top.lux());
+    assertThat(top.said()).contains("in the mean").contains("at least");
   }
 }
