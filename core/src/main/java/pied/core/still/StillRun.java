@@ -109,7 +109,8 @@ public final class StillRun {
         wish.usesCells()
             ? LightCells.of(scene, camera, wish.grade() == StillGrade.draft, hands)
             : null;
-    while (goings < wish.paths() && !isDone() && !isLate()) {
+    // however little time there is, all of it is gone over once
+    while (goings == 0 || goings < wish.paths() && !isDone() && !isLate()) {
       StillWatch untilLate = () -> !(goings > 0 && isLate()) && between.goesOn();
       if (!go(film, cells, goings + 1, done, untilLate)) {
         return isLate();

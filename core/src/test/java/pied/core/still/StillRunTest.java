@@ -175,7 +175,7 @@ class StillRunTest {
 
   @Test
   void timeEndsIt() {
-    StillWish w = new StillWish(VIEW, 400, 300, StillGrade.good, 1.5, null, false, false);
+    StillWish w = new StillWish(VIEW, 120, 80, StillGrade.good, 1.0, null, false, false);
     StillRun run = new StillRun(lit(), w, 2);
     assertThat(run.run(() -> true)).isTrue();
     assertThat(run.goings()).isPositive();

@@ -34,6 +34,9 @@ class StillQueue {
 
   private static final double AGAIN = 0.6;
 
+  /** So long nobody need ask for anything until it is looked all the same, milliseconds. */
+  private static final long QUIET = 60_000;
+
   private static final String FULL =
       "The picture is made, but could not be written: the disk may be full. Make room and go on;"
           + " nothing has to be made again.";
@@ -47,6 +50,7 @@ class StillQueue {
   private final Map<String, Developed> unwritten = new ConcurrentHashMap<>();
   private final Thread hand = new Thread(this::work, "stills");
   private final Object bell = new Object();
+  private boolean rung;
   private volatile @Nullable Making making;
   private volatile boolean over;
 
@@ -114,7 +118,17 @@ class StillQueue {
 
   void ring() {
     synchronized (bell) {
+      rung = true;
       bell.notifyAll();
+    }
+  }
+
+  private void await() throws InterruptedException {
+    synchronized (bell) {
+      if (!rung) {
+        bell.wait(QUIET);
+      }
+      rung = false;
     }
   }
 
@@ -145,9 +159,7 @@ class StillQueue {
       try {
         StillRow next = stills.next();
         if (next == null) {
-          synchronized (bell) {
-            bell.wait(1000);
-          }
+          await();
         } else {
           make(next);
         }
