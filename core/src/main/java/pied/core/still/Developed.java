@@ -1,7 +1,5 @@
 package pied.core.still;
 
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import pied.core.material.pattern.Tint;
 
@@ -84,9 +82,9 @@ public record Developed(int wide, int high, float[] light, float[] paper, Exposu
     return (float) (a * (1 - fy) + b * fy);
   }
 
-  /** As dots of sRGB, so large. */
-  public BufferedImage image(int w, int h) {
-    BufferedImage own = new BufferedImage(wide, high, BufferedImage.TYPE_INT_RGB);
+  /** As dots of sRGB. */
+  public BufferedImage image() {
+    BufferedImage out = new BufferedImage(wide, high, BufferedImage.TYPE_INT_RGB);
     double[] c = new double[3];
     for (int dot = 0; dot < paper.length; dot++) {
       for (int k = 0; k < 3; k++) {
@@ -98,17 +96,8 @@ public record Developed(int wide, int high, float[] light, float[] paper, Exposu
         double v = c[k] * (1 - paper[dot]) + paper[dot] * SHEET[k];
         rgb |= Tint.written(v) << (16 - 8 * k);
       }
-      own.setRGB(dot % wide, dot / wide, rgb);
+      out.setRGB(dot % wide, dot / wide, rgb);
     }
-    if (w == wide && h == high) {
-      return own;
-    }
-    BufferedImage out = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
-    Graphics2D g = out.createGraphics();
-    g.setRenderingHint(
-        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-    g.drawImage(own, 0, 0, w, h, null);
-    g.dispose();
     return out;
   }
 }

@@ -35,10 +35,6 @@ public record Exposure(double times, double[] balance) {
     return new Exposure(USED / used, colour.used());
   }
 
-  Exposure stops(double more) {
-    return new Exposure(times * Math.pow(2, more), balance);
-  }
-
   /** Linear light of a picture from light that was met; of 1. */
   void develop(double[] rgb) {
     for (int k = 0; k < 3; k++) {

@@ -4,6 +4,7 @@ import java.io.DataInput;
 import java.io.DataOutput;
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import pied.core.light.LinearColour;
 
 /**
  * What paths have brought so far, dot by dot: sums of light and of its square, and what was seen
@@ -39,11 +40,10 @@ final class Film {
   /** Adds one path. */
   void add(int dot, double[] rgb, PathTracer t) {
     int at = SIZE * dot;
-    double bright = 0;
     for (int k = 0; k < 3; k++) {
       sums[at + k] += (float) rgb[k];
     }
-    bright = 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
+    double bright = LinearColour.luminance(rgb[0], rgb[1], rgb[2]);
     sums[at + SQUARE] += (float) (bright * bright);
     if (t.nothing) {
       sums[at + PAPER] += 1;
@@ -80,7 +80,7 @@ final class Film {
   double bright(int dot) {
     int at = SIZE * dot;
     int n = Math.max(1, count[dot]);
-    return (0.2126 * sums[at] + 0.7152 * sums[at + 1] + 0.0722 * sums[at + 2]) / n;
+    return LinearColour.luminance(sums[at], sums[at + 1], sums[at + 2]) / n;
   }
 
   /** The same with fewer dots: so many each way are one. */

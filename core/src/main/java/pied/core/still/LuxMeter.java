@@ -88,6 +88,6 @@ public final class LuxMeter {
   public List<LuxReading> level(List<Vec> points, double share, int threads) {
     LuxReading[] all = new LuxReading[points.size()];
     new Hands(threads).each(all.length, i -> all[i] = at(points.get(i), Vec.UP, share));
-    return new ArrayList<>(List.of(all));
+    return List.of(all);
   }
 }

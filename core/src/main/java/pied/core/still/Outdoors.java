@@ -94,7 +94,7 @@ final class Outdoors {
     for (Portal p : portals) {
       double[] in = p.inward;
       dome.light(new double[] {-in[0], -in[1] + 0.3, -in[2]}, l);
-      sky += p.area * Math.PI * (0.2126 * l[0] + 0.7152 * l[1] + 0.0722 * l[2]);
+      sky += p.area * Math.PI * LinearColour.luminance(l[0], l[1], l[2]);
     }
     skyPower = sky;
     sunPower = sun == null ? 0 : lux * area * 0.3;

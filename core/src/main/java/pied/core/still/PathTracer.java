@@ -2,6 +2,7 @@ package pied.core.still;
 
 import pied.core.Nullable;
 import pied.core.Tolerance;
+import pied.core.light.LinearColour;
 import pied.core.solid.SceneTree;
 import pied.core.solid.SceneTree.SceneHit;
 import pied.core.still.StillScene.SomeBodies;
@@ -304,7 +305,7 @@ final class PathTracer {
     double r = left[0] * rgb[0];
     double g = left[1] * rgb[1];
     double b = left[2] * rgb[2];
-    double bright = 0.2126 * r + 0.7152 * g + 0.0722 * b;
+    double bright = LinearColour.luminance(r, g, b);
     double f = eye || bright <= clamp ? 1 : clamp / bright;
     sum[0] += r * f;
     sum[1] += g * f;

@@ -230,14 +230,14 @@ public final class StillRun {
   public BufferedImage picture(int longest) {
     if (goings == 0 && (pass == null || pass.isOf(glance))) {
       Film f = glance.smaller(1); // as it is now: others write on
-      return developed(Developed.light(f, camera, hands), f, f).image(f.wide, f.high);
+      return developed(Developed.light(f, camera, hands), f, f).image();
     }
     Film small = film.smaller(by(film, longest));
     Film first = glance.smaller(by(glance, longest));
     float[] base = Developed.light(first, camera, hands);
     float[] own = Developed.light(small, camera, hands);
     Developed.fill(own, small, base, first);
-    return developed(own, small, first).image(small.wide, small.high);
+    return developed(own, small, first).image();
   }
 
   private static int by(Film f, int longest) {
@@ -288,13 +288,5 @@ public final class StillRun {
     goings = g;
     spent = s;
     return true;
-  }
-
-  Film film() {
-    return film;
-  }
-
-  StillCamera camera() {
-    return camera;
   }
 }

@@ -165,7 +165,7 @@ class StillRunTest {
         .isTrue();
     assertThat(asked.get()).isGreaterThan(2);
     Developed d = run.result();
-    BufferedImage image = d.image(123, 77);
+    BufferedImage image = d.image();
     assertThat(image.getWidth()).isEqualTo(123);
     assertThat(image.getHeight()).isEqualTo(77);
     for (float v : d.light()) {

@@ -25,6 +25,7 @@ import pied.core.units.Deadline;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
 import pied.server.handover.HandoverWire.TakenIn;
+import pied.server.http.FileName;
 import pied.server.imports.ArchivedArticle;
 import pied.server.imports.ImportStore;
 import pied.server.picture.PictureStore;
@@ -117,7 +118,7 @@ class Archives {
   }
 
   String name(String id) {
-    return Handover.fileName(project(id).name(), "project") + ".zip";
+    return FileName.of(project(id).name(), "project") + ".zip";
   }
 
   // ---- writing

@@ -24,6 +24,7 @@ import pied.core.space.Space;
 import pied.core.units.Deadline;
 import pied.core.units.Refusal;
 import pied.server.handover.HandoverWire.Preview;
+import pied.server.http.FileName;
 import pied.server.space.OpenSpace;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
@@ -60,7 +61,7 @@ class Handover {
     public String name() {
       String stem = wanted.file().substring(0, wanted.file().indexOf('.'));
       String what = stem.equals("space") ? "" : " " + stem + wanted.which();
-      return fileName(seen.name() + what, stem) + "." + wanted.ending();
+      return FileName.of(seen.name() + what, stem) + "." + wanted.ending();
     }
 
     @Override
@@ -79,12 +80,6 @@ class Handover {
             seen.revision(),
             wanted.drawnBy());
     return new Job(id, wanted, seen, wanted.extent().of(seen.space()), plate);
-  }
-
-  /** A name as that of a file on any machine; another where nothing is left of it. */
-  static String fileName(String name, String otherwise) {
-    String plain = name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
-    return plain.isEmpty() ? otherwise : plain;
   }
 
   static String type(Wanted w) {

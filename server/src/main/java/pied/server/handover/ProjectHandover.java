@@ -24,6 +24,7 @@ import pied.core.space.Space;
 import pied.core.units.Deadline;
 import pied.core.units.Refusal;
 import pied.server.handover.HandoverWire.Preview;
+import pied.server.http.FileName;
 import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.ProjectView;
@@ -68,7 +69,7 @@ class ProjectHandover {
     public String name() {
       String stem = wanted.file().substring(0, wanted.file().indexOf('.'));
       String what = project.name() + " " + stem + wanted.which();
-      return Handover.fileName(what, stem) + "." + wanted.ending();
+      return FileName.of(what, stem) + "." + wanted.ending();
     }
 
     @Override
@@ -170,7 +171,7 @@ class ProjectHandover {
     int n = 0;
     for (Handover.Job j : job.each) {
       n++;
-      String name = Handover.fileName(j.seen().name(), "space");
+      String name = FileName.of(j.seen().name(), "space");
       Zip.put(
           zip,
           String.format(Locale.ROOT, "drawings/%02d %s.pdf", n, name),

@@ -38,6 +38,7 @@ import pied.core.space.Validity;
 import pied.core.still.LuxMeter;
 import pied.core.still.StillWords;
 import pied.core.units.Refusal;
+import pied.server.http.FileName;
 import pied.server.space.OpenSpace;
 import pied.server.space.SpaceStore;
 import pied.server.still.StillQueue.Making;
@@ -96,7 +97,7 @@ class StillController {
         row.id(),
         row.space(),
         row.name(),
-        StillStore.said(row),
+        StillWords.said(told.wish(), told.from(), told.lookName()),
         told.width(),
         told.height(),
         row.state(),
@@ -216,18 +217,13 @@ class StillController {
       StillRow row, Resource body, String ending, MediaType type) {
     ContentDisposition how =
         ContentDisposition.attachment()
-            .filename(plain(row.name()) + "." + ending, StandardCharsets.UTF_8)
+            .filename(FileName.of(row.name(), "picture") + "." + ending, StandardCharsets.UTF_8)
             .build();
     return ResponseEntity.ok()
         .contentType(type)
         .header(HttpHeaders.CONTENT_DISPOSITION, how.toString())
         .cacheControl(CacheControl.noCache())
         .body(body);
-  }
-
-  private static String plain(String name) {
-    String s = name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
-    return s.isEmpty() ? "picture" : s;
   }
 
   /** All of a space that are made, in one file. */
@@ -241,14 +237,14 @@ class StillController {
     }
     ContentDisposition how =
         ContentDisposition.attachment()
-            .filename(plain(now.name()) + " pictures.zip", StandardCharsets.UTF_8)
+            .filename(FileName.of(now.name(), "picture") + " pictures.zip", StandardCharsets.UTF_8)
             .build();
     StreamingResponseBody body =
         out -> {
           ZipOutputStream zip = Zip.open(out);
           int n = made.size();
           for (StillRow r : made) {
-            Zip.begin(zip, "%02d %s.png".formatted(n--, plain(r.name())));
+            Zip.begin(zip, "%02d %s.png".formatted(n--, FileName.of(r.name(), "picture")));
             Files.copy(files.file(r.id(), ".png"), zip);
             zip.closeEntry();
           }

@@ -79,7 +79,7 @@ class StillFiles {
    * @param words that go into it
    */
   void made(String id, Developed d, Map<String, String> words) throws IOException {
-    BufferedImage image = d.image(d.wide(), d.high());
+    BufferedImage image = d.image();
     write(id + ".png", out -> PngFile.write(image, words, out));
     write(
         id + ".hdr",

@@ -195,11 +195,16 @@ class StillQueue {
     } catch (OutOfMemoryError e) {
       LOG.error("A picture is too large", e);
       stills.put(id, StillState.failed, "There is not enough memory for it; make it smaller.");
-    } catch (IllegalStateException e) {
+    } catch (NotKept e) {
+      throw e; // nothing can be kept at present, this neither
+    } catch (RuntimeException e) { // or it would be tried again for ever
       LOG.error("A picture could not be made", e);
       stills.put(id, StillState.failed, "It could not be made; the log says more.");
     } finally {
       making = null;
+      if (stills.stateOf(id) == null) {
+        files.forget(id); // it was removed while it was made
+      }
     }
   }
 
@@ -270,13 +275,12 @@ class StillQueue {
   }
 
   private void write(StillRow row, Developed d) {
-    StoredStill told = Json.read(row.told(), StoredStill.class);
     Making m = making;
     try {
       Map<String, String> words = new LinkedHashMap<>();
       words.put("Software", "Pied");
       words.put("Title", row.name());
-      words.put("Viewpoint", Json.text(told));
+      words.put("Viewpoint", row.told());
       files.made(row.id(), d, words);
       if (m == null) {
         stills.put(row.id(), StillState.made, null);

@@ -96,8 +96,7 @@ class StillStore {
             r.limit());
     fits(wish);
     LightLook look = look(now.space(), r.look());
-    Viewpoint kept = r.viewpoint() == null ? null : wish.view();
-    String from = kept == null ? null : name(now.space(), r.viewpoint());
+    String from = r.viewpoint() == null ? null : name(now.space(), r.viewpoint());
     StoredStill told =
         StoredStill.of(
             wish,
@@ -220,11 +219,5 @@ class StillStore {
 
   void remove(String id) {
     ledger.keep(t -> t.alter("delete from StillRow where id = :id", Map.of("id", id)));
-  }
-
-  /** What was asked for, in words. */
-  static String said(StillRow row) {
-    StoredStill t = Json.read(row.told(), StoredStill.class);
-    return StillWords.said(t.wish(), t.from(), t.lookName());
   }
 }
