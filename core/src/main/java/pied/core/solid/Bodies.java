@@ -65,12 +65,13 @@ public final class Bodies {
     double far = Math.min(limit, Travel.FAR);
     Met best = new Met(null, Travel.Stop.NONE);
     Box box = pose.box(mesh.box());
+    Sweep sweep = new Sweep(mesh, pose, direction);
     for (Ahead c : ahead(box, direction, far, -Travel.TOUCH, counts)) {
       double reach = Math.min(far, best.stop().distance());
       if (c.in() > reach) {
         break;
       }
-      Travel.Stop stop = Travel.of(mesh, pose, c.body().mesh(), c.body().pose(), direction, reach);
+      Travel.Stop stop = Travel.of(sweep, c.body().mesh(), c.body().pose(), reach);
       if (stop.overlapping()) {
         return new Met(c.body(), stop);
       }
@@ -144,7 +145,7 @@ public final class Bodies {
   public double toFree(Mesh mesh, Pose pose, Vec direction, Predicate<Body> counts, double limit) {
     Box box = pose.box(mesh.box());
     List<Ahead> ahead = ahead(box, direction, limit, Double.MIN_VALUE, counts);
-    return WayOut.of(mesh, pose, ahead, direction, limit);
+    return WayOut.of(new Sweep(mesh, pose, direction), ahead, limit);
   }
 
   /**

@@ -62,6 +62,22 @@ final class BoxTree {
     return f < v ? Math.nextUp(f) : f;
   }
 
+  static void clear(float[] box, int at) {
+    box[at] = box[at + 1] = box[at + 2] = Float.POSITIVE_INFINITY;
+    box[at + 3] = box[at + 4] = box[at + 5] = Float.NEGATIVE_INFINITY;
+  }
+
+  static void grow(float[] box, int at, float[] other, int from) {
+    for (int k = 0; k < 3; k++) {
+      if (other[from + k] < box[at + k]) {
+        box[at + k] = other[from + k];
+      }
+      if (other[from + 3 + k] > box[at + 3 + k]) {
+        box[at + 3 + k] = other[from + 3 + k];
+      }
+    }
+  }
+
   private static final class Builder {
     final float[] items;
     final int n;
@@ -271,22 +287,6 @@ final class BoxTree {
         float f = mid[3 * i + k];
         mid[3 * i + k] = mid[3 * j + k];
         mid[3 * j + k] = f;
-      }
-    }
-
-    static void clear(float[] box, int at) {
-      box[at] = box[at + 1] = box[at + 2] = Float.POSITIVE_INFINITY;
-      box[at + 3] = box[at + 4] = box[at + 5] = Float.NEGATIVE_INFINITY;
-    }
-
-    static void grow(float[] box, int at, float[] other, int from) {
-      for (int k = 0; k < 3; k++) {
-        if (other[from + k] < box[at + k]) {
-          box[at + k] = other[from + k];
-        }
-        if (other[from + 3 + k] > box[at + 3 + k]) {
-          box[at + 3 + k] = other[from + 3 + k];
-        }
       }
     }
 

@@ -323,8 +323,14 @@ public final class Mesh {
   }
 
   /** Whether a point may be so far inside at all: whether it is inside the box of a part. */
-  boolean mayHold(Vec p, double depth) {
-    return topology().mayHold(p.x(), p.y(), p.z(), depth);
+  boolean mayHold(double x, double y, double z, double depth) {
+    return box.min().x() < x
+        && x < box.max().x()
+        && box.min().y() < y
+        && y < box.max().y()
+        && box.min().z() < z
+        && z < box.max().z()
+        && topology().mayHold(x, y, z, depth);
   }
 
   /** Every place where the mesh has a corner, once. */

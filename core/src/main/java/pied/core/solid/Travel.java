@@ -47,9 +47,14 @@ public final class Travel {
    * @param limit contacts farther than this do not count, metres
    */
   public static Stop of(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
-    Forward walk = new Forward(a, pa, b, pb, direction, limit);
+    return of(new Sweep(a, pa, direction), b, pb, limit);
+  }
+
+  static Stop of(Sweep a, Mesh b, Pose pb, double limit) {
+    Forward walk = new Forward(a, b, pb, limit);
+    walk.hinted();
     walk.run();
-    if (walk.overlapping || contained(a, pa, b, pb)) {
+    if (walk.overlapping || contained(a.mesh, a.pose, b, pb)) {
       return Stop.OVERLAPPING;
     }
     return walk.stop(pb);
@@ -71,7 +76,7 @@ public final class Travel {
    */
   public static double toFree(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
     Body body = new Body("", b, pb);
-    return WayOut.of(a, pa, List.of(new Bodies.Ahead(body, 0, FAR)), direction, limit);
+    return WayOut.of(new Sweep(a, pa, direction), List.of(new Bodies.Ahead(body, 0, FAR)), limit);
   }
 
   /**
@@ -96,8 +101,16 @@ public final class Travel {
       return false;
     }
     Pose rel = pi.within(po);
+    double[] p = inner.xyz();
+    Vec at = rel.at();
     for (int v : vertices) {
-      if (holds(outer, rel.apply(inner.vertex(v)))) {
+      double x = p[3 * v];
+      double y = p[3 * v + 1];
+      double z = p[3 * v + 2];
+      double ox = rel.m00 * x + rel.m01 * y + rel.m02 * z + at.x();
+      double oy = rel.m10 * x + rel.m11 * y + rel.m12 * z + at.y();
+      double oz = rel.m20 * x + rel.m21 * y + rel.m22 * z + at.z();
+      if (outer.mayHold(ox, oy, oz, TOUCH) && holds(outer, new Vec(ox, oy, oz))) {
         return true;
       }
     }
@@ -111,7 +124,9 @@ public final class Travel {
   }
 
   private static boolean holds(Mesh outer, Vec p) {
-    return outer.mayHold(p, TOUCH) && outer.tree().winding(p) > 0 && clear(outer, p);
+    return outer.mayHold(p.x(), p.y(), p.z(), TOUCH)
+        && outer.tree().winding(p) > 0
+        && clear(outer, p);
   }
 
   /** A point on the surface is neither inside nor outside; only what is well inside counts. */
@@ -157,53 +172,24 @@ public final class Travel {
     return in <= leave + Tolerance.SAME ? in : Double.POSITIVE_INFINITY;
   }
 
-  private static final class Forward extends PairWalk {
-    final double dx;
-    final double dy;
-    final double dz;
-    final double limit;
-    final double[] leave = new double[1];
+  private static final class Forward extends SweepWalk {
+    private static final int NONE = -1;
+
     double best = Double.POSITIVE_INFINITY;
-    double nx;
-    double ny;
-    double nz;
-    int triA;
-    int triB;
+    Vec axis;
+    int triA = NONE;
+    int triB = NONE;
     boolean overlapping;
 
-    Forward(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
-      super(a, pa, b, pb);
-      Vec d = pb.undirect(direction);
-      dx = d.x();
-      dy = d.y();
-      dz = d.z();
-      sweeping(dx, dy, dz);
-      this.limit = Math.min(limit, FAR);
-    }
-
-    @Override
-    double key(double[] a, double[] b) {
-      double in = enters(a, b, dx, dy, dz, leave);
-      return leave[0] < -TOUCH ? Double.POSITIVE_INFINITY : in;
-    }
-
-    /**
-     * Two solids that are apart meet with what looks at the other: at the first contact its normal
-     * is one between those of the faces that meet there, so one of them looks ahead.
-     */
-    @Override
-    boolean onlyFacing(double first) {
-      return first > TOUCH && ma.isOutward() && mb.isOutward();
-    }
-
-    @Override
-    double bound() {
-      return Math.min(best, limit);
+    Forward(Sweep a, Mesh b, Pose pb, double limit) {
+      super(a, b, pb, a.facing(b, pb), false);
+      left = -TOUCH;
+      bound = Math.min(limit, FAR);
     }
 
     @Override
     boolean triangles(int a, int b) {
-      if (!pair.sweep(dx, dy, dz, GRAZE)) {
+      if (!pair.sweep(GRAZE, bound)) {
         return true;
       }
       double in = pair.in;
@@ -213,16 +199,15 @@ public final class Travel {
       }
       if (in <= TOUCH) {
         boolean flat = pair.out - in < TOUCH;
-        if (flat ? !pair.facesMeet(dx, dy, dz) : pair.out <= TOUCH) {
+        if (flat ? !pair.facesMeet() : pair.out <= TOUCH) {
           return true; // touching, and moving apart
         }
         in = Math.max(in, 0);
       }
-      if (in < best && in <= limit) {
+      if (in <= bound) {
         best = in;
-        nx = pair.nx;
-        ny = pair.ny;
-        nz = pair.nz;
+        bound = in - SAME; // of what is met at once one is enough
+        axis = pair.axis();
         triA = a;
         triB = b;
       }
@@ -230,21 +215,20 @@ public final class Travel {
     }
 
     Stop stop(Pose pb) {
-      if (best == Double.POSITIVE_INFINITY) {
+      if (triA == NONE) {
         return Stop.NONE;
       }
+      hint(triA, triB);
       cornersOfA(triA);
       cornersOfB(triB);
-      for (int k = 0; k < 9; k += 3) {
-        pair.a[k] += dx * best;
-        pair.a[k + 1] += dy * best;
-        pair.a[k + 2] += dz * best;
+      for (int k = 2; k < 9; k += 3) {
+        pair.a[k] += best;
       }
       pair.edges();
       pair.distance();
       double[] p = pair.nearest;
-      return new Stop(
-          best, pb.apply(new Vec(p[3], p[4], p[5])), pb.direct(new Vec(nx, ny, nz)), false);
+      Vec at = pb.at().plus(sweep.unseen(p[3], p[4], p[5]));
+      return new Stop(best, at, sweep.unseen(axis.x(), axis.y(), axis.z()), false);
     }
   }
 }

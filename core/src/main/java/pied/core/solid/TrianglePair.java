@@ -3,32 +3,29 @@ package pied.core.solid;
 import pied.core.Tolerance;
 
 /**
- * Two triangles in one frame, the first moving along a direction: when do they meet, when do they
- * part, how near are they, do they cross. Scratch object, one a query; holds nine coordinates each.
+ * Two triangles in one frame, the first moving along the third direction of it: when do they meet,
+ * when do they part, how near are they, do they cross. Scratch object, one a query; holds nine
+ * coordinates each.
  *
- * <p>The moving triangle a and the resting one b meet at shift t exactly if t·d lies in the
- * Minkowski difference b ⊖ a, which is convex; its facets are the two triangles' own planes and
- * those spanned by one edge of each. Clipping the line t·d by these slabs gives the interval [in,
- * out] of contact, exactly and without a case distinction (separating axes, after Gottschalk 1996).
+ * <p>The moving triangle a and the resting one b meet at shift t exactly if t along the way lies in
+ * the Minkowski difference b ⊖ a, which is convex; its facets are the two triangles' own planes and
+ * those spanned by one edge of each. Clipping that line by these slabs gives the interval [in, out]
+ * of contact, exactly and without a case distinction (separating axes, after Gottschalk 1996).
  */
 final class TrianglePair {
   final double[] a = new double[9];
   final double[] b = new double[9];
 
-  /** Both seen along the way of a: two coordinates a corner. */
-  final double[] shadowA = new double[6];
-
-  final double[] shadowB = new double[6];
   private final double[] ea = new double[9];
   private final double[] eb = new double[9];
 
-  /** The interval of contact, metres along d, and the axis that limits its beginning. */
+  /** The interval of contact, metres along the way, and the axis that limits its beginning. */
   double in;
 
   double out;
-  double nx;
-  double ny;
-  double nz;
+  private double axisX;
+  private double axisY;
+  private double axisZ;
 
   private double lo;
   private double hi;
@@ -54,69 +51,80 @@ final class TrianglePair {
     double b0 = x * b[0] + y * b[1] + z * b[2];
     double b1 = x * b[3] + y * b[4] + z * b[5];
     double b2 = x * b[6] + y * b[7] + z * b[8];
-    lo = Math.min(b0, Math.min(b1, b2)) - Math.max(a0, Math.max(a1, a2));
-    hi = Math.max(b0, Math.max(b1, b2)) - Math.min(a0, Math.min(a1, a2));
+    lo = least(b0, b1, b2) - greatest(a0, a1, a2);
+    hi = greatest(b0, b1, b2) - least(a0, a1, a2);
   }
 
   /**
-   * Whether the two share more than {@code graze} metres seen along d; the rest only slides past.
-   * Sides of the shared region are shadows of edges, so six directions decide.
+   * Whether the two share more than {@code graze} metres seen along the third direction; the rest
+   * only slides past. Sides of the shared region are shadows of edges, so six directions decide.
    */
   private boolean shadowsOverlap(double graze) {
-    return meets(shadowA, shadowB, graze) && meets(shadowB, shadowA, graze);
+    return meets(a, b, graze) && meets(b, a, graze);
   }
 
   /** Whether no edge of the shadow p parts it from the shadow q, but for a graze. */
   private static boolean meets(double[] p, double[] q, double graze) {
-    for (int i = 0; i < 6; i += 2) {
-      int j = i == 4 ? 0 : i + 2;
-      int k = i == 0 ? 4 : i - 2;
+    for (int i = 0; i < 9; i += 3) {
+      int j = i == 6 ? 0 : i + 3;
+      int k = i == 0 ? 6 : i - 3;
       double x = p[i + 1] - p[j + 1];
       double y = p[j] - p[i];
       double l2 = x * x + y * y;
       if (l2 < Tolerance.FLAT_SQUARED) {
-        continue; // an edge along d has no shadow
+        continue; // an edge along the way has no shadow
       }
       double on = x * p[i] + y * p[i + 1];
       double off = x * p[k] + y * p[k + 1];
       double q0 = x * q[0] + y * q[1];
-      double q1 = x * q[2] + y * q[3];
-      double q2 = x * q[4] + y * q[5];
-      double lo = Math.min(q0, Math.min(q1, q2)) - Math.max(on, off);
-      double hi = Math.max(q0, Math.max(q1, q2)) - Math.min(on, off);
-      double depth = Math.min(hi, -lo);
+      double q1 = x * q[3] + y * q[4];
+      double q2 = x * q[6] + y * q[7];
+      double most = greatest(q0, q1, q2) - on;
+      double least = on - least(q0, q1, q2);
+      double depth = off > on ? most : off < on ? least : least < most ? least : most;
       if (depth <= 0 || depth * depth <= graze * graze * l2) {
-        return false;
+        return false; // all of q is outside of this edge
       }
     }
     return true;
   }
 
+  private static double greatest(double a, double b, double c) {
+    double m = a > b ? a : b;
+    return m > c ? m : c;
+  }
+
+  private static double least(double a, double b, double c) {
+    double m = a < b ? a : b;
+    return m < c ? m : c;
+  }
+
   /**
-   * When a, moving along the unit vector d, meets b. {@link #edges()} was called, and the shadows
-   * are set.
+   * When a, moving along the third direction of the frame, meets b.
    *
-   * @return whether they ever meet (also at negative shifts) by more than a graze; then in, out and
-   *     the axis are set
+   * @param most what is met later is of no interest: then {@code in} is some shift beyond it
+   * @return whether they meet by then (also at negative shifts) by more than a graze; then in, out
+   *     and the axis are set
    */
-  boolean sweep(double dx, double dy, double dz, double graze) {
+  boolean sweep(double graze, double most) {
+    in = Double.NEGATIVE_INFINITY;
+    out = Double.POSITIVE_INFINITY;
     if (!shadowsOverlap(graze)) {
       return false;
     }
-    in = Double.NEGATIVE_INFINITY;
-    out = Double.POSITIVE_INFINITY;
+    edges();
     // the resting face first, then the moving one, then edges: the plainest normal wins a tie
-    clip(cross(eb, 0, eb, 3, 0), cross(eb, 0, eb, 3, 1), cross(eb, 0, eb, 3, 2), dx, dy, dz);
-    clip(cross(ea, 0, ea, 3, 0), cross(ea, 0, ea, 3, 1), cross(ea, 0, ea, 3, 2), dx, dy, dz);
-    for (int i = 0; i < 9; i += 3) {
+    clip(cross(eb, 0, eb, 3, 0), cross(eb, 0, eb, 3, 1), cross(eb, 0, eb, 3, 2));
+    clip(cross(ea, 0, ea, 3, 0), cross(ea, 0, ea, 3, 1), cross(ea, 0, ea, 3, 2));
+    for (int i = 0; i < 9 && in <= most; i += 3) {
       for (int j = 0; j < 9; j += 3) {
         double x = ea[i + 1] * eb[j + 2] - ea[i + 2] * eb[j + 1];
         double y = ea[i + 2] * eb[j] - ea[i] * eb[j + 2];
         double z = ea[i] * eb[j + 1] - ea[i + 1] * eb[j];
-        clip(x, y, z, dx, dy, dz);
+        clip(x, y, z);
       }
     }
-    return in <= out + Tolerance.SAME && in > Double.NEGATIVE_INFINITY;
+    return in <= most && in <= out + Tolerance.SAME && in > Double.NEGATIVE_INFINITY;
   }
 
   private static double cross(double[] e, int i, double[] f, int j, int k) {
@@ -125,32 +133,34 @@ final class TrianglePair {
     return e[i + u] * f[j + v] - e[i + v] * f[j + u];
   }
 
-  private void clip(double x, double y, double z, double dx, double dy, double dz) {
-    double l = Math.sqrt(x * x + y * y + z * z);
-    double s = x * dx + y * dy + z * dz;
-    if (l < Tolerance.FLAT || Math.abs(s) < Tolerance.SAME * l) {
-      return; // parallel edges, or a facet along d: the shadows have decided that one
+  private void clip(double x, double y, double z) {
+    double l2 = x * x + y * y + z * z;
+    if (l2 < Tolerance.FLAT * Tolerance.FLAT || z * z < Tolerance.SAME * Tolerance.SAME * l2) {
+      return; // parallel edges, or a facet along the way: the shadows have decided that one
     }
     range(x, y, z);
-    double t0 = s > 0 ? lo / s : hi / s;
-    double t1 = s > 0 ? hi / s : lo / s;
+    double by = 1 / z;
+    double t0 = z > 0 ? lo * by : hi * by;
+    double t1 = z > 0 ? hi * by : lo * by;
     if (t0 > in + Tolerance.NONE) {
       in = t0;
-      double sign = s > 0 ? -1 / l : 1 / l;
-      nx = x * sign;
-      ny = y * sign;
-      nz = z * sign;
+      axisX = x;
+      axisY = y;
+      axisZ = z;
     }
-    out = Math.min(out, t1);
+    out = t1 < out ? t1 : out;
   }
 
-  /** For a flat meeting: whether a's outer side runs into b's outer side along d. */
-  boolean facesMeet(double dx, double dy, double dz) {
-    double da =
-        cross(ea, 0, ea, 3, 0) * dx + cross(ea, 0, ea, 3, 1) * dy + cross(ea, 0, ea, 3, 2) * dz;
-    double db =
-        cross(eb, 0, eb, 3, 0) * dx + cross(eb, 0, eb, 3, 1) * dy + cross(eb, 0, eb, 3, 2) * dz;
-    return da > 0 && db < 0;
+  /** The axis that limits the beginning, of length 1, against the way. */
+  Vec axis() {
+    double l = Math.sqrt(axisX * axisX + axisY * axisY + axisZ * axisZ);
+    double sign = axisZ > 0 ? -1 / l : 1 / l;
+    return new Vec(axisX * sign, axisY * sign, axisZ * sign);
+  }
+
+  /** For a flat meeting: whether a's outer side runs into b's outer side along the way. */
+  boolean facesMeet() {
+    return cross(ea, 0, ea, 3, 2) > 0 && cross(eb, 0, eb, 3, 2) < 0;
   }
 
   /**

@@ -18,12 +18,12 @@ final class WayOut {
   record WayStretch(double from, double to) {}
 
   /**
-   * How far a must move along the direction to be free of all of several bodies at once, metres.
+   * How far a must move on its way to be free of all of several bodies at once, metres.
    *
    * @param ahead the bodies, sorted by how soon they are come to
    * @param limit what is farther than this is of no interest: then some distance beyond it
    */
-  static double of(Mesh a, Pose pa, List<Bodies.Ahead> ahead, Vec direction, double limit) {
+  static double of(Sweep a, List<Bodies.Ahead> ahead, double limit) {
     double at = 0;
     List<Reached> walks = new ArrayList<>();
     boolean grown = true;
@@ -35,7 +35,7 @@ final class WayOut {
         }
         if (i == walks.size()) {
           Body body = ahead.get(i).body();
-          walks.add(new Reached(a, pa, body.mesh(), body.pose(), direction, limit));
+          walks.add(new Reached(a, body, limit));
         }
         double next = walks.get(i).from(at);
         grown |= next > at;
@@ -46,19 +46,21 @@ final class WayOut {
       }
     }
     double free = at;
-    Pose there = pa.moved(direction.times(free));
     List<Body> bodies = ahead.stream().map(Bodies.Ahead::body).toList();
-    if (bodies.stream().noneMatch(o -> Travel.sunk(a, there, o.mesh(), o.pose()))) {
-      return free;
-    }
-    return outOf(a, pa, bodies, direction, free);
+    return sunk(a, free, bodies) ? outOf(a, bodies, free) : free;
+  }
+
+  /** Whether a is sunk in any of these, moved so far. */
+  private static boolean sunk(Sweep a, double by, List<Body> bodies) {
+    Pose there = a.pose.moved(a.way.times(by));
+    return bodies.stream().anyMatch(o -> Travel.sunk(a.mesh, there, o.mesh(), o.pose()));
   }
 
   /** The nearest way out of what a lies inside of at a place where it crosses nothing. */
-  private static double outOf(Mesh a, Pose pa, List<Body> bodies, Vec direction, double start) {
+  private static double outOf(Sweep a, List<Body> bodies, double start) {
     List<WayStretch> blocked = new ArrayList<>();
     for (Body body : bodies) {
-      new Stretches(a, pa, body.mesh(), body.pose(), direction, blocked).run();
+      new Stretches(a, body, blocked).run();
     }
     blocked.sort(Comparator.comparingDouble(WayStretch::from));
     double at = start;
@@ -82,8 +84,7 @@ final class WayOut {
         }
       }
       at = next;
-      Pose there = pa.moved(direction.times(at));
-      if (bodies.stream().noneMatch(o -> Travel.sunk(a, there, o.mesh(), o.pose()))) {
+      if (!sunk(a, at, bodies)) {
         return at;
       }
     }
@@ -94,61 +95,40 @@ final class WayOut {
    * what is reached already are passed over, so that little is looked at; those that begin beyond
    * it wait, and the walk goes on with them once it is known to reach so far.
    */
-  private static final class Reached extends PairWalk {
-    final double dx;
-    final double dy;
-    final double dz;
-    final double[] leave = new double[1];
+  private static final class Reached extends SweepWalk {
     final double limit;
     double reached;
 
-    Reached(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, double limit) {
-      super(a, pa, b, pb);
+    Reached(Sweep a, Body b, double limit) {
+      super(a, b.mesh(), b.pose(), false, true);
       this.limit = limit;
-      Vec d = pb.undirect(direction);
-      dx = d.x();
-      dy = d.y();
-      dz = d.z();
-      sweeping(dx, dy, dz);
+      reached(0);
       begin();
+    }
+
+    /** Stretches that adjoin leave no room: a corner passes through a surface there. */
+    private void reached(double at) {
+      reached = at;
+      left = at + TOUCH;
+      bound = at == 0 ? -TOUCH : at + TOUCH;
     }
 
     /** How far it overlaps without a gap, from where it is known to by others. */
     double from(double at) {
-      reached = Math.max(reached, at);
+      reached(Math.max(reached, at));
       go();
       return reached;
     }
 
     @Override
-    boolean grows() {
-      return true;
-    }
-
-    @Override
-    double last() {
-      return leave[0];
-    }
-
-    @Override
-    double key(double[] a, double[] b) {
-      double in = Travel.enters(a, b, dx, dy, dz, leave);
-      return leave[0] <= reached + TOUCH ? Double.POSITIVE_INFINITY : in;
-    }
-
-    @Override
-    double bound() {
-      // stretches that adjoin leave no room between them: a corner passes through a surface there
-      return reached == 0 ? -TOUCH : reached + TOUCH;
-    }
-
-    @Override
     boolean triangles(int a, int b) {
-      if (pair.sweep(dx, dy, dz, GRAZE)
-          && pair.out > reached + TOUCH
-          && pair.out - pair.in > TOUCH) {
-        if (pair.in < bound()) {
-          reached = pair.out;
+      if (!pair.sweep(GRAZE, bound)) {
+        if (pair.in > bound) {
+          later(pair.in);
+        }
+      } else if (pair.out > reached + TOUCH && pair.out - pair.in > TOUCH) {
+        if (pair.in < bound) {
+          reached(pair.out);
         } else {
           later(pair.in);
         }
@@ -158,37 +138,18 @@ final class WayOut {
   }
 
   /** Collects where along the way pairs of triangles overlap. */
-  private static final class Stretches extends PairWalk {
-    final double dx;
-    final double dy;
-    final double dz;
-    final double[] leave = new double[1];
+  private static final class Stretches extends SweepWalk {
     final List<WayStretch> found;
 
-    Stretches(Mesh a, Pose pa, Mesh b, Pose pb, Vec direction, List<WayStretch> found) {
-      super(a, pa, b, pb);
-      Vec d = pb.undirect(direction);
-      dx = d.x();
-      dy = d.y();
-      dz = d.z();
-      sweeping(dx, dy, dz);
+    Stretches(Sweep a, Body b, List<WayStretch> found) {
+      super(a, b.mesh(), b.pose(), false, false);
+      left = TOUCH;
       this.found = found;
     }
 
     @Override
-    double key(double[] a, double[] b) {
-      double in = Travel.enters(a, b, dx, dy, dz, leave);
-      return leave[0] < TOUCH ? Double.POSITIVE_INFINITY : in;
-    }
-
-    @Override
-    double bound() {
-      return Double.MAX_VALUE;
-    }
-
-    @Override
     boolean triangles(int a, int b) {
-      if (pair.sweep(dx, dy, dz, GRAZE) && pair.out > TOUCH && pair.out - pair.in > TOUCH) {
+      if (pair.sweep(GRAZE, bound) && pair.out > TOUCH && pair.out - pair.in > TOUCH) {
         found.add(new WayStretch(pair.in, pair.out));
       }
       return true;

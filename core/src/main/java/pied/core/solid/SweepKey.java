@@ -1,0 +1,36 @@
+package pied.core.solid;
+
+import java.util.Arrays;
+
+/**
+ * A mesh as it is turned to the way of a sweep. What is turned the same but for rounding is one.
+ *
+ * @param turn from its own frame into that of the way: nine numbers, row by row, in {@link #GRAIN}
+ */
+record SweepKey(Mesh mesh, long[] turn, SweepFacing facing) {
+  /** A thousandth of {@link SweepTree#PAD} at the end of a mesh of 10 m. */
+  private static final double GRAIN = 1e-13;
+
+  static SweepKey of(Mesh mesh, double[] turn, SweepFacing facing) {
+    return new SweepKey(
+        mesh, Arrays.stream(turn).mapToLong(v -> Math.round(v / GRAIN)).toArray(), facing);
+  }
+
+  @Override
+  public boolean equals(Object o) {
+    return o instanceof SweepKey k
+        && k.mesh == mesh
+        && k.facing == facing
+        && Arrays.equals(k.turn, turn);
+  }
+
+  @Override
+  public int hashCode() {
+    return 31 * (31 * System.identityHashCode(mesh) + Arrays.hashCode(turn)) + facing.hashCode();
+  }
+
+  @Override
+  public String toString() {
+    return "sweep of " + mesh.triangles() + " triangles, " + facing;
+  }
+}
