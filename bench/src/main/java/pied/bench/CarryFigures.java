@@ -56,7 +56,7 @@ public final class CarryFigures {
   }
 
   /** The tea room of {@link LiveFigures}: a stool is carried right through groups of chairs. */
-  private static Space teaRoom(Shapes shapes) {
+  static Space teaRoom(Shapes shapes) {
     Shell shell = new Shell(Outlines.rectangle(9, 7), 3, 0.2, List.of(), Finishes.NONE);
     Space bare = new Space(shell, List.of(), shapes);
     List<Edit> edits =

@@ -33,7 +33,9 @@ public final class Figures {
     }
     Scene scene = new Scene(Path.of(args[0]));
     build(scene);
-    rays(scene, Scene.floats(Path.of(args[1])), Path.of(args[2]));
+    FloatBuffer sets = Scene.floats(Path.of(args[1]));
+    rays(scene, sets.duplicate(), Path.of(args[2]));
+    RayFigures.of(scene, sets);
     if (Files.exists(Path.of(args[0]).resolveSibling("scene.json"))) {
       travel(scene.bodies());
     }
@@ -49,7 +51,7 @@ public final class Figures {
         value);
   }
 
-  private static double median(double[] values) {
+  static double median(double[] values) {
     double[] v = values.clone();
     Arrays.sort(v);
     return v[v.length / 2];

@@ -39,7 +39,6 @@ class SizesTest {
           Map.entry("WideTree.nearest", LOCALS),
           Map.entry("WideTree.any", LOCALS),
           Map.entry("BoxTree.split", LOCALS),
-          Map.entry("PairWalk.leaves", LOCALS),
           Map.entry("Lighter.pass", LOCALS),
           Map.entry("ModelNumbers.read", LOCALS),
           Map.entry("ObjReader.lines", LOCALS),

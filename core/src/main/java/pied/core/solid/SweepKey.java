@@ -1,6 +1,7 @@
 package pied.core.solid;
 
 import java.util.Arrays;
+import pied.core.Tolerance;
 
 /**
  * A mesh as it is turned to the way of a sweep. What is turned the same but for rounding is one.
@@ -8,8 +9,8 @@ import java.util.Arrays;
  * @param turn from its own frame into that of the way: nine numbers, row by row, in {@link #GRAIN}
  */
 record SweepKey(Mesh mesh, long[] turn, SweepFacing facing) {
-  /** A thousandth of {@link SweepTree#PAD} at the end of a mesh of 10 m. */
-  private static final double GRAIN = 1e-13;
+  /** At the end of a mesh of 10 m a hundredth of {@link SweepTree#PAD}. */
+  private static final double GRAIN = Tolerance.NONE;
 
   static SweepKey of(Mesh mesh, double[] turn, SweepFacing facing) {
     return new SweepKey(

@@ -28,7 +28,7 @@ final class SweepTree {
   private static final int WORTH = 100;
 
   /** Kept trees take no more than this share of the memory. */
-  private static final double SHARE = 1.0 / 32;
+  private static final double SHARE = 1.0 / 16;
 
   /** A mesh of more triangles is never kept: it would push out all others. */
   private static final int MOST = 200_000;
@@ -207,7 +207,7 @@ final class SweepTree {
       nodes.grow(node, nodes, child);
       nodes.grow(node, nodes, child + 1);
     }
-    if (nodes.slopes != null) {
+    if (nodes.faced()) {
       nodes.face(node, all, kept, first, end);
     }
     return end;

@@ -28,6 +28,9 @@ abstract class SweepWalk {
   /** What is met later than this no longer matters. */
   double bound = Double.MAX_VALUE;
 
+  /** What is met later than this will never matter. */
+  double farthest = Double.MAX_VALUE;
+
   /** What is left behind before this does not matter. */
   double left;
 
@@ -86,7 +89,7 @@ abstract class SweepWalk {
     if (h != null) {
       cornersOfA(h.a());
       cornersOfB(h.b());
-      if (pair.sweep(GRAZE, bound) && pair.in > Travel.TOUCH) {
+      if (pair.sweep(GRAZE, bound, left) && pair.in > Travel.TOUCH) {
         bound = Math.min(bound, pair.in + SAME);
       }
     }
@@ -105,20 +108,20 @@ abstract class SweepWalk {
 
   /** When the boxes at hand meet at the earliest; infinite for never. */
   private double key() {
-    int i = SweepBoxes.ACROSS * atA;
-    int j = SweepBoxes.ACROSS * atB;
-    float[] a = boxesA.across;
-    float[] b = boxesB.across;
+    double[] a = boxesA.all;
+    double[] b = boxesB.all;
+    int i = atA * boxesA.stride;
+    int j = atB * boxesB.stride;
     boolean never =
-        b[j + 2] - (a[i] + ox) <= GRAZE
-            || a[i + 2] + ox - b[j] <= GRAZE
-            || b[j + 3] - (a[i + 1] + oy) <= GRAZE
-            || a[i + 3] + oy - b[j + 1] <= GRAZE;
+        b[j + 3] - (a[i] + ox) <= GRAZE
+            || a[i + 3] + ox - b[j] <= GRAZE
+            || b[j + 4] - (a[i + 1] + oy) <= GRAZE
+            || a[i + 4] + oy - b[j + 1] <= GRAZE;
     if (never) {
       return Double.POSITIVE_INFINITY;
     }
-    last = boxesB.along[2 * atB + 1] - boxesA.along[2 * atA] - oz;
-    double key = boxesB.along[2 * atB] - boxesA.along[2 * atA + 1] - oz;
+    last = b[j + 5] - a[i + 2] - oz;
+    double key = b[j + 2] - a[i + 5] - oz;
     if (last <= left) {
       return Double.POSITIVE_INFINITY;
     }
@@ -127,30 +130,29 @@ abstract class SweepWalk {
   }
 
   /** The same of their faces: one's face and the other's box, and both faces. */
-  private double aslant(double key, float[] a, int i, float[] b, int j) {
+  private double aslant(double key, double[] a, int i, double[] b, int j) {
     double x0 = Math.max(a[i] + ox, b[j]);
-    double x1 = Math.min(a[i + 2] + ox, b[j + 2]);
+    double x1 = Math.min(a[i + 3] + ox, b[j + 3]);
     double y0 = Math.max(a[i + 1] + oy, b[j + 1]);
-    double y1 = Math.min(a[i + 3] + oy, b[j + 3]);
-    double sx = boxesA.slope(atA, 2);
-    double sy = boxesA.slope(atA, 3);
-    double foot = boxesA.lower(atA) + oz - sx * ox - sy * oy;
-    double tx = boxesB.slope(atB, 0);
-    double ty = boxesB.slope(atB, 1);
-    double parts = boxesB.upper(atB) - foot - least(sx - tx, x0, x1) - least(sy - ty, y0, y1);
-    last = Math.min(last, parts);
+    double y1 = Math.min(a[i + 4] + oy, b[j + 4]);
+    double sx = boxesA.face(atA, SweepBoxes.LOWER, 1);
+    double sy = boxesA.face(atA, SweepBoxes.LOWER, 2);
+    double foot = boxesA.face(atA, SweepBoxes.LOWER, 0) + oz - sx * ox - sy * oy;
+    double tx = boxesB.face(atB, SweepBoxes.UPPER, 1);
+    double ty = boxesB.face(atB, SweepBoxes.UPPER, 2);
+    double high = boxesB.face(atB, SweepBoxes.UPPER, 0);
+    last = Math.min(last, high - foot - least(sx - tx, x0, x1) - least(sy - ty, y0, y1));
     if (last <= left) {
       return Double.POSITIVE_INFINITY;
     }
-    sx = boxesA.slope(atA, 0);
-    sy = boxesA.slope(atA, 1);
-    tx = boxesB.slope(atB, 2);
-    ty = boxesB.slope(atB, 3);
-    double top = boxesA.upper(atA) + oz - sx * ox - sy * oy;
-    double low = boxesB.lower(atB);
-    double ends = boxesA.along[2 * atA + 1] + oz;
-    double ahead = low + least(tx, x0, x1) + least(ty, y0, y1) - ends;
-    double behind = boxesB.along[2 * atB] - top + least(-sx, x0, x1) + least(-sy, y0, y1);
+    sx = boxesA.face(atA, SweepBoxes.UPPER, 1);
+    sy = boxesA.face(atA, SweepBoxes.UPPER, 2);
+    double top = boxesA.face(atA, SweepBoxes.UPPER, 0) + oz - sx * ox - sy * oy;
+    tx = boxesB.face(atB, SweepBoxes.LOWER, 1);
+    ty = boxesB.face(atB, SweepBoxes.LOWER, 2);
+    double low = boxesB.face(atB, SweepBoxes.LOWER, 0);
+    double ahead = low + least(tx, x0, x1) + least(ty, y0, y1) - a[i + 5] - oz;
+    double behind = b[j + 2] - top + least(-sx, x0, x1) + least(-sy, y0, y1);
     double both = low - top + least(tx - sx, x0, x1) + least(ty - sy, y0, y1);
     return Math.max(Math.max(key, both), Math.max(ahead, behind));
   }
@@ -164,7 +166,6 @@ abstract class SweepWalk {
     while (top > 0 || taken()) {
       top--;
       if (stackKey[top] > bound) {
-        later(stackA[top], stackB[top], stackKey[top]);
         continue;
       }
       int a = stackA[top];
@@ -173,6 +174,9 @@ abstract class SweepWalk {
       boolean leafB = tb.isLeaf(b);
       loadA(a);
       loadB(b);
+      if (waiting != null && key() == Double.POSITIVE_INFINITY) {
+        continue; // what was known to be left behind has grown since
+      }
       if (leafA && leafB) {
         if (!leaves(a, b)) {
           return;
@@ -203,7 +207,7 @@ abstract class SweepWalk {
   }
 
   private void later(int a, int b, double key) {
-    if (waiting != null && key < Double.POSITIVE_INFINITY) {
+    if (waiting != null && key <= farthest) {
       waiting.add(new Waiting(a, b, key));
     }
   }

@@ -189,7 +189,7 @@ public final class Travel {
 
     @Override
     boolean triangles(int a, int b) {
-      if (!pair.sweep(GRAZE, bound)) {
+      if (!pair.sweep(GRAZE, bound, left)) {
         return true;
       }
       double in = pair.in;

@@ -103,10 +103,11 @@ final class TrianglePair {
    * When a, moving along the third direction of the frame, meets b.
    *
    * @param most what is met later is of no interest: then {@code in} is some shift beyond it
+   * @param least what is left behind by then is of no interest
    * @return whether they meet by then (also at negative shifts) by more than a graze; then in, out
    *     and the axis are set
    */
-  boolean sweep(double graze, double most) {
+  boolean sweep(double graze, double most, double least) {
     in = Double.NEGATIVE_INFINITY;
     out = Double.POSITIVE_INFINITY;
     if (!shadowsOverlap(graze)) {
@@ -116,7 +117,7 @@ final class TrianglePair {
     // the resting face first, then the moving one, then edges: the plainest normal wins a tie
     clip(cross(eb, 0, eb, 3, 0), cross(eb, 0, eb, 3, 1), cross(eb, 0, eb, 3, 2));
     clip(cross(ea, 0, ea, 3, 0), cross(ea, 0, ea, 3, 1), cross(ea, 0, ea, 3, 2));
-    for (int i = 0; i < 9 && in <= most; i += 3) {
+    for (int i = 0; i < 9 && in <= most && out > least; i += 3) {
       for (int j = 0; j < 9; j += 3) {
         double x = ea[i + 1] * eb[j + 2] - ea[i + 2] * eb[j + 1];
         double y = ea[i + 2] * eb[j] - ea[i] * eb[j + 2];
@@ -124,7 +125,7 @@ final class TrianglePair {
         clip(x, y, z);
       }
     }
-    return in <= most && in <= out + Tolerance.SAME && in > Double.NEGATIVE_INFINITY;
+    return in <= most && out > least && in <= out + Tolerance.SAME && in > Double.NEGATIVE_INFINITY;
   }
 
   private static double cross(double[] e, int i, double[] f, int j, int k) {

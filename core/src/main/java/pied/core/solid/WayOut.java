@@ -102,6 +102,7 @@ final class WayOut {
     Reached(Sweep a, Body b, double limit) {
       super(a, b.mesh(), b.pose(), false, true);
       this.limit = limit;
+      farthest = limit + TOUCH;
       reached(0);
       begin();
     }
@@ -122,11 +123,11 @@ final class WayOut {
 
     @Override
     boolean triangles(int a, int b) {
-      if (!pair.sweep(GRAZE, bound)) {
-        if (pair.in > bound) {
+      if (!pair.sweep(GRAZE, bound, left)) {
+        if (pair.in > bound && pair.out > left) {
           later(pair.in);
         }
-      } else if (pair.out > reached + TOUCH && pair.out - pair.in > TOUCH) {
+      } else if (pair.out - pair.in > TOUCH) {
         if (pair.in < bound) {
           reached(pair.out);
         } else {
@@ -149,7 +150,7 @@ final class WayOut {
 
     @Override
     boolean triangles(int a, int b) {
-      if (pair.sweep(GRAZE, bound) && pair.out > TOUCH && pair.out - pair.in > TOUCH) {
+      if (pair.sweep(GRAZE, bound, left) && pair.out - pair.in > TOUCH) {
         found.add(new WayStretch(pair.in, pair.out));
       }
       return true;

@@ -37,6 +37,7 @@ public final class StillRun {
   private final Film film;
   private volatile Film glance;
   private volatile @Nullable FilmPass pass;
+  private long rays;
   private volatile int goings;
   private volatile double noise = Double.NaN;
   private double spent;
@@ -141,6 +142,7 @@ public final class StillRun {
         };
     pass = p;
     hands.all(() -> p.work(b));
+    rays += p.rays.get();
     return !stopped[0];
   }
 
@@ -215,6 +217,11 @@ public final class StillRun {
   /** Noise that is left, of its light, in the mean; not a number where nothing is known. */
   public double noise() {
     return noise;
+  }
+
+  /** How many rays were followed. */
+  public long rays() {
+    return rays;
   }
 
   /** How often all of it was gone over. */
