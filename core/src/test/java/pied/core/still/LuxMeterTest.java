@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import pied.core.Rooms;
 import pied.core.lighting.LampSource;
 import pied.core.lighting.LampSources;
@@ -40,6 +42,78 @@ class LuxMeterTest {
     room.put("p", lamp, 3, 2);
     room.json("{'do':'day','hour':'0','date':'2026-01-05'}");
     return room;
+  }
+
+  /**
+   * By utilance, as the trade reckons a room with one number each for floor, ceiling and walls: of
+   * the lamp's light so much falls on each at once (its solid angle), and what they throw back goes
+   * to and fro between the three by their form factors.
+   */
+  @ParameterizedTest
+  @CsvSource({"1.2, 3", "1.5, 3", "1.8, 3", "2.2, 4"}) // the ceiling over a near lamp is not even
+  void onTheFloorOfARoomItIsWhatItsUtilanceSays(double high, double percent) {
+    Vec room = new Vec(6, 3, 5);
+    Vec lamp = new Vec(3, high, 2.5);
+    double lumens = 5000;
+    double[] back = {0.2, 0.7, 0.5};
+    LitSurface[] of = new LitSurface[6];
+    for (int i = 0; i < 6; i++) {
+      of[i] = KnownLightTest.lambert(back[Math.min(i, 2)]);
+    }
+    StillScene scene =
+        Boxes.scene(Boxes.room(room, of), List.of(Boxes.lamp(lamp, lumens, 0.02)), Outdoors.dark());
+    double mean = 0;
+    for (int i = 0; i < 6; i++) {
+      for (int k = 0; k < 5; k++) {
+        mean += Boxes.lux(scene, new Vec(i + 0.5, 0, k + 0.5), Vec.UP, 0.01) / 30;
+      }
+    }
+    double area = room.x() * room.z();
+    double utilance = utilance(room, lamp.y(), back);
+    assertThat(utilance).isBetween(0.3, 0.9);
+    assertThat(mean).isCloseTo(lumens * utilance / area, Percentage.withPercentage(percent));
+  }
+
+  /** Of the light of a lamp that shines to all sides over the middle, what comes to the floor. */
+  private static double utilance(Vec room, double high, double[] back) {
+    double floor = solid(room, high) / (4 * Math.PI);
+    double ceiling = solid(room, room.y() - high) / (4 * Math.PI);
+    double area = room.x() * room.z();
+    double walls = 2 * room.y() * (room.x() + room.z());
+    double across = parallel(room.x() / room.y(), room.z() / room.y());
+    double aside = 1 - across;
+    double wallTo = aside * area / walls;
+    double[] own = {floor / area, ceiling / area, (1 - floor - ceiling) / walls};
+    double[][] form = {{0, across, aside}, {across, 0, aside}, {wallTo, wallTo, 1 - 2 * wallTo}};
+    double[] lit = own.clone();
+    for (int r = 0; r < 60; r++) {
+      double[] next = own.clone();
+      for (int i = 0; i < 3; i++) {
+        for (int k = 0; k < 3; k++) {
+          next[i] += form[i][k] * back[k] * lit[k];
+        }
+      }
+      lit = next;
+    }
+    return lit[0] * area;
+  }
+
+  /** The solid angle of a rectangle seen from over its middle. */
+  private static double solid(Vec room, double high) {
+    double a = room.x() / 2;
+    double b = room.z() / 2;
+    return 4 * Math.asin(a * b / Math.sqrt((a * a + high * high) * (b * b + high * high)));
+  }
+
+  /** The form factor of two like rectangles across from each other (Howell, C-11), sides by gap. */
+  private static double parallel(double x, double y) {
+    double p = 1 + x * x;
+    double q = 1 + y * y;
+    double sum = Math.log(Math.sqrt(p * q / (p + y * y)));
+    sum += x * Math.sqrt(q) * Math.atan(x / Math.sqrt(q));
+    sum += y * Math.sqrt(p) * Math.atan(y / Math.sqrt(p));
+    sum += -x * Math.atan(x) - y * Math.atan(y);
+    return 2 / (Math.PI * x * y) * sum;
   }
 
   /**
