@@ -48,7 +48,8 @@ public record Developed(int wide, int high, float[] light, float[] paper, Exposu
       boolean none = f.count[at] == 0; // nothing is seen there yet
       paper[dot] = none ? 1 : f.sums[Film.SIZE * at + Film.PAPER] / f.count[at];
     }
-    Exposure e = eye.fitted(lit, paper, film.wide, film.high);
+    Exposure used = eye.to(MetLight.colour(lit, film));
+    Exposure e = used.fitted(lit, paper, film.wide, film.high);
     return new Developed(film.wide, film.high, lit, paper, e);
   }
 

@@ -1,5 +1,6 @@
 package pied.core.still;
 
+import pied.core.Nullable;
 import pied.core.light.LinearColour;
 import pied.core.material.pattern.Tint;
 
@@ -33,6 +34,11 @@ public record Exposure(double times, double[] balance) {
    */
   static Exposure of(double used, LinearColour colour) {
     return new Exposure(USED / used, colour.used());
+  }
+
+  /** The same of an eye that has got used to light of another colour. */
+  Exposure to(@Nullable LinearColour colour) {
+    return colour == null ? this : new Exposure(times, colour.used());
   }
 
   /** Linear light of a picture from light that was met; of 1. */
