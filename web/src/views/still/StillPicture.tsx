@@ -17,6 +17,7 @@ const seen = (s: StillView) => `/api/stills/${s.id}/seen.jpg?v=${s.state}${s.ver
 export function StillPicture(p: { still: StillView; stills: StillView[]; again: () => void }) {
   const { still, stills } = p;
   const [other, setOther] = useState("");
+  const [how, setHow] = useState<How>("line");
   const beside = stills.find((s) => s.id === other);
   const does = async (what: "stop" | "go" | "anew") => {
     const now = await attempt(() => api.stillDoes(still.id, what));
@@ -32,7 +33,7 @@ export function StillPicture(p: { still: StillView; stills: StillView[]; again: 
   const others = stills.filter((s) => s.id !== still.id && s.state === "made");
   return (
     <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
-      <Shown still={still} beside={beside} />
+      <Shown still={still} beside={beside} how={how} />
       <Box sx={{ px: 2, py: 1, borderTop: 1, borderColor: "divider" }}>
         <Box sx={{ display: "flex", alignItems: "baseline", gap: 1 }}>
           <Name key={still.name} still={still} again={p.again} />
@@ -81,6 +82,17 @@ export function StillPicture(p: { still: StillView; stills: StillView[]; again: 
                 options={{ "": "nothing", ...Object.fromEntries(others.map((s) => [s.id, s.name])) }}
                 onChange={setOther}
               />
+              {beside && (
+                <>
+                  ,{" "}
+                  <Choice
+                    label="How they are compared"
+                    value={how}
+                    options={{ line: "across a line", both: "both whole" }}
+                    onChange={(h) => setHow(h as How)}
+                  />
+                </>
+              )}
             </Box>
           )}
           <Button color="inherit" onClick={() => void remove()}>
@@ -117,13 +129,17 @@ function Name({ still, again }: { still: StillView; again: () => void }) {
   );
 }
 
+/** Of two pictures: one on each side of a line, or both next to each other. */
+type How = "line" | "both";
+
 const FILL = { position: "absolute", inset: 0, width: "100%", height: "100%", objectFit: "contain" } as const;
 
-/** The picture; of two, one on each side of a line that is pulled across. */
-function Shown({ still, beside }: { still: StillView; beside?: StillView }) {
+/** The picture, and another: each on its side of a line that is pulled across, or both whole. */
+function Shown({ still, beside, how }: { still: StillView; beside?: StillView; how: How }) {
   const [line, setLine] = useState(50);
   const empty = still.state === "waiting" || still.state === "failed";
   const shown = useLoaded(empty ? null : seen(still));
+  const half = beside !== undefined && how === "both" ? { width: "calc(50% - 4px)" } : {};
   return (
     <Box sx={{ flex: 1, minHeight: 0, position: "relative", bgcolor: "action.hover" }}>
       {shown === null && (
@@ -137,16 +153,29 @@ function Shown({ still, beside }: { still: StillView; beside?: StillView }) {
         </Typography>
       )}
       {shown !== null && (
-        <Box component="img" src={shown} alt={still.name} data-testid="still-seen" sx={FILL} />
+        <Box
+          component="img"
+          src={shown}
+          alt={still.name}
+          data-testid="still-seen"
+          sx={{ ...FILL, ...half }}
+        />
       )}
       {beside && (
+        <Box
+          component="img"
+          src={seen(beside)}
+          alt={beside.name}
+          data-testid="still-beside"
+          sx={
+            how === "both"
+              ? { ...FILL, ...half, left: "calc(50% + 4px)" }
+              : { ...FILL, clipPath: `inset(0 0 0 ${line}%)` }
+          }
+        />
+      )}
+      {beside && how === "line" && (
         <>
-          <Box
-            component="img"
-            src={seen(beside)}
-            alt={beside.name}
-            sx={{ ...FILL, clipPath: `inset(0 0 0 ${line}%)` }}
-          />
           <Box
             sx={{
               position: "absolute",

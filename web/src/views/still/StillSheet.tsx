@@ -28,14 +28,14 @@ function Sheet() {
   const chosen = useStills((s) => s.chosen);
   const failed = useStills((s) => s.failed);
   const client = useQueryClient();
-  const stills =
-    useQuery({
-      queryKey: ["stills", space.id, space.revision, chosen],
-      queryFn: () => api.stills(space.id),
-      placeholderData: (before) => before,
-      staleTime: 0,
-      refetchInterval: (q) => (q.state.data?.some(isUnderWay) ? LOOK : false),
-    }).data ?? [];
+  const { data, error } = useQuery({
+    queryKey: ["stills", space.id, space.revision, chosen],
+    queryFn: () => api.stills(space.id),
+    placeholderData: (before) => before,
+    staleTime: 0,
+    refetchInterval: (q) => (q.state.data?.some(isUnderWay) ? LOOK : false),
+  });
+  const stills = data ?? [];
   const again = () => void client.invalidateQueries({ queryKey: ["stills", space.id] });
   const shown = stills.find((s) => s.id === chosen) ?? stills.at(0);
   return (
@@ -58,7 +58,9 @@ function Sheet() {
           <StillPicture key={shown.id} still={shown} stills={stills} again={again} />
         ) : (
           <Typography color="text.secondary" sx={{ m: "auto", maxWidth: 380, textAlign: "center" }}>
-            No still yet. Say above what it shall be and make it: it begins to show within a second or two.
+            {data
+              ? "No still yet. Say above what it shall be and make it: it begins to show within a second or two."
+              : (error?.message ?? "Looking for its stills…")}
           </Typography>
         )}
       </Box>

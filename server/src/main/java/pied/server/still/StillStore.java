@@ -3,7 +3,10 @@ package pied.server.still;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
+import pied.core.Names;
 import pied.core.Nullable;
 import pied.core.edit.Edits;
 import pied.core.show.LightLook;
@@ -104,7 +107,8 @@ class StillStore {
             from,
             look == null ? null : look.id(),
             look == null ? null : look.name());
-    return insert(space, from == null ? "Set view" : from, told, now.revision());
+    String name = from == null ? "Set view" : from;
+    return insert(space, look == null ? name : name + ", " + look.name(), told, now.revision());
   }
 
   private static String name(Space space, String viewpoint) {
@@ -116,10 +120,12 @@ class StillStore {
   }
 
   private StillRow insert(String space, String name, StoredStill told, long revision) {
-    if (rows.ofSpace(space).size() >= MOST) {
+    List<StillRow> all = rows.ofSpace(space);
+    if (all.size() >= MOST) {
       throw new Refusal("A space keeps up to {} pictures; remove one first.", MOST);
     }
-    StillRow row = new StillRow(space, name, Json.text(told), revision);
+    Set<String> taken = all.stream().map(StillRow::name).collect(Collectors.toSet());
+    StillRow row = new StillRow(space, Names.free(name, taken), Json.text(told), revision);
     ledger.keep(t -> t.insert(row));
     return row;
   }
@@ -183,7 +189,7 @@ class StillStore {
     }
     StoredStill again =
         StoredStill.of(w.withView(v), told.viewpoint(), told.from(), told.look(), told.lookName());
-    return insert(row.space(), row.name(), again, now.revision());
+    return insert(row.space(), Names.bare(row.name()), again, now.revision());
   }
 
   void put(String id, StillState state, @Nullable String failed) {

@@ -156,6 +156,8 @@ class StillTest {
       }
     }
     assertThat(n).isEqualTo(2);
+    // one more of a viewpoint is told apart
+    assertThat(ask("The door", "48 × 32", "draft").name()).isEqualTo("The door 2");
   }
 
   /** Where its folder cannot be written the picture is not lost: it is written later. */
