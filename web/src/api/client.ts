@@ -191,6 +191,8 @@ export const api = {
   },
   lux: (space: string, at: T.Vec) =>
     call<T.LuxView>(`/spaces/${space}/lux` + query({ x: at.x, y: at.y, z: at.z })),
+  luxLines: (space: string, height: string, unit: string) =>
+    call<T.LuxLinesView>(`/spaces/${space}/lux/lines` + query({ height, unit })),
   topLux: (space: string, piece: string) => call<T.LuxView>(`/spaces/${space}/pieces/${piece}/lux`),
   stills: (space: string) => call<T.StillView[]>(`/spaces/${space}/stills`),
   askStill: (space: string, request: T.StillRequest) => call<T.StillView>(`/spaces/${space}/stills`, request),

@@ -7,6 +7,7 @@ import { lookAtPlan } from "../../tools/carry/facing";
 import { LAYER } from "./layer";
 import { Tray } from "./Tray";
 import { LightMarks } from "./LightMarks";
+import { LuxMarks } from "./LuxMarks";
 import { TwinLines } from "./TwinLines";
 import { ViewMarks } from "./ViewMarks";
 import { useHandling } from "../../store/handling";
@@ -156,6 +157,7 @@ export function Plan() {
           <DatumMark eye={eye} />
           <TwinLines scale={eye.scale} toPlan={toPlan} />
           <LightMarks scale={eye.scale} toPlan={toPlan} />
+          <LuxMarks scale={eye.scale} />
           <ViewMarks scale={eye.scale} toPlan={toPlan} />
           <DrawnLines scale={eye.scale} />
         </>

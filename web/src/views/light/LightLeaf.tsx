@@ -3,6 +3,7 @@ import { CurvesPart } from "./CurvesPart";
 import { DayPart } from "./DayPart";
 import { LampsPart } from "./LampsPart";
 import { LooksPart } from "./LooksPart";
+import { LuxPart } from "./LuxPart";
 
 /** How the space is lit: lamps, the looks they are kept in, and the day. */
 export function LightLeaf() {
@@ -11,6 +12,7 @@ export function LightLeaf() {
       <LooksPart />
       <LampsPart />
       <DayPart />
+      <LuxPart />
       <CurvesPart />
     </Box>
   );

@@ -29,20 +29,26 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import pied.core.edit.Amount;
 import pied.core.handover.Zip;
 import pied.core.piece.Piece;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 import pied.core.space.Space;
 import pied.core.space.Validity;
+import pied.core.still.LuxField;
+import pied.core.still.LuxLine;
 import pied.core.still.LuxMeter;
 import pied.core.still.StillWords;
+import pied.core.units.LengthUnit;
+import pied.core.units.Message;
 import pied.core.units.Refusal;
 import pied.server.http.FileName;
 import pied.server.space.OpenSpace;
 import pied.server.space.SpaceStore;
 import pied.server.still.StillQueue.Making;
 import pied.server.still.StillRow.StillState;
+import pied.server.still.StillWire.LuxLinesView;
 import pied.server.still.StillWire.LuxView;
 import pied.server.still.StillWire.StillNaming;
 import pied.server.still.StillWire.StillRequest;
@@ -58,6 +64,7 @@ class StillController {
   private static final double NOISE = 0.01;
 
   private static final double ROUGH = 0.03;
+  private static final double LINES = 0.05;
   private static final int THREADS = Math.max(1, Runtime.getRuntime().availableProcessors());
 
   private final StillStore stills;
@@ -341,6 +348,37 @@ class StillController {
         "%s: %s in the mean, %s at least."
             .formatted(p.name(), StillWords.lux(mean), StillWords.lux(least));
     return new LuxView(mean, off, least, said);
+  }
+
+  /**
+   * Lines of equal lux on plan, some seconds' work.
+   *
+   * @param height over the floor's zero, as typed
+   */
+  @GetMapping("/spaces/{space}/lux/lines")
+  LuxLinesView lines(
+      @PathVariable String space,
+      @RequestParam String height,
+      @RequestParam(defaultValue = "m") String unit) {
+    LengthUnit u = LengthUnit.of(unit);
+    double high = Amount.typed(height).metres(u);
+    OpenSpace.Seen now = spaces.seen(space);
+    double top = now.space().shell().height();
+    if (high < 0 || high > top) {
+      throw new Refusal("A height in the room is 0 to {}.", Message.length(top)).in(u);
+    }
+    LuxField f = measured(space, m -> LuxField.of(now.space(), m, high, LINES, THREADS));
+    if (f.isEmpty()) {
+      throw new Refusal("There is no free place in the room at that height.");
+    }
+    String said =
+        "%s high it is %s bright in the mean, %s at least, %s at most."
+            .formatted(
+                Message.length(high).in(u),
+                StillWords.lux(f.mean()),
+                StillWords.lux(f.least()),
+                StillWords.lux(f.most()));
+    return new LuxLinesView(now.revision(), high, u.fine(high), LuxLine.of(f), said);
   }
 
   /** One measures at a time: it takes all there is of the machine. */

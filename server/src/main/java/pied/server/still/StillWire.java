@@ -3,6 +3,7 @@ package pied.server.still;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.solid.Vec;
+import pied.core.still.LuxLine;
 import pied.core.still.StillGrade;
 
 /** What is asked about stills, and answered. */
@@ -81,4 +82,15 @@ public final class StillWire {
    * @param said the same in words
    */
   public record LuxView(double lux, double off, @Nullable Double least, String said) {}
+
+  /**
+   * Lines of equal lux on plan.
+   *
+   * @param revision of the space that was measured
+   * @param height over the floor's zero, metres
+   * @param text the same as one reads it
+   * @param said how bright it is there, in words
+   */
+  public record LuxLinesView(
+      long revision, double height, String text, List<LuxLine> lines, String said) {}
 }

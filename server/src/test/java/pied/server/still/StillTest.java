@@ -1,6 +1,7 @@
 package pied.server.still;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -26,6 +27,7 @@ import pied.server.Given;
 import pied.server.OneServer;
 import pied.server.space.ProjectStore;
 import pied.server.still.StillRow.StillState;
+import pied.server.still.StillWire.LuxLinesView;
 import pied.server.still.StillWire.LuxView;
 import pied.server.still.StillWire.StillView;
 
@@ -214,5 +216,24 @@ class StillTest {
     LuxView top = http.getForObject("/api/spaces/" + space + "/pieces/t/lux", LuxView.class);
     assertThat(top.least()).isBetween(1.0, top.lux());
     assertThat(top.said()).contains("in the mean").contains("at least");
+  }
+
+  @Test
+  void linesOfEqualLuxAreDrawnAtAHeightInTheRoom() {
+    String lines = "/api/spaces/" + space + "/lux/lines?unit=cm&height=";
+    LuxLinesView v = http.getForObject(lines + "80", LuxLinesView.class);
+    assertThat(v.height()).isCloseTo(0.8, within(1e-9));
+    assertThat(v.text()).isEqualTo("80.0");
+    assertThat(v.said()).startsWith("80.0 cm high it is").contains("lx bright in the mean");
+    assertThat(v.lines()).isNotEmpty();
+    assertThat(v.lines().stream().flatMap(l -> l.runs().stream()).flatMap(List::stream))
+        .allSatisfy(
+            p -> {
+              assertThat(p.x()).isBetween(0.0, 6.0);
+              assertThat(p.z()).isBetween(0.0, 4.0);
+            });
+    ResponseEntity<String> high = http.getForEntity(lines + "900", String.class);
+    assertThat(high.getStatusCode().value()).isEqualTo(422);
+    assertThat(high.getBody()).contains("A height in the room is 0 to");
   }
 }
