@@ -17,6 +17,10 @@ public final class Mesh {
   private final List<String> parts;
   private final float[] uv;
   private final Box box;
+
+  /** By this it is known to who does not want to hold on to it. */
+  private final Object self = new Object();
+
   private volatile MeshTree tree;
   private volatile Mapping mapping;
   private Mesh same = this;
@@ -151,6 +155,10 @@ public final class Mesh {
 
   public Vec vertex(int v) {
     return new Vec(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]);
+  }
+
+  Object self() {
+    return self;
   }
 
   /** The tree over this mesh, built when first asked for. */

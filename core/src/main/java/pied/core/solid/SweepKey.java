@@ -6,15 +6,16 @@ import pied.core.Tolerance;
 /**
  * A mesh as it is turned to the way of a sweep. What is turned the same but for rounding is one.
  *
+ * @param mesh what a mesh is known by; the key does not hold on to the mesh
  * @param turn from its own frame into that of the way: nine numbers, row by row, in {@link #GRAIN}
  */
-record SweepKey(Mesh mesh, long[] turn, SweepFacing facing) {
+record SweepKey(Object mesh, long[] turn, SweepFacing facing) {
   /** At the end of a mesh of 10 m a hundredth of {@link SweepTree#PAD}. */
   private static final double GRAIN = Tolerance.NONE;
 
   static SweepKey of(Mesh mesh, double[] turn, SweepFacing facing) {
     return new SweepKey(
-        mesh, Arrays.stream(turn).mapToLong(v -> Math.round(v / GRAIN)).toArray(), facing);
+        mesh.self(), Arrays.stream(turn).mapToLong(v -> Math.round(v / GRAIN)).toArray(), facing);
   }
 
   @Override
@@ -32,6 +33,6 @@ record SweepKey(Mesh mesh, long[] turn, SweepFacing facing) {
 
   @Override
   public String toString() {
-    return "sweep of " + mesh.triangles() + " triangles, " + facing;
+    return "sweep " + facing;
   }
 }

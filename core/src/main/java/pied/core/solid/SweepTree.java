@@ -2,9 +2,8 @@ package pied.core.solid;
 
 import java.util.Arrays;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicInteger;
-import java.util.concurrent.atomic.AtomicReferenceArray;
 import pied.core.BoundedCache;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 
 /**
@@ -14,8 +13,8 @@ import pied.core.Tolerance;
  * a wall that is come to askew is far smaller than its box.
  *
  * <p>What is carried keeps its turn, and so does what stands; the same tree is asked again and
- * again. It is kept once it was asked for as often as making it costs; until then boxes are turned
- * as they are asked. Both give the same answers.
+ * again. Its boxes are kept once they were asked for as often as making them costs; until then
+ * boxes are turned as they are asked. Both give the same answers.
  */
 final class SweepTree {
   /** Boxes are larger across by this, metres: they serve all that is turned so but for rounding. */
@@ -33,35 +32,20 @@ final class SweepTree {
   /** A mesh of more triangles is never kept: it would push out all others. */
   private static final int MOST = 200_000;
 
-  /** So many meshes that were met last are remembered. */
-  private static final int HINTS = 64;
-
-  private static final Map<SweepKey, SweepTree> KNOWN = BoundedCache.room(SHARE, SweepTree::bytes);
+  private static final Map<SweepKey, SweepKept> KNOWN = BoundedCache.room(SHARE, SweepKept::bytes);
 
   private final Mesh mesh;
   private final BoxTree tree;
   private final double[] turn;
   private final SweepFacing facing;
-  private final AtomicInteger asked = new AtomicInteger();
-
-  /** Which triangles met which of others last; whoever is later than another wins. */
-  private final AtomicReferenceArray<SweepHint> hints = new AtomicReferenceArray<>(HINTS);
-
-  /** The boxes of nodes and of items that count; null if they are not kept. */
-  private SweepBoxes nodes;
-
-  private SweepBoxes items;
-
-  /** The triangles of these, and how many of them there are before each item of the tree. */
-  private int[] kept;
-
-  private int[] before;
+  private final SweepKept known;
 
   private SweepTree(Mesh mesh, double[] turn, SweepFacing facing) {
     this.mesh = mesh;
     this.turn = turn;
     this.facing = facing;
     tree = mesh.tree().split();
+    known = known(SweepKey.of(mesh, turn, facing));
   }
 
   /**
@@ -70,41 +54,31 @@ final class SweepTree {
    * @param turn from its own frame into that of the way, nine numbers, row by row
    */
   static SweepTree of(Mesh mesh, double[] turn, SweepFacing facing) {
-    SweepKey key = SweepKey.of(mesh, turn, facing);
-    SweepTree known = KNOWN.get(key);
-    if (known != null && known.nodes != null) {
-      return known;
-    }
-    int times = known == null ? 0 : known.asked.incrementAndGet();
-    boolean worth = mesh.triangles() <= MOST && times >= mesh.triangles() / WORTH;
-    if (known == null || worth) {
-      known = new SweepTree(mesh, turn, facing);
-      if (worth) {
-        known.keep();
-      }
-      KNOWN.put(key, known);
-    }
-    return known;
+    return new SweepTree(mesh, turn, facing);
   }
 
-  private long bytes() {
-    long own = 256;
-    return nodes == null
-        ? own
-        : own + nodes.bytes() + items.bytes() + 4L * (kept.length + before.length);
+  private SweepKept known(SweepKey key) {
+    SweepKept found = KNOWN.get(key);
+    if (found != null && found.nodes() != null) {
+      return found;
+    }
+    int times = found == null ? 0 : found.asked().incrementAndGet();
+    boolean worth = mesh.triangles() <= MOST && times >= mesh.triangles() / WORTH;
+    if (found == null || worth) {
+      found = worth ? keep() : SweepKept.none();
+      KNOWN.put(key, found);
+    }
+    return found;
   }
 
   /** Which two triangles met the last time that this was moved toward another; null for none. */
+  @Nullable
   SweepHint hint(SweepTree other) {
-    SweepHint h = hints.get(System.identityHashCode(other) % HINTS);
-    return h != null && h.other() == other ? h : null;
+    return known.hint(other.known);
   }
 
   void hint(SweepTree other, int a, int b) {
-    SweepHint known = hint(other);
-    if (known == null || known.a() != a || known.b() != b) {
-      hints.set(System.identityHashCode(other) % HINTS, new SweepHint(other, a, b));
-    }
+    known.hint(other.known, a, b);
   }
 
   // ---- what it is asked
@@ -119,26 +93,26 @@ final class SweepTree {
 
   int firstOf(int leaf) {
     int at = ~tree.link[leaf];
-    return before == null ? at : before[at];
+    return known.before() == null ? at : known.before()[at];
   }
 
   int endOf(int leaf) {
     int at = ~tree.link[leaf] + tree.count[leaf];
-    return before == null ? at : before[at];
+    return known.before() == null ? at : known.before()[at];
   }
 
   int triangle(int item) {
-    return kept == null ? tree.order[item] : kept[item];
+    return known.kept() == null ? tree.order[item] : known.kept()[item];
   }
 
   /** The boxes of nodes, or null: then each is asked for. */
   SweepBoxes nodes() {
-    return nodes;
+    return known.nodes();
   }
 
   /** Those of items likewise. */
   SweepBoxes items() {
-    return items;
+    return known.items();
   }
 
   /**
@@ -175,15 +149,17 @@ final class SweepTree {
 
   // ---- keeping it
 
-  private void keep() {
+  private SweepKept keep() {
     int n = tree.order.length;
-    kept = new int[n];
-    before = new int[n + 1];
-    SweepBoxes all = new SweepBoxes(n, true);
-    nodes = new SweepBoxes(tree.link.length, n <= FEW);
-    int count = keep(0, 0, all, new SweepTriangles(mesh, turn, facing), new SweepBoxes(1, false));
-    kept = Arrays.copyOf(kept, count);
-    items = all.first(count);
+    SweepKept to =
+        new SweepKept(
+            new SweepBoxes(tree.link.length, n <= FEW),
+            new SweepBoxes(n, true),
+            new int[n],
+            new int[n + 1]);
+    int count = keep(0, 0, to, new SweepTriangles(mesh, turn, facing), new SweepBoxes(1, false));
+    return new SweepKept(
+        to.nodes(), to.items().first(count), Arrays.copyOf(to.kept(), count), to.before());
   }
 
   /**
@@ -193,13 +169,14 @@ final class SweepTree {
    * @param whole room for the box of a node
    * @return how many are then
    */
-  private int keep(int node, int first, SweepBoxes to, SweepTriangles all, SweepBoxes whole) {
+  private int keep(int node, int first, SweepKept to, SweepTriangles all, SweepBoxes whole) {
+    SweepBoxes nodes = to.nodes();
     int end;
     nodes.clear(node);
     if (isLeaf(node)) {
       end = keepLeaf(node, first, to, all, whole);
       for (int i = first; i < end; i++) {
-        nodes.grow(node, to, i);
+        nodes.grow(node, to.items(), i);
       }
     } else {
       int child = tree.link[node];
@@ -208,25 +185,25 @@ final class SweepTree {
       nodes.grow(node, nodes, child + 1);
     }
     if (nodes.faced()) {
-      nodes.face(node, all, kept, first, end);
+      nodes.face(node, all, to.kept(), first, end);
     }
     return end;
   }
 
   /** Keeps the items of a leaf that count; what is split off a triangle has its leaf's box. */
-  private int keepLeaf(int node, int first, SweepBoxes to, SweepTriangles all, SweepBoxes whole) {
+  private int keepLeaf(int node, int first, SweepKept to, SweepTriangles all, SweepBoxes whole) {
     node(node, whole);
     int end = first;
     int from = ~tree.link[node];
     for (int i = from; i < from + tree.count[node]; i++) {
       int t = tree.order[i];
       if (all.counts[t]) {
-        to.set(end, all.corners, 9 * t);
-        to.cut(end, whole, 0);
-        to.face(end, all, t);
-        kept[end++] = t;
+        to.items().set(end, all.corners, 9 * t);
+        to.items().cut(end, whole, 0);
+        to.items().face(end, all, t);
+        to.kept()[end++] = t;
       }
-      before[i + 1] = end;
+      to.before()[i + 1] = end;
     }
     return end;
   }
