@@ -23,7 +23,7 @@ interface What {
   /** The file, without what says how it is written. */
   file: string;
   said?: Said;
-  sort: "list" | "drawing" | "model" | "project";
+  sort: "list" | "drawing" | "model" | "still" | "project";
   /** Whether it is of all spaces of the project. */
   whole?: boolean;
 }
@@ -43,13 +43,26 @@ const whats = (offered: Offered | undefined): What[] => [
   { key: "glb", words: "The model, GLB", file: "space.glb", sort: "model" },
   { key: "obj", words: "The model, OBJ in a zip", file: "space.obj.zip", sort: "model" },
   { key: "stl", words: "The model to make, STL", file: "space.stl", sort: "model" },
+  ...(offered?.stills ?? []).map((s): What => ({
+    key: s.words,
+    words: s.words,
+    file: "still",
+    said: s.said,
+    sort: "still",
+  })),
   { key: "all schedule", words: "The schedule of all spaces", file: "schedule", sort: "list", whole: true },
   { key: "all plans", words: "The plans, side by side", file: "plans", sort: "drawing", whole: true },
   { key: "pack", words: "Everything in one pack", file: "pack.zip", sort: "drawing", whole: true },
   { key: "archive", words: "The project, as an archive", file: "archive.zip", sort: "project" },
 ];
 
-const HEADS = { list: "Lists", drawing: "Drawings to scale", model: "Models", project: "The project itself" };
+const HEADS = {
+  list: "Lists",
+  drawing: "Drawings to scale",
+  model: "Models",
+  still: "Stills",
+  project: "The project itself",
+};
 
 /** What leaves the house: what, how much of it, how; what it will be; and the file. */
 export function HandoverSheet() {
@@ -88,6 +101,7 @@ function Making({ kept }: { kept: Said }) {
     ...kept,
   });
   const [form, setForm] = useState<"pdf" | "svg">("pdf");
+  const [picture, setPicture] = useState("png");
   const [sheet, setSheet] = useState(1);
   const offered = useQuery({
     queryKey: ["handover", space.id, space.revision],
@@ -112,7 +126,9 @@ function Making({ kept }: { kept: Said }) {
       : `${what.file}.${what.key === "drawings" ? "pdf" : form}`
     : what.sort === "list"
       ? "schedule.csv"
-      : what.file;
+      : what.sort === "still"
+        ? `${what.file}.${picture}`
+        : what.file;
   const asked = form === "svg" && drawing && sheet > 1 ? { ...own, sheet: String(sheet) } : own;
   const address =
     what.sort === "project"
@@ -143,6 +159,8 @@ function Making({ kept }: { kept: Said }) {
               put={put}
               form={form}
               setForm={setForm}
+              picture={picture}
+              setPicture={setPicture}
               offered={offered}
               pieces={useSheet.getState().selection}
             />
@@ -190,6 +208,7 @@ const OF: Record<What["sort"], string[]> = {
   list: ["unit", "layers", "hidden", "by", "decimal"],
   drawing: ["unit", "layers", "hidden", "scale", "paper", "numbers", "drawnBy"],
   model: ["layers", "hidden"],
+  still: [],
   project: [],
 };
 
@@ -217,6 +236,8 @@ function How(p: {
   put: (name: string, value: string) => void;
   form: "pdf" | "svg";
   setForm: (form: "pdf" | "svg") => void;
+  picture: string;
+  setPicture: (ending: string) => void;
   offered?: Offered;
   pieces: string[];
 }) {
@@ -250,8 +271,21 @@ function How(p: {
   if (what.sort === "project")
     return (
       <>
-        All spaces of the project with their layers, groups and history, the articles it brought in, and their
-        pictures: one zip, which another Pied takes in whole.
+        All spaces of the project with their layers, groups, history and stills, the articles it brought in,
+        and their pictures: one zip, which another Pied takes in whole.
+      </>
+    );
+  if (what.sort === "still")
+    return (
+      <>
+        {what.words}, as{" "}
+        <Choice
+          label="Form of the still"
+          value={p.picture}
+          options={{ png: "PNG", jpg: "JPEG", hdr: "all its light (Radiance HDR)" }}
+          onChange={p.setPicture}
+        />
+        . Its address always has the latest that was made from there.
       </>
     );
   if (what.sort === "list")

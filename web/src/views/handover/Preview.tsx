@@ -9,7 +9,7 @@ import type { Said } from "../../tools/handover/handover";
 
 /** What the file will be: a sheet of a drawing, the first lines of a list, or how much it is. */
 export function Preview(p: {
-  what: "list" | "drawing" | "model" | "project";
+  what: "list" | "drawing" | "model" | "still" | "project";
   /** "spaces/" or "projects/" and an id. */
   of: string;
   file: string;
@@ -54,6 +54,19 @@ export function Preview(p: {
           sx={{ flex: 1, minHeight: 0, objectFit: "contain", boxShadow: 1, bgcolor: "#FFFFFF" }}
         />
       )}
+      {seen?.still && (
+        <>
+          <Box
+            component="img"
+            alt={seen.words}
+            src={`/api/stills/${seen.still}/seen.jpg`}
+            sx={{ flex: 1, minHeight: 0, objectFit: "contain" }}
+          />
+          <Typography variant="caption" color="text.secondary" sx={{ pt: 0.5 }}>
+            {seen.words}
+          </Typography>
+        </>
+      )}
       {seen && seen.sheets > 1 && (
         <Box sx={{ display: "flex", justifyContent: "center", alignItems: "center", gap: 1, pt: 0.5 }}>
           <Button size="small" disabled={p.sheet <= 1} onClick={() => p.onSheet(p.sheet - 1)}>
@@ -68,7 +81,7 @@ export function Preview(p: {
         </Box>
       )}
       {seen?.rows && <Rows rows={seen.rows} words={seen.words} />}
-      {seen && !seen.svg && !seen.rows && (
+      {seen && !seen.svg && !seen.rows && !seen.still && (
         <Typography color="text.secondary" sx={{ pt: 1 }}>
           {many
             ? "The plan, the ceiling plan, and every elevation and section that is offered, a sheet each."

@@ -1,9 +1,15 @@
 package pied.core.format;
 
+import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * Pictures with all their light: RGBE of Radiance (G. Ward, "Real pixels", Graphics Gems II, 1991),
@@ -14,6 +20,7 @@ public final class RadianceHdr {
   private static final int MOST_PACKED = 0x7FFF;
   private static final int RUN = 4;
   private static final int LONGEST = 127;
+  private static final Pattern SIZE = Pattern.compile("-Y (\\d{1,5}) \\+X (\\d{1,5})");
 
   private RadianceHdr() {}
 
@@ -99,16 +106,9 @@ public final class RadianceHdr {
    * @throws IOException if it is none
    */
   public static HdrPicture read(InputStream in) throws IOException {
-    String line = line(in);
-    if (!line.equals("#?RADIANCE")) {
-      throw new IOException("It is no picture of Radiance.");
-    }
-    while (!line(in).isEmpty()) {
-      continue;
-    }
-    String[] size = line(in).split(" ");
-    int high = Integer.parseInt(size[1]);
-    int wide = Integer.parseInt(size[3]);
+    int[] size = size(in);
+    int wide = size[0];
+    int high = size[1];
     float[] light = new float[Math.multiplyExact(3, Math.multiplyExact(wide, high))];
     byte[][] row = new byte[4][wide];
     for (int y = 0; y < high; y++) {
@@ -135,6 +135,30 @@ public final class RadianceHdr {
     return new HdrPicture(wide, high, light);
   }
 
+  /** Width and height in dots, from its head. */
+  private static int[] size(InputStream in) throws IOException {
+    if (!line(in).equals("#?RADIANCE")) {
+      throw new IOException("It is no picture of Radiance.");
+    }
+    while (!line(in).isEmpty()) {
+      continue;
+    }
+    Matcher m = SIZE.matcher(line(in));
+    if (!m.matches()) {
+      throw new IOException("Its size cannot be read.");
+    }
+    return new int[] {Integer.parseInt(m.group(2)), Integer.parseInt(m.group(1))};
+  }
+
+  /** Whether a file begins as one of so many dots does. */
+  public static boolean isOf(Path file, int wide, int high) {
+    try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+      return Arrays.equals(size(in), new int[] {wide, high});
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
   private static void unpack(InputStream in, byte[] part) throws IOException {
     int i = 0;
     while (i < part.length) {
@@ -144,7 +168,7 @@ public final class RadianceHdr {
       }
       if (n > 128) {
         byte v = (byte) in.read();
-        java.util.Arrays.fill(part, i, i + n - 128, v);
+        Arrays.fill(part, i, i + n - 128, v);
         i += n - 128;
       } else {
         i += in.readNBytes(part, i, n);

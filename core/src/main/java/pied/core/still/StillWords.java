@@ -55,10 +55,7 @@ public final class StillWords {
    * @param look name of the look; null for as it was lit
    */
   public static String said(StillWish w, @Nullable String from, @Nullable String look) {
-    String s =
-        from == null
-            ? "from the set view"
-            : from.startsWith("From ") ? small(from) : "from " + from;
+    String s = where(from, null);
     if (w.around()) {
       s += ", all around";
     }
@@ -73,6 +70,15 @@ public final class StillWords {
     if (w.card()) {
       s += ", in white card";
     }
+    return look == null ? s : s + ", in the look " + look;
+  }
+
+  /** From where a picture is, and in which look. */
+  public static String where(@Nullable String from, @Nullable String look) {
+    String s =
+        from == null
+            ? "from the set view"
+            : from.startsWith("From ") ? small(from) : "from " + from;
     return look == null ? s : s + ", in the look " + look;
   }
 

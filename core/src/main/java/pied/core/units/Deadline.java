@@ -49,6 +49,11 @@ public final class Deadline {
     return System.nanoTime() + seconds * 1_000_000_000L;
   }
 
+  /** Whether the time is up. */
+  public boolean passed() {
+    return this != NONE && System.nanoTime() - until > 0;
+  }
+
   /**
    * Goes on, or not.
    *
@@ -56,7 +61,7 @@ public final class Deadline {
    */
   public void check() {
     step.run();
-    if (this != NONE && System.nanoTime() - until > 0) {
+    if (passed()) {
       throw new Refusal(tooLong);
     }
   }

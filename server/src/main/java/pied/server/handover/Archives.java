@@ -10,7 +10,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -35,6 +37,7 @@ import pied.server.space.ProjectStore;
 import pied.server.space.SpaceStore;
 import pied.server.space.SpaceWire.ProjectView;
 import pied.server.space.SpaceWire.SpaceName;
+import pied.server.still.StillShelf;
 import pied.server.store.Json;
 import pied.server.store.Missing;
 import pied.server.store.WorkFolder;
@@ -62,11 +65,6 @@ class Archives {
   /** Longest time that taking it in may take, seconds. */
   private static final int LONGEST = 90;
 
-  /** So many sentences are said of it, none longer than so many letters. */
-  private static final int MOST_SAID = 40;
-
-  private static final int LONGEST_SAID = 400;
-
   /** The same for the same, whatever the order in which maps give what is in them. */
   private static final ObjectMapper SORTED =
       Json.MAPPER
@@ -78,6 +76,7 @@ class Archives {
   private final SpaceStore spaces;
   private final ImportStore articles;
   private final PictureStore pictures;
+  private final StillShelf stills;
   private final Shapes shapes;
   private final WorkFolder work;
   private final Semaphore one = new Semaphore(1, true);
@@ -87,6 +86,7 @@ class Archives {
       SpaceStore spaces,
       ImportStore articles,
       PictureStore pictures,
+      StillShelf stills,
       Shapes shapes,
       WorkFolder work) {
     this.work = work;
@@ -94,6 +94,7 @@ class Archives {
     this.spaces = spaces;
     this.articles = articles;
     this.pictures = pictures;
+    this.stills = stills;
     this.shapes = shapes;
   }
 
@@ -107,7 +108,9 @@ class Archives {
   /** The same for the same project as it is now. */
   String tag(String id) {
     ProjectView p = project(id);
-    int hash = Objects.hash(p.name(), articles.ofProject(id), pictures.archived(id));
+    List<String> made =
+        StillsInArchive.ids(stills, p.spaces().stream().map(SpaceName::id).toList());
+    int hash = Objects.hash(p.name(), articles.ofProject(id), pictures.archived(id), made);
     long sum = 0;
     for (SpaceName s : p.spaces()) {
       long revision = spaces.seen(s.id()).revision();
@@ -137,6 +140,8 @@ class Archives {
     List<Archived> printed = pictures.archived(id);
     ArrayNode brought = contents.putArray("pictures");
     printed.forEach(a -> list(brought.addObject(), a));
+    StillsInArchive seen = stillsOf(p);
+    seen.list(contents);
     ZipOutputStream zip = Zip.open(to);
     Zip.put(zip, CONTENTS, bytes(contents));
     for (Archived a : printed) {
@@ -148,7 +153,16 @@ class Archives {
     for (int i = 0; i < p.spaces().size(); i++) {
       Zip.put(zip, file(i), bytes(spaces.archived(p.spaces().get(i).id())));
     }
+    seen.write(zip);
     zip.finish();
+  }
+
+  private StillsInArchive stillsOf(ProjectView p) throws IOException {
+    Map<String, String> of = new LinkedHashMap<>();
+    for (int i = 0; i < p.spaces().size(); i++) {
+      of.put(file(i), p.spaces().get(i).id());
+    }
+    return StillsInArchive.of(stills, of);
   }
 
   private static String file(int i) {
@@ -214,6 +228,7 @@ class Archives {
     if (!spaces.isEmpty() && spaces.stream().noneMatch(files::has)) {
       throw new Refusal("None of its spaces is in it any more; the archive is cut off too early.");
     }
+    Map<String, String> kept = new HashMap<>();
     ProjectView made =
         projects.takeIn(
             name,
@@ -223,7 +238,7 @@ class Archives {
               public ProjectStore.Coming keep(String project) {
                 pictures(project, files, said, deadline);
                 Map<String, String> ids = articles(project, own, files, said, deadline);
-                return new SpacesOf(spaces, files, ids, said, deadline);
+                return new SpacesOf(spaces, files, ids, kept, said, deadline);
               }
 
               @Override
@@ -235,6 +250,7 @@ class Archives {
     if (made == null) {
       throw new Refusal("Nothing of it is of use. {}", String.join(" ", said.all()));
     }
+    StillsInArchive.takeIn(stills, files, kept, said::add, deadline);
     return new TakenIn(made, said.all());
   }
 
@@ -243,16 +259,20 @@ class Archives {
     private final Iterator<Unpacked.Listed> listed;
     private final Unpacked files;
     private final Map<String, String> ids;
+    private final Map<String, String> kept;
     private final Remarks said;
     private final Deadline deadline;
     private int pieces;
+    private String last = "";
 
     SpacesOf(
         List<Unpacked.Listed> listed,
         Unpacked files,
         Map<String, String> ids,
+        Map<String, String> kept,
         Remarks said,
         Deadline deadline) {
+      this.kept = kept;
       this.listed = listed.iterator();
       this.files = files;
       this.ids = ids;
@@ -280,12 +300,18 @@ class Archives {
                 "all spaces of an archive together may have up to {} pieces.", MOST_PIECES);
           }
           own.forEach(o -> said.add("In " + called + ": " + o));
+          last = s.file();
           return space;
         } catch (Refusal e) {
           said.add("The space " + called + " is missing: " + e.getMessage());
         }
       }
       return null;
+    }
+
+    @Override
+    public void kept(String id) {
+      kept.put(last, id);
     }
   }
 
@@ -340,33 +366,6 @@ class Archives {
     } catch (Refusal e) {
       said.add("The article " + Text.clean(called) + " is missing: " + e.getMessage());
       return null;
-    }
-  }
-
-  /** Sentences about what was not whole: the first of them, and how many more there are. */
-  private static final class Remarks {
-    private final List<String> first = new ArrayList<>();
-    private int more;
-
-    void add(String sentence) {
-      if (first.size() < MOST_SAID) {
-        first.add(
-            sentence.length() > LONGEST_SAID ? sentence.substring(0, LONGEST_SAID) : sentence);
-      } else {
-        more++;
-      }
-    }
-
-    void addAll(List<String> sentences) {
-      sentences.forEach(this::add);
-    }
-
-    List<String> all() {
-      List<String> all = new ArrayList<>(first);
-      if (more > 0) {
-        all.add("And " + more + " more of the same sort.");
-      }
-      return all;
     }
   }
 }

@@ -98,7 +98,8 @@ class HandoverController {
         Paper.ALL.stream().map(Paper::name).toList(),
         Extent.SHOWN.leftOut(space),
         SceneStl.open(Extent.SHOWN.of(space)),
-        looks(space));
+        looks(space),
+        handover.stillsOf(id));
   }
 
   private static List<LookChoice> looks(Space space) {

@@ -37,6 +37,7 @@ public final class HandoverWire {
    * @param leftOut pieces that are hidden, and left out unless asked for
    * @param notClosed names of pieces that are not in an STL file
    * @param looks elevations and sections that are offered
+   * @param stills from where there are some that are made, the latest first
    */
   public record HandoverSheet(
       long revision,
@@ -46,7 +47,8 @@ public final class HandoverWire {
       List<String> papers,
       int leftOut,
       List<String> notClosed,
-      List<LookChoice> looks) {}
+      List<LookChoice> looks,
+      List<StillChoice> stills) {}
 
   /** A layer of it. */
   public record LayerChoice(String id, String name, int pieces, boolean hidden) {}
@@ -59,18 +61,27 @@ public final class HandoverWire {
   public record LookChoice(String words, String file, Map<String, String> said) {}
 
   /**
+   * The latest still from a viewpoint, in a look.
+   *
+   * @param said what says in its address which it is
+   */
+  public record StillChoice(String words, Map<String, String> said) {}
+
+  /**
    * What is to be made, before it is.
    *
    * @param sheets of a drawing: how many there are
    * @param svg of a drawing: the one that was asked for
    * @param rows of a list: its first lines, with the header
-   * @param words how much it is
+   * @param still of one: its id
+   * @param words how much it is, or what was asked for
    */
   public record Preview(
       long revision,
       int sheets,
       @Nullable String svg,
       @Nullable List<List<String>> rows,
+      @Nullable String still,
       String words) {}
 
   /**

@@ -53,12 +53,14 @@ class ProjectHandover {
    * A project about to be handed over, each space at a revision.
    *
    * @param each of its spaces by itself, in their order
+   * @param stills ids of those that go along
    */
-  record ProjectJob(ProjectView project, Wanted wanted, List<Handover.Job> each, Plate plate)
+  record ProjectJob(
+      ProjectView project, Wanted wanted, List<Handover.Job> each, Plate plate, List<String> stills)
       implements HandedOver {
     @Override
     public String tag() {
-      int hash = Objects.hash(project.name(), wanted.key(), plate);
+      int hash = Objects.hash(project.name(), wanted.key(), plate, stills);
       for (Handover.Job j : each) {
         hash = 31 * hash + j.tag().hashCode();
       }
@@ -105,7 +107,11 @@ class ProjectHandover {
     int n = each.size();
     String what = n == 1 ? "one space" : n + " spaces";
     Plate plate = new Plate(project.name(), what, latest.toString(), revisions, wanted.drawnBy());
-    return new ProjectJob(project, wanted, each, plate);
+    List<String> stills =
+        wanted.is("pack.zip")
+            ? project.spaces().stream().flatMap(s -> handover.stillIds(s.id()).stream()).toList()
+            : List.of();
+    return new ProjectJob(project, wanted, each, plate, stills);
   }
 
   /** Writes it. */
@@ -153,7 +159,7 @@ class ProjectHandover {
     return all;
   }
 
-  /** The lists, the plans, and of every space all its drawings. */
+  /** The lists, the plans, and of every space all its drawings and its latest stills. */
   private void pack(ProjectJob job, OutputStream out, Deadline deadline) throws IOException {
     ZipOutputStream zip = Zip.open(out);
     for (ScheduleCsv.CsvBy by : ScheduleCsv.CsvBy.values()) {
@@ -177,6 +183,7 @@ class ProjectHandover {
           String.format(Locale.ROOT, "drawings/%02d %s.pdf", n, name),
           PdfSheets.of(handover.all(j, deadline), j.plate()));
     }
+    handover.stills(job.each, zip);
     zip.finish();
   }
 
@@ -186,16 +193,19 @@ class ProjectHandover {
     if (job.wanted.is("schedule.csv")) {
       List<List<String>> rows = rows(job, job.wanted.by());
       List<List<String>> first = rows.subList(0, Math.min(ROWS, rows.size()));
-      return new Preview(revision, 0, null, first, (rows.size() - 1) + " lines");
+      return new Preview(revision, 0, null, first, null, (rows.size() - 1) + " lines");
     }
     if (job.wanted.is("pack.zip")) {
       int n = job.each.size();
-      String words = "Four lists, the plans, and all drawings of " + job.plate.space() + ".";
-      return new Preview(revision, 0, null, null, n == 0 ? "There is no space yet." : words);
+      String words =
+          "All lists, the plans, and all drawings and the latest stills of "
+              + job.plate.space()
+              + ".";
+      return new Preview(revision, 0, null, null, null, n == 0 ? "There is no space yet." : words);
     }
     List<Sheet> sheets =
         job.wanted.is("plans.svg") ? sideBySide(job, deadline) : plans(job, deadline);
     int shown = Math.max(1, Math.min(job.wanted.sheet(), sheets.size()));
-    return new Preview(revision, sheets.size(), SvgSheet.of(sheets.get(shown - 1)), null, "");
+    return new Preview(revision, sheets.size(), SvgSheet.of(sheets.get(shown - 1)), null, null, "");
   }
 }

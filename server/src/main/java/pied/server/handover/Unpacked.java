@@ -47,6 +47,10 @@ final class Unpacked implements AutoCloseable {
 
   private final Path folder;
   private final Map<String, Path> files = new HashMap<>();
+
+  /** Files that are never read into memory whole. */
+  private final Set<String> stills = new HashSet<>();
+
   private final Set<String> tooLarge = new HashSet<>();
   private final List<String> said = new ArrayList<>();
   private long all;
@@ -157,6 +161,15 @@ final class Unpacked implements AutoCloseable {
         }
       }
     }
+    for (JsonNode n : list.path("stills")) {
+      for (String part : List.of("file", "light")) {
+        String file = n.path(part).asText("");
+        if (!file.endsWith(".json")) {
+          stills.add(file);
+          wanted.add(file);
+        }
+      }
+    }
     each(
         packed,
         (e, in) -> {
@@ -172,7 +185,10 @@ final class Unpacked implements AutoCloseable {
   }
 
   private void write(InputStream in, Path to, String name) throws IOException {
-    long most = name.endsWith(".json") ? MOST_OF_JSON : MOST_OF_BYTES;
+    long most =
+        name.endsWith(".json")
+            ? MOST_OF_JSON
+            : stills.contains(name) ? StillsInArchive.MOST_BYTES : MOST_OF_BYTES;
     byte[] some = new byte[1 << 16];
     long length = 0;
     try (OutputStream out = Files.newOutputStream(to)) {
@@ -233,11 +249,17 @@ final class Unpacked implements AutoCloseable {
     return files.containsKey(l.file());
   }
 
+  /** Where a file is; null if it is not there, or not whole. */
+  @Nullable
+  Path path(String name) {
+    return tooLarge.contains(name) ? null : files.get(name);
+  }
+
   /** The bytes of a file; null if it is not there, or too large to be read here. */
   @Nullable
   byte[] bytes(String name) {
-    Path file = files.get(name);
-    if (file == null || tooLarge.contains(name)) {
+    Path file = path(name);
+    if (file == null) {
       return null;
     }
     try {

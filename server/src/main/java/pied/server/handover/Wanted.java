@@ -15,6 +15,7 @@ import pied.core.paper.Drawings;
 import pied.core.paper.Paper;
 import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
+import pied.server.still.StillShelf;
 
 /** What of a space is to be handed over, as it stands in an address. */
 final class Wanted {
@@ -33,7 +34,10 @@ final class Wanted {
           "drawings.pdf",
           "space.glb",
           "space.obj.zip",
-          "space.stl");
+          "space.stl",
+          "still.png",
+          "still.jpg",
+          "still.hdr");
 
   /** All files there are of a project. */
   static final List<String> OF_PROJECT =
@@ -41,8 +45,23 @@ final class Wanted {
 
   private static final Set<String> KNOWN =
       Set.of(
-          "layers", "hidden", "unit", "by", "decimal", "scale", "paper", "numbers", "drawnBy",
-          "sheet", "wall", "way", "at", "ceiling", "piece");
+          "layers",
+          "hidden",
+          "unit",
+          "by",
+          "decimal",
+          "scale",
+          "paper",
+          "numbers",
+          "drawnBy",
+          "sheet",
+          "wall",
+          "way",
+          "at",
+          "ceiling",
+          "piece",
+          "viewpoint",
+          "look");
 
   private final String file;
   private final Map<String, String> said;
@@ -161,6 +180,23 @@ final class Wanted {
     return p.isEmpty() ? null : p;
   }
 
+  /** Whether it is a picture that was made already. */
+  boolean isStill() {
+    return file.startsWith("still.");
+  }
+
+  /** Of a still: from where it is. */
+  String viewpoint() {
+    return get("viewpoint", StillShelf.SET_VIEW);
+  }
+
+  /** Of a still: id of the look it shows. */
+  @Nullable
+  String look() {
+    String look = get("look", "");
+    return look.isEmpty() ? null : look;
+  }
+
   /** Of a model: 25 for 1:25. */
   int modelScale() {
     Integer s = whole("scale");
@@ -192,10 +228,10 @@ final class Wanted {
     }
     return file.startsWith("ceiling")
         ? wish(Drawings.SheetKind.ceiling, null)
-        : wish(Drawings.SheetKind.elevation, look());
+        : wish(Drawings.SheetKind.elevation, direction());
   }
 
-  private Elevation.ElevationLook look() {
+  private Elevation.ElevationLook direction() {
     String at = get("at", "");
     Double where = at.isEmpty() ? null : Amount.typed(at).metres(unit());
     if (file.startsWith("elevation")) {

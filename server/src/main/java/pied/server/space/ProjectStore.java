@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.type.TypeReference;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -72,6 +73,9 @@ public class ProjectStore {
 
   /** A project was copied, for those who keep more of it than is known here. */
   public record ProjectCopied(String from, String to) {}
+
+  /** A space was copied, by itself or with its project. */
+  public record SpaceCopied(String from, String to) {}
 
   /** A project with one space, as it is when it is furnished. */
   public record Furnished(String project, String name, Space space) {}
@@ -154,8 +158,11 @@ public class ProjectStore {
     SpaceRow row = row(id);
     Set<String> names =
         project(row.project()).spaces().stream().map(SpaceName::name).collect(Collectors.toSet());
-    return inserted(
-        row.project(), Names.free(Names.bare(row.name()), 1, names), store.seen(id).space());
+    SpaceName copy =
+        inserted(
+            row.project(), Names.free(Names.bare(row.name()), 1, names), store.seen(id).space());
+    events.publishEvent(new SpaceCopied(id, copy.id()));
+    return copy;
   }
 
   /** A copy of a project with all its spaces, under a free name. */
@@ -163,14 +170,17 @@ public class ProjectStore {
     ProjectView old = project(id);
     Set<String> names = projects().stream().map(ProjectView::name).collect(Collectors.toSet());
     ProjectRow row = new ProjectRow(newId(), Names.free(Names.bare(old.name()), 1, names));
+    Map<String, String> copies = new LinkedHashMap<>();
+    old.spaces().forEach(s -> copies.put(s.id(), newId()));
     ledger.keep(
         t -> {
           t.insert(row);
           for (SpaceName s : old.spaces()) {
-            insert(t, newId(), row.id(), s.name(), store.seen(s.id()).space());
+            insert(t, copies.get(s.id()), row.id(), s.name(), store.seen(s.id()).space());
           }
         });
     events.publishEvent(new ProjectCopied(id, row.id()));
+    copies.forEach((from, to) -> events.publishEvent(new SpaceCopied(from, to)));
     return project(row.id());
   }
 
@@ -179,6 +189,9 @@ public class ProjectStore {
     /** The next one that is of use; null after the last. */
     @Nullable
     ArchivedSpace next();
+
+    /** The last one is kept under this id. */
+    void kept(String id);
   }
 
   /** Something else that is kept together with a project. */
@@ -212,6 +225,7 @@ public class ProjectStore {
         String id = newId();
         made.add(id);
         keep(id, row.id(), s);
+        spaces.kept(id);
       }
       whole = !some || !made.isEmpty();
       if (whole) {

@@ -17,8 +17,11 @@ import java.util.List;
 import java.util.Map;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
+import javax.imageio.ImageReader;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.ImageOutputStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,6 +32,7 @@ import pied.core.format.PngFile;
 import pied.core.format.RadianceHdr;
 import pied.core.still.Developed;
 import pied.core.still.StillRun;
+import pied.core.units.Refusal;
 
 /**
  * The files of stills, beside the store: the picture, all its light, a small one to look at, and
@@ -87,6 +91,73 @@ class StillFiles {
     byte[] small = jpeg(shrunk(image));
     write(id + ".jpg", out -> out.write(small));
     Files.deleteIfExists(folder.resolve(id + ".film"));
+  }
+
+  /**
+   * Keeps a picture that comes from elsewhere, if it is one of so many dots.
+   *
+   * @param light all its light; null for none
+   * @throws Refusal if it is not
+   */
+  void takeIn(String id, Path png, @Nullable Path light, int wide, int high) throws IOException {
+    byte[] small = jpeg(lookedAt(png, wide, high));
+    if (light != null && !RadianceHdr.isOf(light, wide, high)) {
+      throw new Refusal("its light is not of that picture.");
+    }
+    boolean whole = false;
+    try {
+      write(id + ".png", out -> Files.copy(png, out));
+      if (light != null) {
+        write(id + ".hdr", out -> Files.copy(light, out));
+      }
+      write(id + ".jpg", out -> out.write(small));
+      whole = true;
+    } finally {
+      if (!whole) {
+        forget(id);
+      }
+    }
+  }
+
+  /** A PNG made small: no more of it is in memory at a time than that needs. */
+  private static BufferedImage lookedAt(Path png, int wide, int high) throws IOException {
+    ImageReader reader = ImageIO.getImageReadersByFormatName("png").next();
+    try (ImageInputStream in = ImageIO.createImageInputStream(png.toFile())) {
+      reader.setInput(in, true, true);
+      if (reader.getWidth(0) != wide || reader.getHeight(0) != high) {
+        throw new Refusal("it is not of the size that was asked for.");
+      }
+      int step = Math.max(1, (Math.max(wide, high) + SMALL - 1) / SMALL);
+      ImageReadParam how = reader.getDefaultReadParam();
+      how.setSourceSubsampling(step, step, 0, 0);
+      BufferedImage read = reader.read(0, how);
+      BufferedImage plain =
+          new BufferedImage(read.getWidth(), read.getHeight(), BufferedImage.TYPE_INT_RGB);
+      plain.getGraphics().drawImage(read, 0, 0, null);
+      return plain;
+    } catch (IOException | RuntimeException e) {
+      if (e instanceof Refusal r) {
+        throw r;
+      }
+      throw new Refusal("it is damaged.");
+    } finally {
+      reader.dispose();
+    }
+  }
+
+  /** The files of one for another: what is written is never altered, so both may share it. */
+  void copy(String from, String to) throws IOException {
+    for (String ending : List.of(".png", ".hdr", ".jpg")) {
+      Path f = file(from, ending);
+      if (f == null) {
+        continue;
+      }
+      try {
+        Files.createLink(folder.resolve(to + ending), f);
+      } catch (IOException | UnsupportedOperationException e) {
+        write(to + ending, out -> Files.copy(f, out));
+      }
+    }
   }
 
   /** Keeps what is done so far. */

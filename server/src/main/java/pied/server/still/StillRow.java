@@ -58,6 +58,23 @@ public class StillRow {
     this.madeAt = Instant.now();
   }
 
+  /** One that was made elsewhere, or of another space. */
+  static StillRow made(
+      String space,
+      String name,
+      String told,
+      long revision,
+      double seconds,
+      @Nullable Double noise,
+      Instant at) {
+    StillRow row = new StillRow(space, name, told, revision);
+    row.state = StillState.made;
+    row.seconds = seconds;
+    row.noise = noise;
+    row.madeAt = at;
+    return row;
+  }
+
   String id() {
     return id;
   }

@@ -1,11 +1,15 @@
 package pied.server.still;
 
+import java.util.Arrays;
 import java.util.List;
 import pied.core.Nullable;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
+import pied.core.space.Validity;
 import pied.core.still.StillGrade;
 import pied.core.still.StillWish;
+import pied.core.units.Refusal;
+import pied.core.units.Text;
 
 /**
  * What was asked for, as it is stored.
@@ -63,6 +67,33 @@ record StoredStill(
         lookName,
         w.card(),
         w.around());
+  }
+
+  /**
+   * Nothing of one that comes from elsewhere is trusted.
+   *
+   * @throws Refusal if it makes no sense
+   */
+  void check() {
+    if (version != VERSION) {
+      throw new Refusal("it is of a form that this Pied does not know.");
+    }
+    Validity.point(eye);
+    Validity.point(target);
+    if (!(lens >= Viewpoint.SHORTEST && lens <= Viewpoint.LONGEST)) {
+      throw new Refusal("its lens makes no sense.");
+    }
+    for (List<String> ids : Arrays.asList(lifted, hidden)) {
+      if (ids == null || ids.size() > Validity.MOST_PIECES || ids.contains(null)) {
+        throw new Refusal("what it leaves out makes no sense.");
+      }
+    }
+    wish();
+    for (String words : Arrays.asList(viewpoint, from, look, lookName)) {
+      if (words != null) {
+        Text.name("It", words);
+      }
+    }
   }
 
   StillWish wish() {

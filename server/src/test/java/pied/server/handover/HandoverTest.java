@@ -172,6 +172,9 @@ class HandoverTest {
   @Test
   void theSameRevisionIsTheSameBytesAndAnotherIsAnother() throws Exception {
     for (String file : Wanted.FILES) {
+      if (file.startsWith("still.")) {
+        continue; // none is made here
+      }
       assertThat(made(file)).as(file).isEqualTo(made(file));
     }
     String at = "/api/spaces/" + room + "/handover/space.glb";

@@ -8,9 +8,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.List;
-import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -19,9 +17,6 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.test.web.client.TestRestTemplate;
-import org.springframework.http.HttpEntity;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import pied.server.Given;
 import pied.server.OneServer;
@@ -34,66 +29,46 @@ import pied.server.still.StillWire.StillView;
 /** Stills as a space keeps them. */
 @OneServer
 class StillTest {
-  /** So long one is waited for at most, milliseconds. */
-  private static final long LONG = 60_000;
-
   @Autowired private TestRestTemplate http;
   @Autowired private ProjectStore projects;
 
   @Value("${pied.data}")
   private String data;
 
+  private StillClient client;
   private String space;
 
   @BeforeEach
   void aRoomWithALamp() {
     space = Given.room(projects);
+    client = new StillClient(http, space);
     edit("{'do':'place','article':'globe-pendant','at':{'x':3,'z':2}}");
     edit("{'do':'keepViewpoint','name':'The door','stand':{'x':1,'z':3},'to':{'x':4,'z':1}}");
     edit("{'do':'keepViewpoint','name':'The window','stand':{'x':5,'z':3},'to':{'x':2,'z':1}}");
   }
 
-  private static HttpEntity<String> body(String json) {
-    HttpHeaders headers = new HttpHeaders();
-    headers.setContentType(MediaType.APPLICATION_JSON);
-    return new HttpEntity<>(json.replace('\'', '"'), headers);
-  }
-
   private void edit(String edit) {
-    String all = "{'id':'" + UUID.randomUUID() + "','edits':[" + edit + "]}";
-    ResponseEntity<String> r =
-        http.postForEntity("/api/spaces/" + space + "/edits", body(all), String.class);
-    assertThat(r.getStatusCode().is2xxSuccessful()).as(r.getBody()).isTrue();
+    client.edit(edit);
   }
 
   private StillView ask(String viewpoint, String size, String grade) {
-    return http.postForObject(
-        "/api/spaces/" + space + "/stills",
-        body("{'viewpoint':'%s','size':'%s','grade':'%s'}".formatted(viewpoint, size, grade)),
-        StillView.class);
+    return client.ask(viewpoint, size, grade);
   }
 
   private StillView one(String id) {
-    return http.getForObject("/api/stills/" + id, StillView.class);
+    return client.one(id);
   }
 
   private List<StillView> all() {
-    return Arrays.asList(http.getForObject("/api/spaces/" + space + "/stills", StillView[].class));
+    return client.all();
   }
 
   private StillView until(String id, Predicate<StillView> is) throws InterruptedException {
-    long end = System.currentTimeMillis() + LONG;
-    StillView v = one(id);
-    while (!is.test(v)) {
-      assertThat(System.currentTimeMillis()).as("%s", v).isLessThan(end);
-      Thread.sleep(30);
-      v = one(id);
-    }
-    return v;
+    return client.until(id, is);
   }
 
   private StillView made(String id) throws InterruptedException {
-    return until(id, v -> v.state() == StillState.made);
+    return client.made(id);
   }
 
   @Test
@@ -142,7 +117,7 @@ class StillTest {
     StillView[] asked =
         http.postForObject(
             "/api/spaces/" + space + "/stills/all",
-            body("{'size':'48 × 32','grade':'draft'}"),
+            StillClient.body("{'size':'48 × 32','grade':'draft'}"),
             StillView[].class);
     assertThat(asked).extracting(StillView::name).containsExactly("The door", "The window");
     for (StillView v : asked) {
@@ -199,7 +174,9 @@ class StillTest {
             "'size':'90 x 60'")) {
       ResponseEntity<String> r =
           http.postForEntity(
-              "/api/spaces/" + space + "/stills", body("{" + wrong + "}"), String.class);
+              "/api/spaces/" + space + "/stills",
+              StillClient.body("{" + wrong + "}"),
+              String.class);
       assertThat(r.getStatusCode().value()).as("%s", wrong).isEqualTo(422);
     }
     assertThat(all()).isEmpty();
