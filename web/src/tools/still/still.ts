@@ -16,6 +16,8 @@ export interface StillWish {
   look: string;
   card: boolean;
   around: boolean;
+  /** Whether its edges are drawn. */
+  ink: "" | "over" | "alone";
 }
 
 interface Stills {
@@ -34,6 +36,7 @@ const USUAL: StillWish = {
   look: "",
   card: false,
   around: false,
+  ink: "",
 };
 
 const KEY = "pied.still";
@@ -98,6 +101,7 @@ const said = (wish: StillWish): StillRequest => ({
   ...(wish.look ? { look: wish.look } : {}),
   card: wish.card,
   around: wish.around,
+  ink: wish.ink || "none",
 });
 
 /** Does something with the pictures of the space, and says why if it cannot be. */

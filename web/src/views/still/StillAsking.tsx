@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useSheet } from "../../store/sheet";
-import { ask, askAll, say, useStills } from "../../tools/still/still";
+import { ask, askAll, say, useStills, type StillWish } from "../../tools/still/still";
 import { Choice, Typed } from "../handover/blanks";
 
 const GRADES = { draft: "draft", good: "good", fine: "fine", until: "until…" };
@@ -41,6 +41,13 @@ export function StillAsking() {
           value={wish.card ? "card" : ""}
           options={{ "": "in its materials", card: "in white card" }}
           onChange={(v) => say({ card: v === "card" })}
+        />
+        {", "}
+        <Choice
+          label="Ink"
+          value={wish.ink}
+          options={{ "": "without ink", over: "with ink lines over it", alone: "in ink lines alone" }}
+          onChange={(v) => say({ ink: v as StillWish["ink"] })}
         />
         {", "}
         <Choice

@@ -62,9 +62,11 @@ export function StillPicture(p: { still: StillView; stills: StillView[]; again: 
                 Save PNG
               </Button>
               <Button onClick={() => file("jpg")}>JPEG</Button>
-              <Button title="Radiance HDR: linear, cd/m²" onClick={() => file("hdr")}>
-                All its light
-              </Button>
+              {!still.drawn && (
+                <Button title="Radiance HDR: linear, cd/m²" onClick={() => file("hdr")}>
+                  All its light
+                </Button>
+              )}
             </>
           )}
           {(still.outdated || still.state === "failed") && (

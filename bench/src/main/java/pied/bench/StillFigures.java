@@ -37,7 +37,7 @@ public final class StillFigures {
     Space space = lit();
     for (StillGrade grade : new StillGrade[] {StillGrade.draft, StillGrade.good}) {
       for (int round = 0; round < ROUNDS; round++) {
-        StillWish wish = new StillWish(VIEW, 480, 270, grade, null, null, false, false);
+        StillWish wish = new StillWish(VIEW, 480, 270, grade, null, null, false, false, null);
         long t = System.nanoTime();
         StillRun run = new StillRun(space, wish, THREADS);
         run.run(() -> true);

@@ -1,16 +1,41 @@
 package pied.core.still;
 
 import java.awt.image.BufferedImage;
+import java.util.Arrays;
+import pied.core.Nullable;
 import pied.core.material.pattern.Tint;
 
 /**
  * A picture with all its light, and how it is exposed.
  *
- * @param light linear, cd/m², three a dot from the upper left
+ * @param light linear, cd/m², three a dot from the upper left; none where it is all paper
  * @param paper how much of each dot is the paper behind, of 1
+ * @param ink how much of each dot a pen has drawn, of 1; null for nothing
  */
-public record Developed(int wide, int high, float[] light, float[] paper, Exposure exposure) {
+public record Developed(
+    int wide, int high, float[] light, float[] paper, Exposure exposure, @Nullable float[] ink) {
   private static final double[] SHEET = Tint.linear("#F4EFE6");
+  private static final int[] INK = {0x26, 0x22, 0x1E};
+
+  private static final float[] NO_LIGHT = {};
+
+  /** Whether there is any light in it. */
+  public boolean isLit() {
+    return light.length > 0;
+  }
+
+  /** Bare paper. */
+  static Developed paper(int wide, int high, Exposure e) {
+    float[] paper = new float[wide * high];
+    Arrays.fill(paper, 1);
+    return new Developed(wide, high, NO_LIGHT, paper, e, null);
+  }
+
+  /** The same with what a pen has drawn; null for nothing. */
+  Developed inked(@Nullable InkLines lines) {
+    float[] drawn = lines == null ? null : lines.sized(wide, high);
+    return new Developed(wide, high, light, paper, exposure, drawn);
+  }
 
   /** Light of a film without its noise. */
   static float[] light(Film film, StillCamera camera, Hands hands) {
@@ -50,10 +75,10 @@ public record Developed(int wide, int high, float[] light, float[] paper, Exposu
     }
     Exposure used = eye.to(MetLight.colour(lit, film));
     Exposure e = used.fitted(lit, paper, film.wide, film.high);
-    return new Developed(film.wide, film.high, lit, paper, e);
+    return new Developed(film.wide, film.high, lit, paper, e, null);
   }
 
-  /** The same in other dots, between its own in proportion. */
+  /** The same in other dots, between its own in proportion, without ink. */
   Developed sized(int w, int h) {
     if (w == wide && h == high) {
       return this;
@@ -72,7 +97,7 @@ public record Developed(int wide, int high, float[] light, float[] paper, Exposu
         p[y * w + x] = mixed(paper, 1, 0, i, k, u - i, v - k);
       }
     }
-    return new Developed(w, h, l, p, exposure);
+    return new Developed(w, h, l, p, exposure, null);
   }
 
   private float mixed(float[] of, int size, int c, int i, int k, double fx, double fy) {
@@ -88,14 +113,20 @@ public record Developed(int wide, int high, float[] light, float[] paper, Exposu
     BufferedImage out = new BufferedImage(wide, high, BufferedImage.TYPE_INT_RGB);
     double[] c = new double[3];
     for (int dot = 0; dot < paper.length; dot++) {
-      for (int k = 0; k < 3; k++) {
-        c[k] = light[3 * dot + k];
+      if (isLit()) {
+        for (int k = 0; k < 3; k++) {
+          c[k] = light[3 * dot + k];
+        }
+        exposure.develop(c);
       }
-      exposure.develop(c);
       int rgb = 0;
       for (int k = 0; k < 3; k++) {
         double v = c[k] * (1 - paper[dot]) + paper[dot] * SHEET[k];
-        rgb |= Tint.written(v) << (16 - 8 * k);
+        int written = Tint.written(v);
+        if (ink != null) { // as written: thin lines look even so
+          written += Math.round(ink[dot] * (INK[k] - written));
+        }
+        rgb |= written << (16 - 8 * k);
       }
       out.setRGB(dot % wide, dot / wide, rgb);
     }

@@ -41,6 +41,23 @@ final class MetPoint {
    * @param wide how wide what is looked at together is there, metres
    */
   void set(SceneBody b, int body, SceneHit hit, double[] from, double[] way, double wide) {
+    boolean back = shape(b, body, hit, from, way);
+    Mesh mesh = b.mesh();
+    System.arraycopy(surface.colour(), 0, colour, 0, 3);
+    rough = surface.rough();
+    open = surface.open();
+    if (surface.tiled() != null) {
+      print(mesh, b.pose(), hit, wide, back);
+    }
+    toward(way);
+  }
+
+  /**
+   * Sets up what shape it has, and nothing of how it looks.
+   *
+   * @return whether one looks at its back
+   */
+  boolean shape(SceneBody b, int body, SceneHit hit, double[] from, double[] way) {
     this.body = body;
     Mesh mesh = b.mesh();
     part = mesh.partOf()[hit.triangle];
@@ -51,13 +68,7 @@ final class MetPoint {
     face(mesh, b.pose(), hit.triangle);
     boolean back = Frames.dot(facing, way) > 0;
     shade(mesh, b.pose(), hit, back);
-    System.arraycopy(surface.colour(), 0, colour, 0, 3);
-    rough = surface.rough();
-    open = surface.open();
-    if (surface.tiled() != null) {
-      print(mesh, b.pose(), hit, wide, back);
-    }
-    toward(way);
+    return back;
   }
 
   private void edges(Mesh mesh, int triangle) {

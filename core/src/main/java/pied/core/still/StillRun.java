@@ -35,6 +35,7 @@ public final class StillRun {
   private final Hands hands;
   private final boolean[] done;
   private final Film film;
+  private final @Nullable InkLines ink;
   private volatile Film glance;
   private volatile @Nullable FilmPass pass;
   private long rays;
@@ -58,9 +59,19 @@ public final class StillRun {
             ? StillCamera.round(wish.view())
             : StillCamera.of(wish.view(), ratio, space.shell());
     hands = new Hands(threads);
-    film = new Film(part(wish.width(), wish.coarse()), part(wish.height(), wish.coarse()));
+    int coarse = isDrawing() ? GLANCE : wish.coarse();
+    film = new Film(part(wish.width(), coarse), part(wish.height(), coarse));
+    ink =
+        wish.ink() == StillInk.none
+            ? null
+            : new InkLines(scene, camera, wish.width(), wish.height());
     done = new boolean[FilmPass.tiles(film)];
     glance = film;
+  }
+
+  /** Whether it is of ink alone. */
+  private boolean isDrawing() {
+    return wish.ink() == StillInk.alone;
   }
 
   private static int part(int dots, int by) {
@@ -70,7 +81,9 @@ public final class StillRun {
   /** How much room a picture takes while it is made, bytes. */
   public static long bytes(StillWish w) {
     long dots = (long) part(w.width(), w.coarse()) * part(w.height(), w.coarse());
-    return Film.bytes(dots) + 12 * dots + 4L * w.width() * w.height() + Denoiser.bytes(w.width());
+    long all = (long) w.width() * w.height();
+    long ink = w.ink() == StillInk.none ? 0 : InkLines.bytes(all);
+    return Film.bytes(dots) + 12 * dots + 4 * all + Denoiser.bytes(w.width()) + ink;
   }
 
   /**
@@ -99,12 +112,18 @@ public final class StillRun {
   }
 
   private boolean made(StillWatch between, Runnable after) {
+    if (isDrawing()) {
+      return drawn(between);
+    }
     if (goings == 0) {
       Film first = new Film(part(wish.width(), GLANCE), part(wish.height(), GLANCE));
       glance = first;
       if (!go(first, null, 1, null, between)) {
         return false;
       }
+    }
+    if (!drawn(between)) {
+      return false;
     }
     LightCells cells =
         wish.usesCells()
@@ -121,6 +140,18 @@ public final class StillRun {
       after.run();
     }
     return true;
+  }
+
+  /** Draws all that is to be drawn with a pen; false if it was stopped. */
+  private boolean drawn(StillWatch between) {
+    if (ink == null || ink.isDone()) {
+      return true;
+    }
+    hands.all(() -> ink.work(between));
+    if (ink.isDone()) {
+      ink.thin();
+    }
+    return ink.isDone();
   }
 
   private boolean go(
@@ -203,6 +234,9 @@ public final class StillRun {
 
   /** How much of it is done, 0 to 1. */
   public double share() {
+    if (isDrawing()) {
+      return Math.min(0.99, ink.share());
+    }
     FilmPass p = pass;
     double now = p == null || p.isOver() || p.isOf(glance) ? 0 : p.share();
     double byPaths = (goings + now) / wish.paths();
@@ -235,16 +269,22 @@ public final class StillRun {
    * @param longest dots of its longer side at most; it may be smaller
    */
   public BufferedImage picture(int longest) {
+    if (isDrawing()) {
+      int by = Math.max(1, (Math.max(wish.width(), wish.height()) + longest - 1) / longest);
+      return Developed.paper(part(wish.width(), by), part(wish.height(), by), eye())
+          .inked(ink)
+          .image();
+    }
     if (goings == 0 && (pass == null || pass.isOf(glance))) {
       Film f = glance.smaller(1); // as it is now: others write on
-      return developed(Developed.light(f, camera, hands), f, f).image();
+      return developed(Developed.light(f, camera, hands), f, f).inked(ink).image();
     }
     Film small = film.smaller(by(film, longest));
     Film first = glance.smaller(by(glance, longest));
     float[] base = Developed.light(first, camera, hands);
     float[] own = Developed.light(small, camera, hands);
     Developed.fill(own, small, base, first);
-    return developed(own, small, first).image();
+    return developed(own, small, first).inked(ink).image();
   }
 
   private static int by(Film f, int longest) {
@@ -252,14 +292,20 @@ public final class StillRun {
   }
 
   private Developed developed(float[] lit, Film f, Film first) {
-    Exposure eye = Exposure.of(light.used(), light.aroundColour().beforeUse());
-    return Developed.of(lit, f, first, eye);
+    return Developed.of(lit, f, first, eye());
+  }
+
+  private Exposure eye() {
+    return Exposure.of(light.used(), light.aroundColour().beforeUse());
   }
 
   /** The picture when it is done, in all its dots. */
   public Developed result() {
+    if (isDrawing()) {
+      return Developed.paper(wish.width(), wish.height(), eye()).inked(ink);
+    }
     Developed d = developed(Developed.light(film, camera, hands), film, film);
-    return d.sized(wish.width(), wish.height());
+    return d.sized(wish.width(), wish.height()).inked(ink);
   }
 
   /** Keeps what is done, so that it can be gone on with. */

@@ -14,6 +14,7 @@ import pied.core.units.Refusal;
  * @param noise at which it is done, of its light; null for that of the grade
  * @param card whether all is of white card
  * @param around whether it shows all around the viewpoint, 2:1
+ * @param ink whether its edges are drawn; null for not
  */
 @RecordBuilder
 public record StillWish(
@@ -24,7 +25,8 @@ public record StillWish(
     @Nullable Double seconds,
     @Nullable Double noise,
     boolean card,
-    boolean around)
+    boolean around,
+    StillInk ink)
     implements StillWishBuilder.With {
   /** Fewest and most dots of a side. */
   public static final int LEAST = 16;
@@ -53,6 +55,7 @@ public record StillWish(
       throw new Refusal("Noise is from 0.1 % to 50 %.");
     }
     grade = grade == null ? StillGrade.good : grade;
+    ink = ink == null ? StillInk.none : ink;
   }
 
   int coarse() {

@@ -60,6 +60,9 @@ public final class StillWords {
       s += ", all around";
     }
     s += ", %d × %d, ".formatted(w.width(), w.height());
+    if (w.ink() == StillInk.alone) {
+      return s + "ink lines alone";
+    }
     if (w.seconds() != null) {
       s += "in " + time(w.seconds());
     } else if (w.noise() != null) {
@@ -69,6 +72,9 @@ public final class StillWords {
     }
     if (w.card()) {
       s += ", in white card";
+    }
+    if (w.ink() == StillInk.over) {
+      s += ", with ink lines";
     }
     return look == null ? s : s + ", in the look " + look;
   }

@@ -33,7 +33,7 @@ class StillRunTest {
   }
 
   private static StillWish wish(int w, int h, StillGrade grade) {
-    return new StillWish(VIEW, w, h, grade, null, null, false, false);
+    return new StillWish(VIEW, w, h, grade, null, null, false, false, null);
   }
 
   private static float[] light(StillRun run) {
@@ -175,7 +175,7 @@ class StillRunTest {
 
   @Test
   void timeEndsIt() {
-    StillWish w = new StillWish(VIEW, 120, 80, StillGrade.good, 1.0, null, false, false);
+    StillWish w = new StillWish(VIEW, 120, 80, StillGrade.good, 1.0, null, false, false, null);
     StillRun run = new StillRun(lit(), w, 2);
     assertThat(run.run(() -> true)).isTrue();
     assertThat(run.goings()).isPositive();
@@ -184,7 +184,7 @@ class StillRunTest {
 
   @Test
   void noiseEndsIt() {
-    StillWish w = new StillWish(VIEW, 60, 40, StillGrade.good, null, 0.2, false, false);
+    StillWish w = new StillWish(VIEW, 60, 40, StillGrade.good, null, 0.2, false, false, null);
     StillRun run = new StillRun(lit(), w, 2);
     assertThat(run.run(() -> true)).isTrue();
     assertThat(run.noise()).isBetween(0.0, 0.2);
@@ -195,9 +195,9 @@ class StillRunTest {
     assertThatThrownBy(() -> wish(8, 100, StillGrade.good)).isInstanceOf(Refusal.class);
     assertThatThrownBy(() -> wish(9000, 100, StillGrade.good)).isInstanceOf(Refusal.class);
     assertThatThrownBy(() -> wish(8192, 8192, StillGrade.good)).isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> new StillWish(VIEW, 300, 100, null, null, null, false, true))
+    assertThatThrownBy(() -> new StillWish(VIEW, 300, 100, null, null, null, false, true, null))
         .isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> new StillWish(VIEW, 300, 100, null, 0.0, null, false, false))
+    assertThatThrownBy(() -> new StillWish(VIEW, 300, 100, null, 0.0, null, false, false, null))
         .isInstanceOf(Refusal.class);
   }
 
@@ -230,5 +230,30 @@ class StillRunTest {
     c.ray(0.5, 0.5, a);
     Vec to = new Vec(1, 0.8, -3).unit();
     assertThat(a[1]).isEqualTo(to.y(), within(1e-9));
+  }
+
+  /** Ink lies over the picture, which is the same beneath it; alone it stands on paper. */
+  @Test
+  void inkLiesOverOrStandsAlone() {
+    StillWish plain = wish(90, 60, StillGrade.draft);
+    BufferedImage bare = done(plain, 2).result().image();
+    BufferedImage over = done(plain.withInk(StillInk.over), 2).result().image();
+    StillRun run = done(plain.withInk(StillInk.alone), 2);
+    BufferedImage alone = run.result().image();
+    assertThat(run.rays()).isZero();
+    assertThat(run.result().isLit()).isFalse();
+    int paper = alone.getRGB(0, 0) & 255;
+    int inked = 0;
+    for (int y = 0; y < 60; y++) {
+      for (int x = 0; x < 90; x++) {
+        int a = alone.getRGB(x, y) & 255;
+        boolean clean = a == paper;
+        if (clean) {
+          assertThat(over.getRGB(x, y)).isEqualTo(bare.getRGB(x, y));
+        }
+        inked += clean ? 0 : 1;
+      }
+    }
+    assertThat(inked).isBetween(300, 2700);
   }
 }

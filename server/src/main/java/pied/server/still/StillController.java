@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import pied.core.handover.Zip;
 import pied.core.show.Viewpoint;
+import pied.core.still.StillInk;
 import pied.core.still.StillWords;
 import pied.core.units.Refusal;
 import pied.server.http.FileName;
@@ -90,6 +91,7 @@ class StillController {
         seconds,
         m == null ? row.noise() : Double.isNaN(noise) ? null : Double.valueOf(noise),
         m == null ? 0 : m.version(),
+        told.ink() == StillInk.alone,
         outdated,
         trouble,
         before,
@@ -141,7 +143,15 @@ class StillController {
               now,
               space,
               new StillRequest(
-                  v.id(), null, r.size(), r.grade(), r.limit(), look, r.card(), r.around()));
+                  v.id(),
+                  null,
+                  r.size(),
+                  r.grade(),
+                  r.limit(),
+                  look,
+                  r.card(),
+                  r.around(),
+                  r.ink()));
       queue.take(row.id(), now.space());
       all.add(view(row, now.revision()));
     }

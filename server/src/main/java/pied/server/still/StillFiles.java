@@ -85,9 +85,11 @@ class StillFiles {
   void made(String id, Developed d, Map<String, String> words) throws IOException {
     BufferedImage image = d.image();
     write(id + ".png", out -> PngFile.write(image, words, out));
-    write(
-        id + ".hdr",
-        out -> RadianceHdr.write(d.wide(), d.high(), d.light(), d.exposure().times(), out));
+    if (d.isLit()) {
+      write(
+          id + ".hdr",
+          out -> RadianceHdr.write(d.wide(), d.high(), d.light(), d.exposure().times(), out));
+    }
     byte[] small = jpeg(shrunk(image));
     write(id + ".jpg", out -> out.write(small));
     Files.deleteIfExists(folder.resolve(id + ".film"));

@@ -140,7 +140,7 @@ public class StillShelf {
   }
 
   static final String NO_LIGHT =
-      "All its light did not come along with this picture; make it anew to have it.";
+      "This picture has no light with it: it is of ink lines alone, or came without in an archive.";
 
   // ---- archives
 

@@ -95,7 +95,8 @@ class StillStore {
                 null,
                 null,
                 r.card(),
-                r.around()),
+                r.around(),
+                r.ink()),
             r.limit());
     fits(wish);
     LightLook look = look(now.space(), r.look());

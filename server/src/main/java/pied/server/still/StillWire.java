@@ -5,6 +5,7 @@ import pied.core.Nullable;
 import pied.core.solid.Vec;
 import pied.core.still.LuxLine;
 import pied.core.still.StillGrade;
+import pied.core.still.StillInk;
 
 /** What is asked about stills, and answered. */
 public final class StillWire {
@@ -30,6 +31,7 @@ public final class StillWire {
    * @param look id of the look it is made in; null for as it is lit now
    * @param card whether all is of white card
    * @param around whether it shows all around
+   * @param ink whether its edges are drawn; null for not
    */
   public record StillRequest(
       @Nullable String viewpoint,
@@ -39,7 +41,8 @@ public final class StillWire {
       @Nullable String limit,
       @Nullable String look,
       boolean card,
-      boolean around) {}
+      boolean around,
+      @Nullable StillInk ink) {}
 
   /**
    * A picture.
@@ -48,6 +51,7 @@ public final class StillWire {
    * @param share how much of it is done, 0 to 1
    * @param progress how far it is, in words
    * @param version another one when it looks different
+   * @param drawn whether it is of ink alone, and has no light
    * @param outdated whether the space was changed since
    * @param trouble what is wrong, in words; null for nothing
    * @param before how many are made before it
@@ -65,6 +69,7 @@ public final class StillWire {
       double seconds,
       @Nullable Double noise,
       int version,
+      boolean drawn,
       boolean outdated,
       @Nullable String trouble,
       int before,

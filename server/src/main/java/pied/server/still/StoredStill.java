@@ -7,6 +7,7 @@ import pied.core.show.Viewpoint;
 import pied.core.solid.Vec;
 import pied.core.space.Validity;
 import pied.core.still.StillGrade;
+import pied.core.still.StillInk;
 import pied.core.still.StillWish;
 import pied.core.units.Refusal;
 import pied.core.units.Text;
@@ -17,6 +18,7 @@ import pied.core.units.Text;
  * @param version of this form
  * @param viewpoint id of one that is kept or name of a ready one; null for the set view
  * @param from name of that then
+ * @param ink null in those that were asked for before there was any
  */
 record StoredStill(
     int version,
@@ -37,7 +39,8 @@ record StoredStill(
     @Nullable String look,
     @Nullable String lookName,
     boolean card,
-    boolean around) {
+    boolean around,
+    @Nullable StillInk ink) {
   private static final int VERSION = 1;
 
   static StoredStill of(
@@ -66,7 +69,8 @@ record StoredStill(
         look,
         lookName,
         w.card(),
-        w.around());
+        w.around(),
+        w.ink());
   }
 
   /**
@@ -103,6 +107,6 @@ record StoredStill(
             .withUpright(upright)
             .withLifted(lifted)
             .withHidden(hidden);
-    return new StillWish(v, width, height, grade, seconds, noise, card, around);
+    return new StillWish(v, width, height, grade, seconds, noise, card, around, ink);
   }
 }

@@ -98,6 +98,22 @@ class StillTest {
   }
 
   @Test
+  void oneOfInkAloneHasNoLight() throws Exception {
+    StillView asked =
+        http.postForObject(
+            "/api/spaces/" + space + "/stills",
+            StillClient.body("{'viewpoint':'The door','size':'90 x 60','ink':'alone'}"),
+            StillView.class);
+    assertThat(asked.said()).isEqualTo("from The door, 90 × 60, ink lines alone");
+    assertThat(made(asked.id()).drawn()).isTrue();
+    byte[] png = http.getForObject("/api/stills/" + asked.id() + "/picture.png", byte[].class);
+    assertThat(ImageIO.read(new ByteArrayInputStream(png)).getHeight()).isEqualTo(60);
+    ResponseEntity<String> hdr =
+        http.getForEntity("/api/stills/" + asked.id() + "/picture.hdr", String.class);
+    assertThat(hdr.getStatusCode().value()).isEqualTo(404);
+  }
+
+  @Test
   void severalWaitInOrderAndOneIsStoppedAndGoneOnWith() throws Exception {
     StillView long1 = ask("The door", "480 x 320", "good");
     StillView next = ask("The window", "40 x 30", "draft");

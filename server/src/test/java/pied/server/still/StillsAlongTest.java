@@ -213,7 +213,7 @@ class StillsAlongTest {
     ResponseEntity<String> hdr =
         http.getForEntity("/api/stills/" + first.id() + "/picture.hdr", String.class);
     assertThat(hdr.getStatusCode()).isEqualTo(HttpStatus.NOT_FOUND);
-    assertThat(hdr.getBody()).contains("did not come along");
+    assertThat(hdr.getBody()).contains("came without");
     assertThat(file(first.id(), "png")).isEqualTo(file(now.id(), "png"));
   }
 
