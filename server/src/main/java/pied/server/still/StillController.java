@@ -72,7 +72,7 @@ class StillController {
     double share = made ? 1 : m == null ? 0 : m.run.share();
     double seconds = m == null ? row.seconds() : m.run.seconds();
     String trouble =
-        m != null && m.notKept
+        row.failed() == null && m != null && m.notKept
             ? "It cannot be kept meanwhile: the disk may be full."
             : row.failed();
     boolean outdated = made && row.revision() != revision;
