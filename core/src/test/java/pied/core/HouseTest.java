@@ -33,7 +33,8 @@ class HouseTest {
    * is hidden, and how far single precision rounds.
    */
   private static final List<String> OWN =
-      List.of("Tolerance", "LineDrawing", "SeenEdges", "Support", "WideTree", "WideNodes");
+      List.of(
+          "Tolerance", "LineDrawing", "SeenEdges", "Support", "WideTree", "WideNodes", "RayStart");
 
   /** What is put together of texts and other things where a message is written; § is a text. */
   private static final Pattern PUT_TOGETHER =

@@ -1,5 +1,6 @@
 package pied.core.solid;
 
+import pied.core.Nullable;
 import pied.core.Tolerance;
 
 /** The tree over the triangles of one mesh, and the ray questions to it. Safe for many threads. */
@@ -10,7 +11,8 @@ public final class MeshTree {
   final BoxTree boxes;
   private volatile BoxTree split;
 
-  private final WideTree rays;
+  private final RayTree rays;
+  private volatile @Nullable RayTree quicker;
 
   MeshTree(Mesh mesh) {
     this.mesh = mesh;
@@ -31,8 +33,19 @@ public final class MeshTree {
     rays = new WideTree(mesh, boxes);
   }
 
-  WideTree rays() {
+  /** The tree for some rays. */
+  RayTree rays() {
     return rays;
+  }
+
+  /** The tree for very many rays: another one where that is quicker. */
+  RayTree manyRays() {
+    RayTree q = quicker;
+    if (q == null && RayTrees.isQuicker()) {
+      q = RayTrees.of(mesh, boxes);
+      quicker = q;
+    }
+    return q == null ? rays : q;
   }
 
   /** The tree for walking two meshes at once, in which triangles that lie askew are split. */
@@ -198,7 +211,9 @@ public final class MeshTree {
 
   /** Bytes held by the tree, without the mesh. */
   public long bytes() {
+    RayTree q = quicker;
     return rays.bytes()
+        + (q == null ? 0 : q.bytes())
         + 4L * (boxes.bounds.length + boxes.link.length + boxes.count.length + boxes.order.length);
   }
 }

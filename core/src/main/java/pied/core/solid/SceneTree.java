@@ -23,6 +23,7 @@ public final class SceneTree {
   private final BoxTree boxes;
   private final int[] nodes;
   private final MeshTree[] trees;
+  private final RayTree[] rays;
 
   public SceneTree(List<StandingMesh> meshes) {
     all = meshes.toArray(StandingMesh[]::new);
@@ -40,6 +41,7 @@ public final class SceneTree {
     boxes = all.length == 0 ? null : new BoxTree(items, all.length, 1);
     nodes = boxes == null ? null : WideNodes.of(boxes);
     trees = Arrays.stream(all).map(s -> s.mesh.tree()).toArray(MeshTree[]::new);
+    rays = Arrays.stream(trees).map(MeshTree::manyRays).toArray(RayTree[]::new);
   }
 
   /** How many meshes there are. */
@@ -135,7 +137,7 @@ public final class SceneTree {
     }
     double[] l = local(all[k].pose, from, way, hit);
     MeshTree tree = trees[k];
-    int at = tree.rays().nearest(l[0], l[1], l[2], l[3], l[4], l[5], hit.distance, hit.walk);
+    int at = rays[k].nearest(l[0], l[1], l[2], l[3], l[4], l[5], hit.distance, hit.walk);
     if (at >= 0 && hit.walk.distance < hit.distance) {
       hit.mesh = k;
       hit.triangle = tree.boxes.order[at];
@@ -170,7 +172,7 @@ public final class SceneTree {
       if (node < 0) {
         int k = boxes.order[~node >> 3];
         double[] l = local(all[k].pose, from, way, hit);
-        if (k != skip && trees[k].rays().any(l[0], l[1], l[2], l[3], l[4], l[5], limit, hit.walk)) {
+        if (k != skip && rays[k].any(l[0], l[1], l[2], l[3], l[4], l[5], limit, hit.walk)) {
           return true;
         }
         continue;
@@ -214,9 +216,9 @@ public final class SceneTree {
       ox = (float) from[0];
       oy = (float) from[1];
       oz = (float) from[2];
-      ix = (float) (1 / steep(way[0]));
-      iy = (float) (1 / steep(way[1]));
-      iz = (float) (1 / steep(way[2]));
+      ix = (float) (1 / RayStart.steep(way[0]));
+      iy = (float) (1 / RayStart.steep(way[1]));
+      iz = (float) (1 / RayStart.steep(way[2]));
       x0 = ix >= 0 ? 0 : 4;
       y0 = iy >= 0 ? 8 : 12;
       z0 = iz >= 0 ? 16 : 20;
@@ -231,9 +233,5 @@ public final class SceneTree {
       return WideNodes.soonest(
           nodes, at + 4 - x0, at + 20 - y0, at + 36 - z0, ox, oy, oz, ix, iy, iz, limit);
     }
-  }
-
-  private static double steep(double d) {
-    return Math.abs(d) < WideTree.FLAT ? WideTree.FLAT : d;
   }
 }

@@ -3,20 +3,18 @@ package pied.core.solid;
 import java.util.Arrays;
 
 /**
- * Makes nodes of four children out of nodes of two, always opening the largest child (after Wald,
- * Benthin and Boulos 2008). A node is {@link #NODE} numbers: bounds as bits of floats, those of one
- * kind of all four children side by side (least x, most x, least y and so on), then what each leads
- * to: the place of a node, or ~(first item * 8 + number of items) for a leaf. The largest child
- * stands first; what is missing has a box that nothing meets.
+ * Makes nodes of many children out of nodes of two, always opening the largest child (after Wald,
+ * Benthin and Boulos 2008). A node is eight numbers for each of its children: bounds as bits of
+ * floats, those of one kind of all children side by side (least x, most x, least y and so on), then
+ * what each leads to: the place of a node, or ~(first item * 8 + number of items) for a leaf. The
+ * largest child stands first; what is missing has a box that nothing meets.
  */
 final class WideNodes {
+  /** Children of a node that is asked one box after the other. */
   static final int WIDTH = 4;
 
-  /** Numbers of a node, filled up to whole lines of the cache. */
-  static final int NODE = 32;
-
-  /** Where the links of a node begin. */
-  static final int LINKS = 24;
+  /** Where the links of such a node begin. */
+  static final int LINKS = 6 * WIDTH;
 
   /**
    * What boxes are larger by, of the largest coordinate that counts with them: a few steps of
@@ -25,15 +23,24 @@ final class WideNodes {
   private static final float PAD = 3e-7f;
 
   private final BoxTree boxes;
-  private final int[] open = new int[WIDTH];
+  private final int width;
+
+  /** Numbers of a node, filled up to whole lines of the cache. */
+  private final int size;
+
+  private final int[] open;
   private final float pad;
   private int[] nodes;
-  private int used = NODE;
+  private int used;
 
-  private WideNodes(BoxTree boxes) {
+  private WideNodes(BoxTree boxes, int width) {
     this.boxes = boxes;
+    this.width = width;
+    size = 8 * width;
+    open = new int[width];
     pad = pad(boxes);
-    nodes = new int[NODE * Math.max(1, boxes.link.length / 4 + 1)];
+    nodes = new int[size * Math.max(1, boxes.link.length / width + 1)];
+    used = size;
   }
 
   /** A ray begins no farther from all there is than that is across, and is as coarse there. */
@@ -50,7 +57,14 @@ final class WideNodes {
   }
 
   static int[] of(BoxTree boxes) {
-    return new WideNodes(boxes).nodes();
+    return of(boxes, WIDTH);
+  }
+
+  /**
+   * @param width most children of a node
+   */
+  static int[] of(BoxTree boxes, int width) {
+    return new WideNodes(boxes, width).nodes();
   }
 
   private int[] nodes() {
@@ -61,7 +75,7 @@ final class WideNodes {
       top--;
       int node = to[top];
       int n = opened(from[top]);
-      for (int i = 0; i < WIDTH; i++) {
+      for (int i = 0; i < width; i++) {
         if (i >= n) {
           empty(node + i);
           continue;
@@ -69,13 +83,13 @@ final class WideNodes {
         int child = open[i];
         put(node + i, child);
         if (boxes.count[child] > 0) {
-          nodes[node + LINKS + i] = ~((~boxes.link[child]) << 3 | boxes.count[child]);
+          nodes[node + 6 * width + i] = ~((~boxes.link[child]) << 3 | boxes.count[child]);
         } else {
           room();
-          nodes[node + LINKS + i] = used;
+          nodes[node + 6 * width + i] = used;
           from[top] = child;
           to[top++] = used;
-          used += NODE;
+          used += size;
         }
       }
     }
@@ -83,8 +97,8 @@ final class WideNodes {
   }
 
   private void room() {
-    if (used + NODE > nodes.length) {
-      nodes = Arrays.copyOf(nodes, nodes.length + (nodes.length >> 1) + NODE);
+    if (used + size > nodes.length) {
+      nodes = Arrays.copyOf(nodes, nodes.length + (nodes.length >> 1) + size);
     }
   }
 
@@ -92,7 +106,7 @@ final class WideNodes {
   private int opened(int node) {
     open[0] = node;
     int n = 1;
-    while (n < WIDTH) {
+    while (n < width) {
       int largest = -1;
       for (int i = 0; i < n; i++) {
         boolean inner = boxes.count[open[i]] == 0;
@@ -131,15 +145,15 @@ final class WideNodes {
     for (int k = 0; k < 3; k++) {
       float lo = boxes.bounds[6 * child + k];
       float hi = boxes.bounds[6 * child + 3 + k];
-      nodes[at + 8 * k] = Float.floatToRawIntBits(lo - pad);
-      nodes[at + 8 * k + 4] = Float.floatToRawIntBits(hi + pad);
+      nodes[at + 2 * width * k] = Float.floatToRawIntBits(lo - pad);
+      nodes[at + 2 * width * k + width] = Float.floatToRawIntBits(hi + pad);
     }
   }
 
   private void empty(int at) {
     for (int k = 0; k < 3; k++) {
-      nodes[at + 8 * k] = Float.floatToRawIntBits(Float.POSITIVE_INFINITY);
-      nodes[at + 8 * k + 4] = Float.floatToRawIntBits(Float.NEGATIVE_INFINITY);
+      nodes[at + 2 * width * k] = Float.floatToRawIntBits(Float.POSITIVE_INFINITY);
+      nodes[at + 2 * width * k + width] = Float.floatToRawIntBits(Float.NEGATIVE_INFINITY);
     }
   }
 

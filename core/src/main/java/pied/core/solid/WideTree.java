@@ -8,16 +8,13 @@ import java.util.Arrays;
  * floats; boxes are a little larger than what they hold, so that no rounding loses a hit. A ray
  * costs about the logarithm of the number of triangles; nothing is allocated.
  */
-final class WideTree {
+final class WideTree implements RayTree {
   private static final int WIDTH = WideNodes.WIDTH;
   private static final int LINKS = WideNodes.LINKS;
   private static final int STACK = 256;
 
-  /** Directions flatter than this are taken as so flat. */
-  static final double FLAT = 1e-30;
-
   /** A ray meets a triangle still so far beyond its edges, of their lengths. */
-  private static final float EDGE = 1e-6f;
+  static final float EDGE = 1e-6f;
 
   private static final long MISS = Long.MAX_VALUE;
 
@@ -27,21 +24,16 @@ final class WideTree {
   /** First corner and the two edges from it, nine floats a triangle, in the order of the leaves. */
   private final float[] shape;
 
-  private final double[] root = new double[6];
-  private double across;
+  private final RayStart start;
 
   WideTree(Mesh mesh, BoxTree boxes) {
     shape = shape(mesh, boxes.order);
-    double pad = WideNodes.pad(boxes);
-    for (int k = 0; k < 3; k++) {
-      root[k] = boxes.bounds[k] - pad;
-      root[3 + k] = boxes.bounds[3 + k] + pad;
-      across += root[3 + k] - root[k];
-    }
+    start = new RayStart(boxes);
     nodes = WideNodes.of(boxes);
   }
 
-  private static float[] shape(Mesh mesh, int[] order) {
+  /** First corner and the two edges from it, nine floats a triangle, in an order. */
+  static float[] shape(Mesh mesh, int[] order) {
     double[] p = mesh.xyz();
     int[] c = mesh.corners();
     float[] shape = new float[9 * order.length];
@@ -57,15 +49,18 @@ final class WideTree {
     return shape;
   }
 
-  long bytes() {
+  @Override
+  public long bytes() {
     return 4L * (nodes.length + shape.length);
   }
 
   /** Scratch of a walk, one a thread. */
   static final class WalkStack {
-    private long[] links = new long[STACK];
+    long[] links = new long[STACK];
+    final int[] lanes = new int[16];
+    final float[] faces = new float[8];
 
-    private long[] larger() {
+    long[] larger() {
       links = Arrays.copyOf(links, 2 * links.length);
       return links;
     }
@@ -79,12 +74,8 @@ final class WideTree {
     float v;
   }
 
-  /**
-   * The nearest triangle along a ray.
-   *
-   * @return its number among the leaves' items; -1 for none
-   */
-  int nearest(
+  @Override
+  public int nearest(
       double ox,
       double oy,
       double oz,
@@ -93,32 +84,26 @@ final class WideTree {
       double dz,
       double limit,
       WalkStack scratch) {
-    double ix = 1 / steep(dx);
-    double iy = 1 / steep(dy);
-    double iz = 1 / steep(dz);
-    double start = start(ox, oy, oz, ix, iy, iz, limit);
-    if (start < 0) {
+    double from = start.at(ox, oy, oz, dx, dy, dz, limit);
+    if (from < 0) {
       return -1;
     }
     int found =
         nearest(
-            (float) (ox + start * dx),
-            (float) (oy + start * dy),
-            (float) (oz + start * dz),
+            (float) (ox + from * dx),
+            (float) (oy + from * dy),
+            (float) (oz + from * dz),
             (float) dx,
             (float) dy,
             (float) dz,
-            (float) ix,
-            (float) iy,
-            (float) iz,
-            BoxTree.up(limit - start),
+            BoxTree.up(limit - from),
             scratch);
-    scratch.distance = (float) (scratch.distance + start);
+    scratch.distance = (float) (scratch.distance + from);
     return found;
   }
 
-  /** Whether a ray meets anything. */
-  boolean any(
+  @Override
+  public boolean any(
       double ox,
       double oy,
       double oz,
@@ -127,62 +112,27 @@ final class WideTree {
       double dz,
       double limit,
       WalkStack scratch) {
-    double ix = 1 / steep(dx);
-    double iy = 1 / steep(dy);
-    double iz = 1 / steep(dz);
-    double start = start(ox, oy, oz, ix, iy, iz, limit);
-    return start >= 0
+    double from = start.at(ox, oy, oz, dx, dy, dz, limit);
+    return from >= 0
         && any(
-            (float) (ox + start * dx),
-            (float) (oy + start * dy),
-            (float) (oz + start * dz),
+            (float) (ox + from * dx),
+            (float) (oy + from * dy),
+            (float) (oz + from * dz),
             (float) dx,
             (float) dy,
             (float) dz,
-            (float) ix,
-            (float) iy,
-            (float) iz,
-            (float) (limit - start),
+            (float) (limit - from),
             scratch);
   }
 
-  /**
-   * Where a ray comes near all there is: from farther away floats would be too coarse.
-   *
-   * @return a little before it enters, 0 from within; negative if it passes by
-   */
-  private double start(
-      double ox, double oy, double oz, double ix, double iy, double iz, double limit) {
-    double ax = (root[0] - ox) * ix;
-    double bx = (root[3] - ox) * ix;
-    double ay = (root[1] - oy) * iy;
-    double by = (root[4] - oy) * iy;
-    double az = (root[2] - oz) * iz;
-    double bz = (root[5] - oz) * iz;
-    double near = Math.max(Math.max(Math.min(ax, bx), Math.min(ay, by)), Math.min(az, bz));
-    double far = Math.min(Math.min(Math.max(ax, bx), Math.max(ay, by)), Math.max(az, bz));
-    return near > Math.min(far, limit) || far < 0 ? -1 : Math.max(0, near - across);
-  }
-
-  private static double steep(double d) {
-    return Math.abs(d) < FLAT ? FLAT : d;
-  }
-
   private int nearest(
-      float ox,
-      float oy,
-      float oz,
-      float dx,
-      float dy,
-      float dz,
-      float ix,
-      float iy,
-      float iz,
-      float limit,
-      WalkStack scratch) {
+      float ox, float oy, float oz, float dx, float dy, float dz, float limit, WalkStack scratch) {
     final int[] nodes = this.nodes;
     final float[] shape = this.shape;
     long[] stack = scratch.links;
+    final float ix = 1 / RayStart.steep(dx);
+    final float iy = 1 / RayStart.steep(dy);
+    final float iz = 1 / RayStart.steep(dz);
     // which of two bounds is met first, as an offset into a node
     final int x0 = ix >= 0 ? 0 : 4;
     final int y0 = iy >= 0 ? 8 : 12;
@@ -279,20 +229,13 @@ final class WideTree {
   }
 
   private boolean any(
-      float ox,
-      float oy,
-      float oz,
-      float dx,
-      float dy,
-      float dz,
-      float ix,
-      float iy,
-      float iz,
-      float limit,
-      WalkStack scratch) {
+      float ox, float oy, float oz, float dx, float dy, float dz, float limit, WalkStack scratch) {
     final int[] nodes = this.nodes;
     final float[] shape = this.shape;
     long[] stack = scratch.links;
+    final float ix = 1 / RayStart.steep(dx);
+    final float iy = 1 / RayStart.steep(dy);
+    final float iz = 1 / RayStart.steep(dz);
     final int x0 = ix >= 0 ? 0 : 4;
     final int y0 = iy >= 0 ? 8 : 12;
     final int z0 = iz >= 0 ? 16 : 20;
