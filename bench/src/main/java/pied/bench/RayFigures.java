@@ -7,13 +7,16 @@ import java.util.List;
 import java.util.Random;
 import pied.core.solid.Body;
 import pied.core.solid.MeshTree;
+import pied.core.solid.Pose;
+import pied.core.solid.RayTrees;
 import pied.core.solid.SceneTree;
 import pied.core.solid.SceneTree.StandingMesh;
 
 /**
- * Takes the figures of rays through both trees, that over one mesh and that over meshes that stand
- * somewhere: how many a second, what they leave to be cleared away, and whether they meet the same.
- * What they meet is compared ray by ray with each other, and some with all triangles one by one.
+ * Takes the figures of rays through the trees, that over one mesh, that over meshes that stand
+ * somewhere, and that with vectors: how many a second, what they leave to be cleared away, and
+ * whether they meet the same. What they meet is compared ray by ray with the first, and some with
+ * all triangles one by one.
  */
 final class RayFigures {
   private static final int ROUNDS = 3;
@@ -44,6 +47,7 @@ final class RayFigures {
     Asked stand = (o, d) -> standing.nearest(o, d, FAR, SceneTree.ALL, some) ? some.distance : FAR;
     Asked near = (o, d) -> tree.any(o[0], o[1], o[2], d[0], d[1], d[2], 3, one) ? 1 : 0;
     Asked nearStand = (o, d) -> standing.any(o, d, 3, SceneTree.ALL, some) ? 1 : 0;
+    Asked[] vectors = vectors(scene, some);
     int n = r.length / 6;
     String[] names = {"coherent", "incoherent"};
     for (int set = 0; set < 2; set++) {
@@ -53,10 +57,33 @@ final class RayFigures {
       double[] b = rate("rays-standing", names[set], stand, r, from, to);
       compare("rays-standing", names[set], a, b);
       withAll(scene, names[set], r, from, to, a);
+      if (vectors.length > 0) {
+        double[] c = rate("rays-vectors", names[set], vectors[0], r, from, to);
+        compare("rays-vectors", names[set], a, c);
+      }
       a = rate("rays-mesh", names[set] + "-within-3-m", near, r, from, to);
       b = rate("rays-standing", names[set] + "-within-3-m", nearStand, r, from, to);
       compare("rays-standing", names[set] + "-within-3-m", a, b);
+      if (vectors.length > 0) {
+        double[] c = rate("rays-vectors", names[set] + "-within-3-m", vectors[1], r, from, to);
+        compare("rays-vectors", names[set] + "-within-3-m", a, c);
+      }
     }
+  }
+
+  /** The same by the tree with vectors, where Java has them and they are quicker. */
+  private static Asked[] vectors(Scene scene, SceneTree.SceneHit hit) {
+    Figures.figure("rays-vectors", "when-tried", "times as quick", RayTrees.warm(() -> {}));
+    if (!RayTrees.isQuicker()) {
+      return new Asked[0];
+    }
+    long t = System.nanoTime();
+    SceneTree tree = new SceneTree(List.of(new StandingMesh(scene.soup, Pose.HERE)));
+    Figures.figure("rays-vectors", "build", "s", (System.nanoTime() - t) / 1e9);
+    return new Asked[] {
+      (o, d) -> tree.nearest(o, d, FAR, SceneTree.ALL, hit) ? hit.distance : FAR,
+      (o, d) -> tree.any(o, d, 3, SceneTree.ALL, hit) ? 1 : 0
+    };
   }
 
   private static double[] rate(String bench, String set, Asked asked, float[] r, int from, int to) {

@@ -10,6 +10,7 @@ import pied.core.edit.Edits;
 import pied.core.piece.Shapes;
 import pied.core.show.Viewpoint;
 import pied.core.solid.Body;
+import pied.core.solid.RayTrees;
 import pied.core.solid.SceneTree;
 import pied.core.solid.SceneTree.StandingMesh;
 import pied.core.solid.Vec;
@@ -35,6 +36,17 @@ public final class StillFigures {
 
   public static void main(String[] args) throws InterruptedException {
     Space space = lit();
+    stills(space, "");
+    tree(space, "");
+    double quicker = RayTrees.warm(() -> {});
+    Figures.figure("still-tree", "vectors-when-tried", "times as quick", quicker);
+    if (RayTrees.isQuicker()) {
+      stills(space, "-vectors");
+      tree(space, "-vectors");
+    }
+  }
+
+  private static void stills(Space space, String by) {
     for (StillGrade grade : new StillGrade[] {StillGrade.draft, StillGrade.good}) {
       for (int round = 0; round < ROUNDS; round++) {
         StillWish wish = new StillWish(VIEW, 480, 270, grade, null, null, false, false, null);
@@ -43,11 +55,10 @@ public final class StillFigures {
         run.run(() -> true);
         run.result();
         double s = (System.nanoTime() - t) / 1e9;
-        Figures.figure("still-" + grade, "480x270", "s", s);
-        Figures.figure("still-" + grade, "rays", "rays/s", run.rays() / run.seconds());
+        Figures.figure("still-" + grade + by, "480x270", "s", s);
+        Figures.figure("still-" + grade + by, "rays", "rays/s", run.rays() / run.seconds());
       }
     }
-    tree(space);
   }
 
   private static Space lit() {
@@ -62,7 +73,7 @@ public final class StillFigures {
   }
 
   /** From points of the room in all directions, as light goes that was scattered. */
-  private static void tree(Space space) throws InterruptedException {
+  private static void tree(Space space, String by) throws InterruptedException {
     List<Body> bodies = space.bodies().all();
     SceneTree tree =
         new SceneTree(bodies.stream().map(b -> new StandingMesh(b.mesh(), b.pose())).toList());
@@ -78,7 +89,7 @@ public final class StillFigures {
         thread.join();
       }
       double s = (System.nanoTime() - t) / 1e9;
-      Figures.figure("still-tree", "nearest", "rays/s", THREADS * RAYS / s);
+      Figures.figure("still-tree" + by, "nearest", "rays/s", THREADS * RAYS / s);
     }
   }
 

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
+import javax.imageio.ImageIO;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
@@ -35,6 +36,7 @@ import pied.server.store.DataFolder;
 @EnableJpaRepositories(considerNestedRepositories = true)
 public class PiedApplication {
   public static void main(String[] args) {
+    ImageIO.setUseCache(false); // pictures are read from memory; a file beside each is slow
     SpringApplication app = new SpringApplication(PiedApplication.class);
     app.addListeners(
         (ApplicationListener<ApplicationEnvironmentPreparedEvent>)
