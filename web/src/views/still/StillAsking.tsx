@@ -25,23 +25,37 @@ export function StillAsking() {
           value={wish.size}
           onChange={(v) => say({ size: v })}
         />
-        {", "}
-        <Choice label="How good" value={wish.grade} options={GRADES} onChange={(v) => say({ grade: v })} />
-        {wish.grade === "until" && (
+        {wish.ink !== "alone" && (
           <>
-            {" "}
-            <Typed label="A time or a noise" value={wish.until} onChange={(v) => say({ until: v })} />
+            {", "}
+            <Choice
+              label="How good"
+              value={wish.grade}
+              options={GRADES}
+              onChange={(v) => say({ grade: v })}
+            />
+            {wish.grade === "until" && (
+              <>
+                {" "}
+                <Typed label="A time or a noise" value={wish.until} onChange={(v) => say({ until: v })} />
+              </>
+            )}
+            {", "}
+            <Choice
+              label="In which light"
+              value={wish.look}
+              options={lit}
+              onChange={(v) => say({ look: v })}
+            />
+            {", "}
+            <Choice
+              label="Of what"
+              value={wish.card ? "card" : ""}
+              options={{ "": "in its materials", card: "in white card" }}
+              onChange={(v) => say({ card: v === "card" })}
+            />
           </>
         )}
-        {", "}
-        <Choice label="In which light" value={wish.look} options={lit} onChange={(v) => say({ look: v })} />
-        {", "}
-        <Choice
-          label="Of what"
-          value={wish.card ? "card" : ""}
-          options={{ "": "in its materials", card: "in white card" }}
-          onChange={(v) => say({ card: v === "card" })}
-        />
         {", "}
         <Choice
           label="Ink"

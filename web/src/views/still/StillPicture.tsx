@@ -123,7 +123,7 @@ function Name({ still, again }: { still: StillView; again: () => void }) {
       sx={{
         fontWeight: 600,
         fontSize: 15,
-        width: 190,
+        width: 240,
         borderBottom: "1px dotted",
         borderColor: "text.secondary",
       }}
