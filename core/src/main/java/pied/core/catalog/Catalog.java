@@ -9,6 +9,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pied.core.Nullable;
 import pied.core.units.Refusal;
 
 /** All articles one can place; others may be added. Safe for threads. */
@@ -86,5 +87,10 @@ public final class Catalog {
   /** Articles that answer a text, of a kind (null or empty for all), the best first. */
   public List<Article> search(String text, String kind) {
     return find(Finder.FinderWish.of(text, kind));
+  }
+
+  /** Articles that a text names by whole words; see {@link Finder#called}. */
+  public List<Article> called(String text, @Nullable String project) {
+    return finder.called(text, project);
   }
 }

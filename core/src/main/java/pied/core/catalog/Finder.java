@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 
 /**
@@ -103,6 +105,42 @@ public final class Finder {
     }
     found.sort(Comparator.comparingDouble(f -> -f.score));
     return found.stream().map(FoundArticle::article).toList();
+  }
+
+  /**
+   * Articles that a text names by whole words, singular or plural, the best first: what they are,
+   * the last word of their names, or another word for it is in the text. No slip and no beginning
+   * of a word counts, and no article of another project.
+   *
+   * @param project whose own articles count, too; null for none
+   */
+  List<Article> called(String text, @Nullable String project) {
+    Set<String> said = new HashSet<>(words(text));
+    SAME.stream().filter(s -> s.stream().anyMatch(said::contains)).toList().forEach(said::addAll);
+    record CalledArticle(Article article, double score) {}
+    List<CalledArticle> found = new ArrayList<>();
+    for (Article a : articles) {
+      if (a.project() == null || a.project().equals(project)) {
+        double score = called(a, said);
+        if (score > 0) {
+          found.add(new CalledArticle(a, score));
+        }
+      }
+    }
+    found.sort(Comparator.comparingDouble(f -> -f.score));
+    return found.stream().map(CalledArticle::article).toList();
+  }
+
+  private static double called(Article a, Set<String> said) {
+    List<String> own = words(a.name()).stream().filter(w -> !w.matches("\\d+")).toList();
+    boolean noun = !own.isEmpty() && said.contains(own.get(own.size() - 1));
+    boolean other =
+        a.words().stream().map(Finder::words).anyMatch(w -> !w.isEmpty() && said.containsAll(w));
+    if (!noun && !other) {
+      return 0;
+    }
+    long shared = own.stream().filter(said::contains).count();
+    return (noun ? NAME : WORDS) + shared - 0.1 * (own.size() - shared);
   }
 
   private static boolean allowed(Article a, FinderWish wish) {

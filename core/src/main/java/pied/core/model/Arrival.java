@@ -2,11 +2,11 @@ package pied.core.model;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.catalog.Article;
 import pied.core.catalog.Catalog;
@@ -55,7 +55,7 @@ public final class Arrival {
   private final Taken guess;
   private final List<Message> said = new ArrayList<>();
 
-  private Arrival(ModelReader.Read read, Catalog catalog) {
+  private Arrival(ModelReader.Read read, Catalog catalog, @Nullable String project) {
     this.read = read;
     if (read.model().triangles() > HEAVY) {
       Lighter.Lightened lighter = Lighter.of(read.model().mesh(), LIGHT);
@@ -65,16 +65,17 @@ public final class Arrival {
       drawn = read.model();
       error = 0;
     }
-    this.guess = judge(catalog);
+    this.guess = judge(catalog, project);
   }
 
   /**
    * Judges a model.
    *
    * @param catalog what is in it helps to tell what a name such as "armchair" should measure
+   * @param project into which it is brought: of those that others brought in only its own count
    */
-  public static Arrival of(ModelReader.Read read, Catalog catalog) {
-    return new Arrival(read, catalog);
+  public static Arrival of(ModelReader.Read read, Catalog catalog, @Nullable String project) {
+    return new Arrival(read, catalog, project);
   }
 
   /** Whether it is drawn in a lighter form, and the full one is kept for the hand-over. */
@@ -97,9 +98,9 @@ public final class Arrival {
 
   // ---- judging
 
-  private Taken judge(Catalog catalog) {
+  private Taken judge(Catalog catalog, @Nullable String project) {
     String name = name(read.file());
-    List<Article> like = like(catalog, name);
+    List<Article> like = like(catalog, project, name);
     Article alike = like.isEmpty() ? null : like.get(0);
     double[] raw = extent();
     String up = up(raw, alike);
@@ -112,6 +113,13 @@ public final class Arrival {
           Message.of(
               "{} without area, or nowhere, left out.",
               read.model().skipped() + (read.model().skipped() == 1 ? " triangle" : " triangles")));
+    }
+    for (String lost : read.model().lost()) {
+      said.add(
+          Message.of(
+              "The picture “{}” did not come along, or cannot be shown; bring it together with the"
+                  + " model, as PNG or JPEG.",
+              lost));
     }
     if (heavy()) {
       said.add(
@@ -130,24 +138,9 @@ public final class Arrival {
     return mm < 0.01 ? "0.01" : String.format(Locale.ROOT, "%.2f", Math.ceil(mm * 100) / 100);
   }
 
-  private static List<Article> like(Catalog catalog, String name) {
-    String letters = name.replaceAll("[^A-Za-z ]", " ").strip();
-    List<Article> whole = letters.isEmpty() ? List.of() : catalog.search(letters, null);
-    if (!whole.isEmpty()) {
-      return whole;
-    }
-    // the noun stands last: a garden bench is a bench
-    List<String> words = new ArrayList<>(List.of(letters.split("\\s+")));
-    Collections.reverse(words);
-    for (String word : words) {
-      if (word.length() > 3) {
-        List<Article> some = catalog.search(word, null);
-        if (!some.isEmpty()) {
-          return some;
-        }
-      }
-    }
-    return List.of();
+  /** Only words count: a slip or the beginning of one decides nothing. */
+  private static List<Article> like(Catalog catalog, @Nullable String project, String name) {
+    return catalog.called(name.replaceAll("[^A-Za-z ]", " "), project);
   }
 
   /** A file's name as a person would say it. */
@@ -352,7 +345,7 @@ public final class Arrival {
           new Model.ModelPart(
               p.name(), p.colour(), placed.get(i), p.corners(), p.uv(), p.picture()));
     }
-    return new Model(parts, null, null, 0).mesh();
+    return new Model(parts, null, null, 0, List.of()).mesh();
   }
 
   /** The size of a mesh that stands over its own middle; a flat one is a little thick. */

@@ -2,13 +2,17 @@ package pied.core.model;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
+import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.solid.Vec;
 import pied.core.units.Message;
@@ -19,6 +23,19 @@ import pied.core.units.Text;
 final class Collector {
   /** Most triangles of a file: more is no piece of furniture. */
   static final int MOST = 5_000_000;
+
+  /** What is farther off is nowhere, units. */
+  private static final double FARTHEST = 1e12;
+
+  /** Most points, of copies too: more is no piece of furniture either. */
+  private static final long MOST_PLACES = 20_000_000;
+
+  private static final int MOST_LOST = 5;
+
+  /** Corners of a face that is cut well; and squares of corners of all of them together. */
+  private static final int CUT = 2_000;
+
+  private static final long CUTTING = 20_000_000;
 
   static final String GREY = "#CFC8BB";
 
@@ -86,8 +103,11 @@ final class Collector {
   }
 
   private final Map<String, Growing> parts = new LinkedHashMap<>();
+  private final Set<String> lost = new LinkedHashSet<>();
   private int total;
   private int skipped;
+  private long places;
+  private long cutting;
 
   private String lastName;
   private Growing last;
@@ -108,6 +128,18 @@ final class Collector {
   /** Puts a picture on a material: a PNG or JPEG file. */
   void picture(String material, byte[] file) {
     part(material).picture = file;
+  }
+
+  /** Whether a material has a picture. */
+  boolean pictured(String material) {
+    return part(material).picture != null;
+  }
+
+  /** A picture is named, but did not come along or cannot be shown. */
+  void lost(String picture) {
+    if (lost.size() < MOST_LOST) {
+      lost.add(Text.clean(picture.length() > 60 ? picture.substring(0, 60) + "…" : picture));
+    }
   }
 
   /** Adds a triangle with corners in {@code p}: nine numbers. */
@@ -163,11 +195,18 @@ final class Collector {
   }
 
   private static boolean bounded(double[] p, int i) {
-    return Math.abs(p[i]) <= 1e12 && Math.abs(p[i + 1]) <= 1e12 && Math.abs(p[i + 2]) <= 1e12;
+    return Math.abs(p[i]) <= FARTHEST
+        && Math.abs(p[i + 1]) <= FARTHEST
+        && Math.abs(p[i + 2]) <= FARTHEST;
   }
 
   /** Adds points that triangles share; the number of the first. */
   int points(String material, double[] xyz) {
+    places += xyz.length / 3;
+    if (places > MOST_PLACES) {
+      throw new Refusal(
+          "The file has more than {} million points; that is too heavy.", MOST_PLACES / 1_000_000);
+    }
     Growing g = part(material);
     int first = g.points;
     int needed = 3 * first + xyz.length;
@@ -200,28 +239,48 @@ final class Collector {
 
   /** Adds a face of three corners or more; it need not be convex. */
   void face(String material, List<Vec> corners) {
+    face(material, corners, null);
+  }
+
+  /**
+   * Adds a face of three corners or more; it need not be convex.
+   *
+   * @param uv where its corners are on the picture, two numbers each; or null
+   */
+  void face(String material, List<Vec> corners, @Nullable float[] uv) {
     int n = corners.size();
-    if (n < 3) {
+    if (n < 3 || !corners.stream().allMatch(Collector::bounded)) {
       skipped++;
       return;
     }
-    if (n == 3) {
-      triangle(material, nine(corners.get(0), corners.get(1), corners.get(2)));
+    // to cut one takes as long as the square of its corners
+    boolean few = n <= CUT && cutting + (long) n * n <= CUTTING;
+    if (n == 3 || n == 4 && convex(corners) || !few) {
+      for (int i = 1; i + 1 < n; i++) {
+        add(material, corners, uv, 0, i, i + 1);
+      }
       return;
     }
-    if (n == 4 && convex(corners) || n > 2000) {
-      fan(material, corners);
-      return;
-    }
-    for (Vec[] t : cut(corners)) {
-      triangle(material, nine(t[0], t[1], t[2]));
+    cutting += (long) n * n;
+    for (int[] t : cut(corners)) {
+      add(material, corners, uv, t[0], t[1], t[2]);
     }
   }
 
-  private void fan(String material, List<Vec> c) {
-    for (int i = 1; i + 1 < c.size(); i++) {
-      triangle(material, nine(c.get(0), c.get(i), c.get(i + 1)));
-    }
+  private void add(String material, List<Vec> c, @Nullable float[] uv, int i, int j, int k) {
+    float[] six =
+        uv == null
+            ? null
+            : new float[] {
+              uv[2 * i], uv[2 * i + 1], uv[2 * j], uv[2 * j + 1], uv[2 * k], uv[2 * k + 1]
+            };
+    triangle(material, nine(c.get(i), c.get(j), c.get(k)), six);
+  }
+
+  private static boolean bounded(Vec v) {
+    return Math.abs(v.x()) <= FARTHEST
+        && Math.abs(v.y()) <= FARTHEST
+        && Math.abs(v.z()) <= FARTHEST;
   }
 
   static double[] nine(Vec a, Vec b, Vec c) {
@@ -255,9 +314,9 @@ final class Collector {
     return true;
   }
 
-  private List<Vec[]> cut(List<Vec> corners) {
+  private List<int[]> cut(List<Vec> corners) {
     Vec n = normal(corners);
-    List<Vec[]> out = new ArrayList<>();
+    List<int[]> out = new ArrayList<>();
     if (!(n.length() > 0 && n.length() < Double.POSITIVE_INFINITY)) {
       skipped++;
       return out;
@@ -265,11 +324,11 @@ final class Collector {
     n = n.unit();
     Vec u = (Math.abs(n.x()) < 0.8 ? new Vec(1, 0, 0) : new Vec(0, 1, 0)).cross(n).unit();
     Vec v = n.cross(u);
-    Map<Coordinate, Vec> of = new LinkedHashMap<>();
+    Map<Coordinate, Integer> of = new HashMap<>();
     Coordinate[] ring = new Coordinate[corners.size() + 1];
     for (int i = 0; i < corners.size(); i++) {
       ring[i] = new Coordinate(u.dot(corners.get(i)), v.dot(corners.get(i)));
-      of.put(ring[i], corners.get(i));
+      of.put(ring[i], i);
     }
     ring[corners.size()] = ring[0].copy();
     try {
@@ -277,11 +336,12 @@ final class Collector {
       for (int i = 0; i < flat.getNumGeometries(); i++) {
         Coordinate[] t = flat.getGeometryN(i).getCoordinates();
         boolean left = org.locationtech.jts.algorithm.Orientation.index(t[0], t[1], t[2]) > 0;
-        out.add(new Vec[] {of.get(t[0]), of.get(t[left ? 1 : 2]), of.get(t[left ? 2 : 1])});
+        out.add(new int[] {of.get(t[0]), of.get(t[left ? 1 : 2]), of.get(t[left ? 2 : 1])});
       }
     } catch (RuntimeException e) { // a face that crosses itself is cut as well as may be
+      out.clear();
       for (int i = 1; i + 1 < corners.size(); i++) {
-        out.add(new Vec[] {corners.get(0), corners.get(i), corners.get(i + 1)});
+        out.add(new int[] {0, i, i + 1});
       }
     }
     return out;
@@ -319,6 +379,6 @@ final class Collector {
                   skipped)
               : Message.of("The file holds no model: there is not one face in it."));
     }
-    return new Model(all, unit, up, skipped);
+    return new Model(all, unit, up, skipped, List.copyOf(lost));
   }
 }

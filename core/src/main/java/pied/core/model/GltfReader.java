@@ -1,11 +1,12 @@
 package pied.core.model;
 
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.util.Base64;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -13,7 +14,9 @@ import java.util.Set;
 import org.joml.Matrix4d;
 import org.joml.Quaterniond;
 import org.joml.Vector3d;
+import pied.core.Names;
 import pied.core.units.Refusal;
+import pied.core.units.Text;
 
 /**
  * Reads glTF 2.0 (Khronos, ISO/IEC 12113), in one binary file or with its buffers beside it. It is
@@ -21,20 +24,62 @@ import pied.core.units.Refusal;
  * movements are not.
  */
 final class GltfReader {
-  private static final ObjectMapper JSON = new ObjectMapper();
+  /** A text in it may be a whole buffer, and is as long as the file may be. */
+  private static final ObjectMapper JSON =
+      new ObjectMapper(
+          JsonFactory.builder()
+              .streamReadConstraints(
+                  StreamReadConstraints.builder()
+                      .maxStringLength((int) Files.MOST)
+                      .maxNestingDepth(200)
+                      .build())
+              .build());
+
   private static final int DEEPEST = 100;
 
+  /** So often nodes are looked at: one that stands below several is looked at for each. */
+  private static final int MOST_VISITS = 100_000;
+
+  /** What a file may need without which it is not as it was meant; all else is not understood. */
+  private static final Set<String> KNOWN =
+      Set.of(
+          "KHR_mesh_quantization",
+          "KHR_texture_transform",
+          "KHR_lights_punctual",
+          "KHR_materials_unlit",
+          "KHR_materials_clearcoat",
+          "KHR_materials_sheen",
+          "KHR_materials_transmission",
+          "KHR_materials_volume",
+          "KHR_materials_ior",
+          "KHR_materials_specular",
+          "KHR_materials_emissive_strength",
+          "KHR_materials_iridescence",
+          "KHR_materials_anisotropy",
+          "KHR_materials_dispersion",
+          "KHR_materials_variants",
+          "KHR_materials_pbrSpecularGlossiness",
+          "KHR_xmp_json_ld");
+
+  /** What packs a file, by what people call it. */
+  private static final Map<String, String> PACKED =
+      Map.of(
+          "KHR_draco_mesh_compression", "Draco",
+          "EXT_meshopt_compression", "meshopt",
+          "KHR_meshopt_compression", "meshopt");
+
   private final JsonNode root;
-  private final byte[] chunk;
+  private final GltfNumbers numbers;
   private final Files files;
   private final Collector out = new Collector();
-  private final Map<Integer, ByteBuffer> buffers = new HashMap<>();
   private final Map<Integer, byte[]> pictures = new HashMap<>();
+  private final Map<Integer, String> materials = new HashMap<>();
   private final Set<Integer> above = new HashSet<>();
+  private int visits;
 
   private GltfReader(JsonNode root, byte[] chunk, Files files) {
     this.root = root;
-    this.chunk = chunk;
+    numbers = new GltfNumbers(root, chunk, files);
     this.files = files;
   }
 
@@ -78,6 +123,7 @@ final class GltfReader {
     if (!root.path("asset").path("version").asText("").startsWith("2")) {
       throw new Refusal("The file is not glTF of version 2.");
     }
+    root.path("extensionsRequired").forEach(e -> needs(e.asText()));
     JsonNode scenes = root.path("scenes");
     JsonNode top = scenes.path(root.path("scene").asInt(0)).path("nodes");
     if (top.isMissingNode()) { // without a scene, all nodes that no other has
@@ -94,8 +140,24 @@ final class GltfReader {
     return out.model(1.0, 'y');
   }
 
+  private static void needs(String extension) {
+    String packed = PACKED.get(extension);
+    if (packed != null) {
+      throw new Refusal(
+          "The glTF file is compressed ({}), which Pied does not unpack; save it without.", packed);
+    }
+    if (!KNOWN.contains(extension)) {
+      throw new Refusal(
+          "The glTF file needs “{}”, which Pied does not know; save it without.",
+          extension.substring(0, Math.min(60, extension.length())));
+    }
+  }
+
   private void node(int index, Matrix4d parent, int depth) {
     JsonNode n = root.path("nodes").path(index);
+    if (++visits > MOST_VISITS) {
+      throw new Refusal("The glTF file has more nodes, or copies of them, than a model can have.");
+    }
     if (depth > DEEPEST || !above.add(index)) {
       throw new Refusal("The nodes of the glTF file hang in a circle.");
     }
@@ -142,18 +204,14 @@ final class GltfReader {
       return; // points and lines
     }
     JsonNode position = p.path("attributes").path("POSITION");
-    boolean packed = p.path("extensions").has("KHR_draco_mesh_compression");
-    if (packed || position.isMissingNode() && p.path("extensions").size() > 0) {
-      throw new Refusal(
-          "The glTF file is packed in a way that Pied does not unpack; save it plain.");
-    }
+    p.path("extensions").fieldNames().forEachRemaining(e -> packed(position, e));
     if (position.isMissingNode()) {
       return;
     }
-    double[] xyz = accessor(position.asInt(), 3);
+    double[] xyz = numbers.accessor(position.asInt(), 3);
     ModelNumbers.move(xyz, at);
     int n = xyz.length / 3;
-    int[] indices = p.has("indices") ? indices(p.get("indices").asInt()) : null;
+    int[] indices = p.has("indices") ? numbers.indices(p.get("indices").asInt()) : null;
     int count = indices == null ? n : indices.length;
     String material = material(p.path("material"));
     double[] on = pictured(p, n);
@@ -182,13 +240,29 @@ final class GltfReader {
     }
   }
 
-  private String material(JsonNode index) {
-    if (index.isMissingNode()) {
-      return null;
+  /** Compressed numbers may have others beside them for those who cannot unpack them. */
+  private void packed(JsonNode position, String extension) {
+    int view = root.path("accessors").path(position.asInt(-1)).path("bufferView").asInt(-1);
+    if (PACKED.containsKey(extension) && view < 0) {
+      needs(extension);
     }
-    JsonNode m = root.path("materials").path(index.asInt());
-    String name = m.path("name").asText("");
-    String key = name.isBlank() ? "material " + (index.asInt() + 1) : name;
+  }
+
+  /** Two of one name stay two. */
+  private String material(JsonNode index) {
+    return index.isMissingNode()
+        ? null
+        : materials.computeIfAbsent(
+            index.asInt(),
+            i -> {
+              String name = Text.clean(root.path("materials").path(i).path("name").asText(""));
+              String own = name.isBlank() ? "material " + (i + 1) : name;
+              return material(i, Names.free(own, new HashSet<>(materials.values())));
+            });
+  }
+
+  private String material(int index, String key) {
+    JsonNode m = root.path("materials").path(index);
     JsonNode c = m.path("pbrMetallicRoughness").path("baseColorFactor");
     double[] rgb = new double[3];
     for (int k = 0; k < 3; k++) {
@@ -223,7 +297,7 @@ final class GltfReader {
           byte[] bytes = null;
           if (n.has("bufferView")) {
             JsonNode view = root.path("bufferViews").path(n.get("bufferView").asInt(-1));
-            ByteBuffer in = buffer(view.path("buffer").asInt(0));
+            ByteBuffer in = numbers.buffer(view.path("buffer").asInt(0));
             int from = view.path("byteOffset").asInt(0);
             int length = view.path("byteLength").asInt(0);
             if (from >= 0 && length >= 0 && from + (long) length <= in.capacity()) {
@@ -231,13 +305,18 @@ final class GltfReader {
               in.get(from, bytes);
             }
           } else if (n.path("uri").asText("").startsWith("data:")) {
-            String uri = n.get("uri").asText();
-            bytes = Base64.getDecoder().decode(uri.substring(uri.indexOf(',') + 1));
+            bytes = GltfNumbers.decoded(n.get("uri").asText());
           } else if (n.has("uri")) {
-            bytes = files.sibling(plain(n.get("uri").asText()));
+            bytes = files.sibling(GltfNumbers.plain(n.get("uri").asText()));
+          }
+          if (bytes != null && Pictures.readable(bytes)) {
+            return bytes;
           }
           // one that is missing or cannot be shown is no reason to refuse the model
-          return bytes != null && Pictures.readable(bytes) ? bytes : null;
+          String name =
+              n.path("name").asText(GltfNumbers.plain(n.path("uri").asText("picture " + (i + 1))));
+          out.lost(name.startsWith("data:") ? "picture " + (i + 1) : name);
+          return null;
         });
   }
 
@@ -249,120 +328,7 @@ final class GltfReader {
     }
     String name = "TEXCOORD_" + texture(m).path("texCoord").asInt(0);
     JsonNode places = primitive.path("attributes").path(name);
-    double[] uv = places.isMissingNode() ? new double[2 * n] : accessor(places.asInt(), 2);
+    double[] uv = places.isMissingNode() ? new double[2 * n] : numbers.accessor(places.asInt(), 2);
     return uv.length == 2 * n ? uv : new double[2 * n];
-  }
-
-  /** Numbers as they lie in a buffer. */
-  private record Numbered(ByteBuffer in, int count, int type, int from, int stride, double most) {}
-
-  private Numbered numbers(int index, int width) {
-    JsonNode a = root.path("accessors").path(index);
-    int count = a.path("count").asInt(-1);
-    int type = a.path("componentType").asInt();
-    String shape = a.path("type").asText();
-    int has = shape.equals("SCALAR") ? 1 : shape.equals("VEC3") ? 3 : shape.equals("VEC2") ? 2 : 4;
-    if (count < 0 || has < width || a.has("sparse")) {
-      throw new Refusal("The glTF file has numbers written in a way that is not known.");
-    }
-    JsonNode view = root.path("bufferViews").path(a.path("bufferView").asInt(-1));
-    ByteBuffer in = buffer(view.path("buffer").asInt(0));
-    int size = type == 5126 || type == 5125 ? 4 : type == 5122 || type == 5123 ? 2 : 1;
-    int stride = view.path("byteStride").asInt(has * size);
-    long from = view.path("byteOffset").asLong(0) + a.path("byteOffset").asLong(0);
-    if (from < 0
-        || stride < 0
-        || count > 0 && from + (long) stride * (count - 1) + (long) has * size > in.capacity()) {
-      throw new Refusal("The glTF file's numbers end in the middle; fetch it anew.");
-    }
-    boolean share = a.path("normalized").asBoolean();
-    double most = !share ? 1 : type == 5121 ? 255 : type == 5123 ? 65535 : 1;
-    return new Numbered(in, count, type, (int) from, stride, most);
-  }
-
-  private double[] accessor(int index, int width) {
-    Numbered n = numbers(index, width);
-    ByteBuffer in = n.in;
-    double[] v = new double[n.count * width];
-    if (n.type == 5126) { // nearly always
-      for (int i = 0; i < n.count; i++) {
-        int at = n.from + n.stride * i;
-        for (int k = 0; k < width; k++) {
-          v[i * width + k] = in.getFloat(at + 4 * k);
-        }
-      }
-      return v;
-    }
-    for (int i = 0; i < n.count; i++) {
-      for (int k = 0; k < width; k++) {
-        v[i * width + k] = whole(n, n.from + n.stride * i, k) / n.most;
-      }
-    }
-    return v;
-  }
-
-  private static double whole(Numbered n, int at, int k) {
-    return switch (n.type) {
-      case 5125 -> n.in.getInt(at + 4 * k) & 0xFFFFFFFFL;
-      case 5123 -> n.in.getShort(at + 2 * k) & 0xFFFF;
-      case 5122 -> n.in.getShort(at + 2 * k);
-      case 5121 -> n.in.get(at + k) & 0xFF;
-      default -> n.in.get(at + k);
-    };
-  }
-
-  private int[] indices(int index) {
-    Numbered n = numbers(index, 1);
-    int[] v = new int[n.count];
-    for (int i = 0; i < v.length; i++) {
-      int at = n.from + n.stride * i;
-      v[i] =
-          n.type == 5125
-              ? n.in.getInt(at)
-              : n.type == 5123 ? n.in.getShort(at) & 0xFFFF : (int) whole(n, at, 0);
-    }
-    return v;
-  }
-
-  private ByteBuffer buffer(int index) {
-    return buffers.computeIfAbsent(
-        index,
-        i -> {
-          String uri = root.path("buffers").path(i).path("uri").asText("");
-          byte[] bytes = chunk;
-          if (uri.startsWith("data:")) {
-            try {
-              bytes = Base64.getDecoder().decode(uri.substring(uri.indexOf(',') + 1));
-            } catch (IllegalArgumentException e) {
-              throw new Refusal("The numbers inside the glTF file cannot be read.");
-            }
-          } else if (!uri.isEmpty()) {
-            bytes = files.sibling(plain(uri));
-          }
-          if (bytes == null) {
-            throw new Refusal(
-                "The glTF file needs “{}”, which did not come with it; drop both together, or"
-                    + " a zip.",
-                uri);
-          }
-          return ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
-        });
-  }
-
-  /** A name without its percent signs (RFC 3986). */
-  private static String plain(String uri) {
-    java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
-    byte[] b = uri.getBytes(java.nio.charset.StandardCharsets.UTF_8);
-    for (int i = 0; i < b.length; i++) {
-      int high = i + 2 < b.length ? Character.digit(b[i + 1], 16) : -1;
-      int low = i + 2 < b.length ? Character.digit(b[i + 2], 16) : -1;
-      if (b[i] == '%' && high >= 0 && low >= 0) {
-        out.write(16 * high + low);
-        i += 2;
-      } else {
-        out.write(b[i]);
-      }
-    }
-    return out.toString(java.nio.charset.StandardCharsets.UTF_8);
   }
 }

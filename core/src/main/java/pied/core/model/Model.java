@@ -13,9 +13,14 @@ import pied.core.solid.Mesh;
  * @param unit metres a unit of the file, or null if the file does not say
  * @param up the direction that is up: 'x', 'y' or 'z', or null if the file does not say
  * @param skipped triangles that were left out since they had no area or a corner nowhere
+ * @param lost pictures that the file names, but that did not come along or cannot be shown
  */
 public record Model(
-    List<ModelPart> parts, @Nullable Double unit, @Nullable Character up, int skipped) {
+    List<ModelPart> parts,
+    @Nullable Double unit,
+    @Nullable Character up,
+    int skipped,
+    List<String> lost) {
   /**
    * Triangles of one material.
    *
@@ -36,6 +41,16 @@ public record Model(
 
   public int triangles() {
     return parts.stream().mapToInt(p -> p.corners.length / 3).sum();
+  }
+
+  /** The same, where a single part has no name of its own. */
+  Model withOneBody() {
+    if (parts.size() != 1) {
+      return this;
+    }
+    ModelPart p = parts.get(0);
+    ModelPart body = new ModelPart("body", p.colour, p.xyz, p.corners, p.uv, p.picture);
+    return new Model(List.of(body), unit, up, skipped, lost);
   }
 
   /** All of it as one mesh without normals, a finish part for each material. */
@@ -66,6 +81,6 @@ public record Model(
         own.add(new ModelPart(p.name, p.colour, xyz, renumbered, null, null));
       }
     }
-    return new Model(own, unit, up, skipped);
+    return new Model(own, unit, up, skipped, lost);
   }
 }

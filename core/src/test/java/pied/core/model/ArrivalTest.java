@@ -32,7 +32,7 @@ class ArrivalTest {
   private static Arrival of(String file, Mesh m, Written.Place place) {
     Files files = new Files();
     files.add(file, Written.obj(m, place, ""));
-    return Arrival.of(ModelReader.read(files), CATALOG);
+    return Arrival.of(ModelReader.read(files), CATALOG, null);
   }
 
   private static boolean near(Size a, Size b) {

@@ -101,7 +101,7 @@ class FuzzTest {
   private static void read(String name, byte[] bytes) {
     Files files = new Files();
     files.add(name, bytes);
-    Arrival a = Arrival.of(ModelReader.read(files), CATALOG);
+    Arrival a = Arrival.of(ModelReader.read(files), CATALOG, null);
     Mesh m = a.mesh(a.guess());
     Vec size = m.box().size();
     assertThat(size.finite()).isTrue();

@@ -43,7 +43,7 @@ class ModelReaderTest {
   }
 
   private static Mesh arrived(String name, byte[] bytes) {
-    Arrival a = Arrival.of(read(name, bytes), CATALOG);
+    Arrival a = Arrival.of(read(name, bytes), CATALOG, null);
     return a.mesh(a.guess());
   }
 
@@ -102,7 +102,7 @@ class ModelReaderTest {
         b[r.nextInt(b.length)] = (byte) r.nextInt(256);
       }
       try {
-        Arrival a = Arrival.of(read(file.getKey(), b), CATALOG);
+        Arrival a = Arrival.of(read(file.getKey(), b), CATALOG, null);
         a.mesh(a.guess());
       } catch (Refusal e) {
         assertThat(e.getMessage()).isNotBlank();
@@ -115,7 +115,7 @@ class ModelReaderTest {
     // 40 m away, in millimetres, z up: what was upright lies along the file's z
     Written.Place lying =
         p -> new Vec(p.x() * 1000 + 40_000, -p.z() * 1000 - 12_000, p.y() * 1000 + 3_000);
-    Arrival a = Arrival.of(read("dining_chair.obj", Written.obj(CHAIR, lying, "")), CATALOG);
+    Arrival a = Arrival.of(read("dining_chair.obj", Written.obj(CHAIR, lying, "")), CATALOG, null);
     assertThat(a.guess().unit()).isEqualTo(0.001);
     assertThat(a.guess().up()).isEqualTo("z");
     assertThat(a.guess().name()).isEqualTo("Dining chair");
@@ -126,7 +126,7 @@ class ModelReaderTest {
 
   @Test
   void everyGuessCanBeCorrected() {
-    Arrival a = Arrival.of(read("thing.obj", Written.obj(CHAIR, SAME, "")), CATALOG);
+    Arrival a = Arrival.of(read("thing.obj", Written.obj(CHAIR, SAME, "")), CATALOG, null);
     Mesh m = a.mesh(new Arrival.Taken(2, "-y", 90, "Thing", a.guess().mounting(), false));
     Size s = Arrival.size(m);
     assertThat(s.width()).as("turned by a quarter, twice as large").isCloseTo(1.0, within(1e-6));
@@ -207,7 +207,8 @@ class ModelReaderTest {
   }
 
   private static Mesh scaled(double f) {
-    Arrival a = Arrival.of(read("chair.obj", Written.obj(CHAIR, p -> p.times(f), "")), CATALOG);
+    Arrival a =
+        Arrival.of(read("chair.obj", Written.obj(CHAIR, p -> p.times(f), "")), CATALOG, null);
     return a.mesh(new Arrival.Taken(1 / f, "y", 0, "c", a.guess().mounting(), false));
   }
 
@@ -245,7 +246,7 @@ class ModelReaderTest {
   @Test
   void aHeavyModelIsDrawnInALighterForm() {
     Mesh wave = wave(320); // 204,800 triangles, 1 m across, waves 20 mm high
-    Arrival a = Arrival.of(read("heavy.stl", Written.stl(wave, SAME)), CATALOG);
+    Arrival a = Arrival.of(read("heavy.stl", Written.stl(wave, SAME)), CATALOG, null);
     assertThat(a.heavy()).isTrue();
     assertThat(a.said()).anyMatch(s -> s.toString().matches(".*204,800.*mm off at most.*"));
     Arrival.Taken taken = new Arrival.Taken(1, "y", 0, "Wave", a.guess().mounting(), false);
@@ -301,7 +302,7 @@ class ModelReaderTest {
     assertThat(p.uv()).isEqualTo(uv);
     assertThat(p.colour()).isEqualTo("#8B5E3C");
     // through arrival, building and writing once more
-    Arrival a = Arrival.of(read("chair.glb", file), CATALOG);
+    Arrival a = Arrival.of(read("chair.glb", file), CATALOG, null);
     Mesh m = a.mesh(a.guess());
     assertThat(m.uv()).hasSize(uv.length);
     byte[] again = Glb.write("chair", m, FinishPart.finishes(a.finishes()), a.pictures());
@@ -321,7 +322,7 @@ class ModelReaderTest {
 
   @Test
   void anArticleIsSizedByStretching() {
-    Arrival a = Arrival.of(read("chair.glb", Written.glb(CHAIR)), CATALOG);
+    Arrival a = Arrival.of(read("chair.glb", Written.glb(CHAIR)), CATALOG, null);
     Stretched shape = Stretched.of(a.mesh(a.guess()), Map.of());
     var article =
         new Brought(

@@ -118,7 +118,7 @@ public class ImportStore {
     }
     Arrival arrival;
     try {
-      arrival = Arrival.of(ModelReader.read(files), shapes.catalog());
+      arrival = Arrival.of(ModelReader.read(files), shapes.catalog(), project);
     } catch (OutOfMemoryError e) {
       LOG.warn("A model was too large for the memory there is");
       throw new Refusal("The model is too large for the memory of this machine.");
