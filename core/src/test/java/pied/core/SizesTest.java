@@ -46,7 +46,6 @@ class SizesTest {
           Map.entry("ScatterLayout.laid", SEED),
           Map.entry("ScatterLayout.thrown", SEED),
           Map.entry("ColladaReader.node", FORMAT),
-          Map.entry("ColladaReader.faces", FORMAT),
           Map.entry("GltfReader.primitive", FORMAT),
           Map.entry("Filling.fill", "one pass in which every place goes into one of five lists"),
           Map.entry("Say.make", "line after line, each on what the one before it left"),

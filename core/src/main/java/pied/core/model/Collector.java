@@ -2,16 +2,11 @@ package pied.core.model;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
 import pied.core.Nullable;
 import pied.core.Tolerance;
 import pied.core.solid.Vec;
@@ -38,8 +33,6 @@ final class Collector {
   private static final long CUTTING = 20_000_000;
 
   static final String GREY = "#CFC8BB";
-
-  private static final GeometryFactory PLANE = new GeometryFactory();
 
   /** A list of numbers that grows. */
   private static final class Growing {
@@ -255,16 +248,41 @@ final class Collector {
     }
     // to cut one takes as long as the square of its corners
     boolean few = n <= CUT && cutting + (long) n * n <= CUTTING;
-    if (n == 3 || n == 4 && convex(corners) || !few) {
+    if (n == 3 || n == 4 && FaceCut.isConvex(corners) || !few) {
       for (int i = 1; i + 1 < n; i++) {
         add(material, corners, uv, 0, i, i + 1);
       }
       return;
     }
     cutting += (long) n * n;
-    for (int[] t : cut(corners)) {
+    for (int[] t : cut(corners, List.of())) {
       add(material, corners, uv, t[0], t[1], t[2]);
     }
+  }
+
+  /** Adds a face with holes in it; without pictures. */
+  void faceWithHoles(String material, List<Vec> corners, List<List<Vec>> holes) {
+    List<Vec> all = new ArrayList<>(corners);
+    holes.forEach(all::addAll);
+    long n = all.size();
+    if (corners.size() < 3 || !all.stream().allMatch(Collector::bounded)) {
+      skipped++;
+      return;
+    }
+    cutting += n * n;
+    if (cutting > CUTTING) {
+      face(material, corners);
+      return;
+    }
+    for (int[] t : cut(corners, holes)) {
+      add(material, all, null, t[0], t[1], t[2]);
+    }
+  }
+
+  private List<int[]> cut(List<Vec> corners, List<List<Vec>> holes) {
+    List<int[]> all = FaceCut.of(corners, holes);
+    skipped += all.isEmpty() ? 1 : 0;
+    return all;
   }
 
   private void add(String material, List<Vec> c, @Nullable float[] uv, int i, int j, int k) {
@@ -285,66 +303,6 @@ final class Collector {
 
   static double[] nine(Vec a, Vec b, Vec c) {
     return new double[] {a.x(), a.y(), a.z(), b.x(), b.y(), b.z(), c.x(), c.y(), c.z()};
-  }
-
-  private static Vec normal(List<Vec> c) { // Newell 1972: also for what is not quite flat
-    double x = 0;
-    double y = 0;
-    double z = 0;
-    for (int i = 0; i < c.size(); i++) {
-      Vec a = c.get(i);
-      Vec b = c.get((i + 1) % c.size());
-      x += (a.y() - b.y()) * (a.z() + b.z());
-      y += (a.z() - b.z()) * (a.x() + b.x());
-      z += (a.x() - b.x()) * (a.y() + b.y());
-    }
-    return new Vec(x, y, z);
-  }
-
-  private static boolean convex(List<Vec> c) {
-    Vec n = normal(c);
-    for (int i = 0; i < c.size(); i++) {
-      Vec a = c.get(i);
-      Vec b = c.get((i + 1) % c.size());
-      Vec d = c.get((i + 2) % c.size());
-      if (b.minus(a).cross(d.minus(b)).dot(n) < 0) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private List<int[]> cut(List<Vec> corners) {
-    Vec n = normal(corners);
-    List<int[]> out = new ArrayList<>();
-    if (!(n.length() > 0 && n.length() < Double.POSITIVE_INFINITY)) {
-      skipped++;
-      return out;
-    }
-    n = n.unit();
-    Vec u = (Math.abs(n.x()) < 0.8 ? new Vec(1, 0, 0) : new Vec(0, 1, 0)).cross(n).unit();
-    Vec v = n.cross(u);
-    Map<Coordinate, Integer> of = new HashMap<>();
-    Coordinate[] ring = new Coordinate[corners.size() + 1];
-    for (int i = 0; i < corners.size(); i++) {
-      ring[i] = new Coordinate(u.dot(corners.get(i)), v.dot(corners.get(i)));
-      of.put(ring[i], i);
-    }
-    ring[corners.size()] = ring[0].copy();
-    try {
-      Geometry flat = PolygonTriangulator.triangulate(PLANE.createPolygon(ring));
-      for (int i = 0; i < flat.getNumGeometries(); i++) {
-        Coordinate[] t = flat.getGeometryN(i).getCoordinates();
-        boolean left = org.locationtech.jts.algorithm.Orientation.index(t[0], t[1], t[2]) > 0;
-        out.add(new int[] {of.get(t[0]), of.get(t[left ? 1 : 2]), of.get(t[left ? 2 : 1])});
-      }
-    } catch (RuntimeException e) { // a face that crosses itself is cut as well as may be
-      out.clear();
-      for (int i = 1; i + 1 < corners.size(); i++) {
-        out.add(new int[] {0, i, i + 1});
-      }
-    }
-    return out;
   }
 
   /**

@@ -104,7 +104,7 @@ public final class ModelReader {
       case "STL" -> StlReader.read(b);
       case "PLY" -> PlyReader.read(b);
       case "OBJ" -> ObjReader.read(b, files);
-      default -> ColladaReader.read(b);
+      default -> ColladaReader.read(b, files);
     };
   }
 
