@@ -215,7 +215,7 @@ function BringIn() {
         multiple
         hidden
         aria-label="Model files"
-        accept=".glb,.gltf,.bin,.obj,.mtl,.stl,.ply,.dae,.zip"
+        accept=".glb,.gltf,.bin,.obj,.mtl,.stl,.ply,.dae,.zip,.png,.jpg,.jpeg"
         onChange={(e) => {
           void bringIn([...(e.target.files ?? [])]);
           e.target.value = "";

@@ -162,6 +162,7 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
           <Typography sx={{ mb: 1.5 }}>
             {measure("width", "wide ×")} {measure("depth", "deep ×")} {measure("height", "high")}
           </Typography>
+          <Others view={view} taken={taken} />
           <Choices taken={taken} />
           <Box component="ul" sx={{ pl: 2, my: 1, color: "text.secondary", fontSize: 12 }}>
             <li>
@@ -194,6 +195,31 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
           Bring it in
         </Button>
       </Box>
+    </Box>
+  );
+}
+
+/** Other units that are likely, too: one click takes it so. */
+function Others({ view, taken }: { view: ImportView; taken: Taken }) {
+  const all = [
+    ...view.others,
+    ...(view.others.length > 0 ? [{ unit: view.taken.unit, words: "", sizeText: "" }] : []),
+  ].filter((o) => Math.abs(o.unit - taken.unit) > 1e-9);
+  if (all.length === 0) return null;
+  return (
+    <Box sx={{ mb: 1.5, display: "flex", flexWrap: "wrap", gap: 0.75, alignItems: "baseline" }}>
+      Or
+      {all.map((o) => (
+        <Button
+          key={o.unit}
+          size="small"
+          variant="outlined"
+          color="secondary"
+          onClick={() => void takeSo({ unit: o.unit })}
+        >
+          {o.words ? `${o.words}: ${o.sizeText}` : "as before"}
+        </Button>
+      ))}
     </Box>
   );
 }

@@ -2,6 +2,7 @@ package pied.core.model;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -13,6 +14,7 @@ import pied.core.catalog.Catalog;
 import pied.core.catalog.Mounting;
 import pied.core.material.Finish;
 import pied.core.material.FinishPart;
+import pied.core.model.UnitGuess.WeighedUnit;
 import pied.core.size.Size;
 import pied.core.solid.Lighter;
 import pied.core.solid.Mesh;
@@ -32,8 +34,17 @@ public final class Arrival {
   /** So many triangles the lighter form has. */
   static final int LIGHT = 100_000;
 
-  /** What most furniture measures in its longest direction, metres. */
-  private static final double USUAL = 0.9;
+  /** Shortest that can be placed, metres. */
+  private static final double LEAST = 0.001;
+
+  /** What is longer, or shorter, or so many times another than its name says, is unlikely. */
+  private static final double LARGE = 10;
+
+  private static final double SMALL = 0.03;
+  private static final double ODD = 3;
+
+  /** So many edges of a part are looked at. */
+  private static final int SAMPLED = 2_000;
 
   /**
    * How it is taken.
@@ -54,6 +65,7 @@ public final class Arrival {
   private final double error;
   private final Taken guess;
   private final List<Message> said = new ArrayList<>();
+  private final List<Double> others = new ArrayList<>();
 
   private Arrival(ModelReader.Read read, Catalog catalog, @Nullable String project) {
     this.read = read;
@@ -91,6 +103,20 @@ public final class Arrival {
     return guess;
   }
 
+  /** Other units that are likely, too, the likeliest first: metres a unit. */
+  public List<Double> others() {
+    return others;
+  }
+
+  /** How a unit is called; null where it has no name. */
+  public static @Nullable String unitName(double metres) {
+    return UnitGuess.UNITS.entrySet().stream()
+        .filter(u -> Math.abs(u.getValue() - metres) < Tolerance.SAME)
+        .map(Map.Entry::getKey)
+        .findFirst()
+        .orElse(null);
+  }
+
   /** What was worked out, in sentences. */
   public List<Message> said() {
     return said;
@@ -102,9 +128,14 @@ public final class Arrival {
     String name = name(read.file());
     List<Article> like = like(catalog, project, name);
     Article alike = like.isEmpty() ? null : like.get(0);
-    double[] raw = extent();
-    String up = up(raw, alike);
-    double[] turned = turned(raw, up);
+    UpGuess.UpGuessed guessed = UpGuess.of(read.model(), read.format(), alike);
+    String up = guessed.up();
+    if (guessed.by() != null) {
+      said.add(
+          Message.of(
+              "The file does not say what is up; {} was taken, {}.", guessed.up(), guessed.by()));
+    }
+    double[] turned = UpGuess.turned(UpGuess.extent(read.model()), up);
     double unit = unit(turned, alike);
     Mounting mounting = alike == null ? Mounting.STANDS : alike.mounting();
     boolean tops = alike != null ? alike.standsOnTops() : turned[1] * unit < 0.4;
@@ -155,153 +186,96 @@ public final class Arrival {
     return Character.toUpperCase(n.charAt(0)) + n.substring(1);
   }
 
-  private double[] extent() {
-    double[] e = {1e300, 1e300, 1e300, -1e300, -1e300, -1e300};
-    for (Model.ModelPart p : read.model().parts()) {
-      double[] xyz = p.xyz();
-      for (int i = 0; i < xyz.length; i++) {
-        e[i % 3] = Math.min(e[i % 3], xyz[i]);
-        e[3 + i % 3] = Math.max(e[3 + i % 3], xyz[i]);
-      }
-    }
-    return new double[] {e[3] - e[0], e[4] - e[1], e[5] - e[2]};
-  }
-
-  /** Width, height and depth when this direction is up. */
-  private static double[] turned(double[] raw, String up) {
-    return switch (up.charAt(up.length() - 1)) {
-      case 'z' -> new double[] {raw[0], raw[2], raw[1]};
-      case 'x' -> new double[] {raw[1], raw[0], raw[2]};
-      default -> raw;
-    };
-  }
-
-  private String up(double[] raw, Article alike) {
-    Character told = read.model().up();
-    if (told != null) {
-      return String.valueOf(told);
-    }
-    double y = footing(1);
-    double z = footing(2);
-    String by;
-    String up;
-    if (alike != null
-        && Math.abs(likeness(turned(raw, "y"), alike) - likeness(turned(raw, "z"), alike)) > 0.2) {
-      up = likeness(turned(raw, "y"), alike) < likeness(turned(raw, "z"), alike) ? "y" : "z";
-      by = "by the proportions of " + alike.name().toLowerCase(Locale.ROOT);
-    } else if (Math.max(y, z) > 1.5 * Math.min(y, z)) {
-      up = y > z ? "y" : "z";
-      by = "by what it stands on";
-    } else if (Math.abs(lopsided(1, raw) - lopsided(2, raw)) > 0.03) {
-      up = lopsided(1, raw) > lopsided(2, raw) ? "y" : "z";
-      by = "since it is the same both ways along the other";
-    } else {
-      up = read.format().equals("STL") ? "z" : "y";
-      by = "as usual for " + read.format();
-    }
-    said.add(Message.of("The file does not say what is up; {} was taken, {}.", up, by));
-    return up;
-  }
-
-  /** How unlike the proportions are: the sum of differences of the logarithms. */
-  private static double likeness(double[] whd, Article a) {
-    double[] own = {a.size().width(), a.size().height(), a.size().depth()};
-    double scale = 0;
-    for (int k = 0; k < 3; k++) {
-      scale += Math.log(Math.max(Tolerance.NONE, whd[k]) / own[k]) / 3;
-    }
-    double off = 0;
-    for (int k = 0; k < 3; k++) {
-      off += Math.abs(Math.log(Math.max(Tolerance.NONE, whd[k]) / own[k]) - scale);
-    }
-    return off;
-  }
-
-  /** How far the points that touch the ground spread, if this direction were up: 0 to 1. */
-  private double footing(int up) {
-    double[] raw = extent();
-    double low = 1e300;
-    for (Model.ModelPart p : read.model().parts()) {
-      for (int i = up; i < p.xyz().length; i += 3) {
-        low = Math.min(low, p.xyz()[i]);
-      }
-    }
-    double[] e = {1e300, 1e300, -1e300, -1e300};
-    int a = (up + 1) % 3;
-    int b = (up + 2) % 3;
-    for (Model.ModelPart p : read.model().parts()) {
-      double[] q = p.xyz();
-      for (int i = 0; i + 2 < q.length; i += 3) {
-        if (q[i + up] - low < 0.01 * raw[up]) {
-          e[0] = Math.min(e[0], q[i + a]);
-          e[1] = Math.min(e[1], q[i + b]);
-          e[2] = Math.max(e[2], q[i + a]);
-          e[3] = Math.max(e[3], q[i + b]);
-        }
-      }
-    }
-    double whole = raw[a] * raw[b];
-    return whole <= 0 ? 0 : Math.max(0, (e[2] - e[0]) * (e[3] - e[1]) / whole);
-  }
-
-  /**
-   * How far the middle of its surface is from the middle of its box along an axis, as a share of
-   * the box: most things differ between top and bottom, few between left and right.
-   */
-  private double lopsided(int axis, double[] raw) {
-    if (raw[axis] <= 0) {
-      return 0;
-    }
-    double low = 1e300;
-    double area = 0;
-    double moment = 0;
-    for (Model.ModelPart p : read.model().parts()) {
-      double[] q = p.xyz();
-      for (int i = axis; i < q.length; i += 3) {
-        low = Math.min(low, q[i]);
-      }
-      int[] c = p.corners();
-      for (int k = 0; k + 2 < c.length; k += 3) {
-        Vec a = at(q, c[k]);
-        double twice = at(q, c[k + 1]).minus(a).cross(at(q, c[k + 2]).minus(a)).length();
-        area += twice;
-        moment +=
-            twice * (q[3 * c[k] + axis] + q[3 * c[k + 1] + axis] + q[3 * c[k + 2] + axis]) / 3;
-      }
-    }
-    return area <= 0 ? 0 : Math.abs((moment / area - low) / raw[axis] - 0.5);
-  }
-
-  private static Vec at(double[] q, int i) {
-    return new Vec(q[3 * i], q[3 * i + 1], q[3 * i + 2]);
-  }
-
-  private double unit(double[] whd, Article alike) {
-    if (read.model().unit() != null) {
-      return read.model().unit();
-    }
+  private double unit(double[] whd, @Nullable Article alike) {
     double most = Math.max(whd[0], Math.max(whd[1], whd[2]));
-    double wanted =
-        alike == null
-            ? USUAL
-            : Math.max(alike.size().width(), Math.max(alike.size().height(), alike.size().depth()));
-    double best = 1;
-    for (double unit : new double[] {1, 0.01, 0.001}) {
-      if (Math.abs(Math.log(most * unit / wanted)) < Math.abs(Math.log(most * best / wanted))) {
-        best = unit;
-      }
+    List<WeighedUnit> likely = UnitGuess.of(read.format(), whd, edge(), alike);
+    Double told = read.model().unit();
+    if (told != null) {
+      return told(told, most, likely, alike);
     }
-    String words = best == 1 ? "metres" : best == 0.01 ? "centimetres" : "millimetres";
+    WeighedUnit best = likely.get(0);
+    if (!isPossible(most * best.metres())) {
+      return none(most);
+    }
+    likely.stream().skip(1).map(WeighedUnit::metres).forEach(others::add);
     said.add(
         Message.of(
             "{} units in its longest direction: taken as {} = {}{}.",
             most >= 10
                 ? String.format(Locale.ROOT, "%.0f", most)
                 : String.format(Locale.ROOT, "%.2f", most),
-            words,
-            Message.length(most * best),
-            alike == null ? "" : ", as large as " + alike.name().toLowerCase(Locale.ROOT)));
-    return best;
+            best.words(),
+            Message.length(most * best.metres()),
+            best.why()));
+    return best.metres();
+  }
+
+  /** What a file says is believed, unless nothing could come of it; what is unlikely is said. */
+  private double told(double told, double most, List<WeighedUnit> likely, @Nullable Article alike) {
+    double length = most * told;
+    boolean possible = isPossible(length);
+    double wanted = alike == null ? length : UnitGuess.longest(alike);
+    boolean odd =
+        length > LARGE || length < SMALL || length > ODD * wanted || length < wanted / ODD;
+    if (possible && !odd) {
+      return told;
+    }
+    WeighedUnit better =
+        likely.stream()
+            .filter(w -> Math.abs(w.metres() / told - 1) > 0.01)
+            .findFirst()
+            .orElse(null);
+    if (better == null) {
+      return possible ? told : none(most);
+    }
+    Message or =
+        Message.of("{} it would be {}", better.words(), Message.length(most * better.metres()));
+    if (possible) {
+      others.add(better.metres());
+      said.add(
+          Message.of(
+              "By its own unit it is {} long, which is unlikely; in {}.",
+              Message.length(length),
+              or));
+      return told;
+    }
+    likely.stream().map(WeighedUnit::metres).filter(m -> m != better.metres()).forEach(others::add);
+    others.remove(told);
+    said.add(
+        Message.of(
+            "By its own unit it would be {} long, which cannot be placed; taken as {}.",
+            Message.length(length),
+            better.words()));
+    return better.metres();
+  }
+
+  private static boolean isPossible(double length) {
+    return length <= Size.MOST && length >= LEAST;
+  }
+
+  /** In no unit with a name it can be placed. */
+  private double none(double most) {
+    said.add(
+        Message.of(
+            "In none of the usual units it is between {} and {} long; it is shown one metre long."
+                + " Say what it measures.",
+            Message.length(LEAST),
+            Message.length(Size.MOST)));
+    return 1 / most;
+  }
+
+  /** A usual length of its edges, units of the file. */
+  private double edge() {
+    List<Double> all = new ArrayList<>();
+    for (Model.ModelPart p : read.model().parts()) {
+      int[] c = p.corners();
+      int step = 3 * Math.max(1, c.length / 3 / SAMPLED);
+      for (int k = 0; k + 2 < c.length; k += step) {
+        all.add(UpGuess.at(p.xyz(), c[k]).distance(UpGuess.at(p.xyz(), c[k + 1])));
+      }
+    }
+    Collections.sort(all);
+    return all.isEmpty() ? 0 : all.get(all.size() / 2);
   }
 
   // ---- building
@@ -330,7 +304,13 @@ public final class Arrival {
           maker.triangle(c[k], c[k + 1], c[k + 2], Arrays.copyOfRange(p.uv(), 2 * k, 2 * k + 6));
         }
       }
-      meshes.add(maker.mesh(p.name()));
+      Mesh m = maker.meshOfAny(p.name());
+      if (m != null) {
+        meshes.add(m);
+      }
+    }
+    if (meshes.isEmpty()) {
+      throw new Refusal("In that unit nothing of it is left; choose another one.");
     }
     return Mesh.join(meshes);
   }

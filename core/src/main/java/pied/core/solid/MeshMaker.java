@@ -87,6 +87,15 @@ public final class MeshMaker {
 
   /** The mesh, with normals smoothed up to the crease and triangles of no area left out. */
   public Mesh mesh(String finish) {
+    Mesh m = meshOfAny(finish);
+    if (m == null) {
+      throw new IllegalArgumentException("A mesh needs a triangle with an area");
+    }
+    return m;
+  }
+
+  /** The same; null where nothing with an area is left. */
+  public @Nullable Mesh meshOfAny(String finish) {
     int[] same = weld();
     List<int[]> kept = new ArrayList<>();
     List<Vec> normals = new ArrayList<>();
@@ -106,7 +115,7 @@ public final class MeshMaker {
       kept.add(new int[] {a, b, c});
       normals.add(n);
     }
-    return shaded(kept, normals, uv, finish);
+    return kept.isEmpty() ? null : shaded(kept, normals, uv, finish);
   }
 
   /** A corner for every way in which a point is shaded by the faces about it. */

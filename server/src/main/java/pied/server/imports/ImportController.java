@@ -25,6 +25,7 @@ import pied.core.units.LengthUnit;
 import pied.core.units.Refusal;
 import pied.server.catalog.CatalogWire.ArticleCard;
 import pied.server.imports.ImportWire.ImportView;
+import pied.server.imports.ImportWire.OtherUnit;
 import pied.server.imports.ImportWire.TakenSize;
 import pied.server.space.SpaceStore;
 
@@ -64,7 +65,19 @@ class ImportController {
         arrival.guess(),
         size,
         size.text(LengthUnit.of(unit)),
-        arrival.said().stream().map(s -> s.in(LengthUnit.of(unit))).toList());
+        arrival.said().stream().map(s -> s.in(LengthUnit.of(unit))).toList(),
+        others(arrival, size, LengthUnit.of(unit)));
+  }
+
+  private static List<OtherUnit> others(Arrival arrival, Size size, LengthUnit u) {
+    return arrival.others().stream()
+        .map(
+            metres -> {
+              double by = metres / arrival.guess().unit();
+              Size other = new Size(by * size.width(), by * size.depth(), by * size.height());
+              return new OtherUnit(metres, Arrival.unitName(metres), other.text(u));
+            })
+        .toList();
   }
 
   private static Arrival.Taken checked(Arrival.Taken t) {

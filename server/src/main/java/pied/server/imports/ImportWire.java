@@ -16,6 +16,7 @@ public final class ImportWire {
    *
    * @param taken what it seems to be; each part of it can be corrected
    * @param said what was worked out, in sentences
+   * @param others units that are likely, too, the likeliest first
    */
   public record ImportView(
       String id,
@@ -26,7 +27,17 @@ public final class ImportWire {
       Arrival.Taken taken,
       Size size,
       String sizeText,
-      List<String> said) {}
+      List<String> said,
+      List<OtherUnit> others) {}
+
+  /**
+   * How it may be taken instead.
+   *
+   * @param unit metres a unit of the file
+   * @param words such as "inches"
+   * @param sizeText how large it would be
+   */
+  public record OtherUnit(double unit, String words, String sizeText) {}
 
   /**
    * How large it would be, taken so.

@@ -198,7 +198,7 @@ public class Supply {
   private String take(String project, SupplierClient.Ware w, byte[] bytes) {
     Files files = new Files();
     files.add(w.name() + ".glb", bytes);
-    Arrival arrival = Arrival.of(ModelReader.read(files), catalog);
+    Arrival arrival = Arrival.of(ModelReader.read(files), catalog, null);
     Mounting mounting =
         switch (w.mounting()) {
           case "wall" -> Mounting.WALL;
