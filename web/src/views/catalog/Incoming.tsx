@@ -214,7 +214,6 @@ function Others({ view, taken }: { view: ImportView; taken: Taken }) {
           key={o.unit}
           size="small"
           variant="outlined"
-          color="secondary"
           onClick={() => void takeSo({ unit: o.unit })}
         >
           {o.words ? `${o.words}: ${o.sizeText}` : "as before"}

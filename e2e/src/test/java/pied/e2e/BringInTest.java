@@ -77,6 +77,19 @@ class BringInTest extends OnTheSheet {
         .isVisible();
   }
 
+  /** Sixty units: inches or centimetres, and one click says which. */
+  @Test
+  void aFileInInchesIsTakenSoByOneClick() {
+    sheet = Sheet.planOf(pied.newRoom("Inches"));
+    sheet.bringIn("thing.obj", Boxes.obj(new double[][] {{0, 0, 0, 30, 60, 30}}));
+    Locator arrived = sheet.page.getByTestId("arrived");
+    assertThat(arrived).containsText("taken as centimetres");
+    arrived.getByText("inches: ").click();
+    assertThat(arrived.getByLabel("Its unit")).hasValue("0.0254");
+    assertThat(arrived).containsText("1.524");
+    assertThat(arrived).containsText("as before");
+  }
+
   @Test
   void aWareComesFromTheSupplierThroughACutLine() {
     String room = pied.newRoom("Supplied");
