@@ -210,12 +210,7 @@ function Others({ view, taken }: { view: ImportView; taken: Taken }) {
     <Box sx={{ mb: 1.5, display: "flex", flexWrap: "wrap", gap: 0.75, alignItems: "baseline" }}>
       Or
       {all.map((o) => (
-        <Button
-          key={o.unit}
-          size="small"
-          variant="outlined"
-          onClick={() => void takeSo({ unit: o.unit })}
-        >
+        <Button key={o.unit} size="small" variant="outlined" onClick={() => void takeSo({ unit: o.unit })}>
           {o.words ? `${o.words}: ${o.sizeText}` : "as before"}
         </Button>
       ))}
