@@ -108,6 +108,8 @@ export const api = {
     call<T.ArticleCard>(`/imports/${id}/accept` + query({ unit }), taken),
   keepAsArticle: (space: string, pieces: string[], name: string, unit: string) =>
     call<T.ArticleCard>(`/spaces/${space}/articles` + query({ unit }), { pieces, name }),
+  importNext: (delivery: string, unit: string) =>
+    call<T.ImportView>(`/imports/deliveries/${delivery}/next` + query({ unit }), {}),
   importGiveUp: (id: string) => fetch(`/api/imports/${id}`, { method: "DELETE" }),
   supplier: () => call<T.SupplierView>("/supplier"),
   signIn: (user: string, password: string) => call<T.SupplierView>("/supplier/session", { user, password }),

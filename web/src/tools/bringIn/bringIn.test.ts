@@ -8,7 +8,7 @@ vi.mock("../../api/client", async (original) => ({ ...scripted(await original())
 const { Refused } = await import("../../api/client");
 const { useSheet } = await import("../../store/sheet");
 const { useShelf } = await import("../../store/shelf");
-const { accept, bringIn, takeSo, turnAway, useIncoming } = await import("./bringIn");
+const { accept, bringIn, leave, takeSo, turnAway, useIncoming } = await import("./bringIn");
 
 const now = useSheet.getState;
 const incoming = useIncoming.getState;
@@ -107,6 +107,23 @@ describe("what comes in", () => {
     server.importGiveUp.mockResolvedValue(null);
     turnAway();
     expect(server.importGiveUp).toHaveBeenCalledWith("in");
+    expect(incoming().view).toBeNull();
+  });
+
+  it("comes one after the other where several came together, and the last is taken in hand", async () => {
+    const first = seen({ delivery: "d", more: 2 });
+    sendModel.mockReturnValue({ arrived: Promise.resolve(first), stop: vi.fn() });
+    await bringIn([file]);
+    server.importAccept.mockResolvedValue({ id: "own-1", name: "Lamp" });
+    server.importNext
+      .mockRejectedValueOnce(new Error("damaged"))
+      .mockResolvedValueOnce(seen({ id: "third", delivery: null, more: 0 }));
+    await accept();
+    expect(server.importNext).toHaveBeenCalledTimes(2);
+    expect(now().notice).toMatchObject({ text: "damaged", kind: "refused" });
+    expect(incoming()).toMatchObject({ view: { id: "third" }, taken: TAKEN });
+    expect(now().placing).toBeNull();
+    await leave();
     expect(incoming().view).toBeNull();
   });
 });

@@ -62,14 +62,41 @@ export async function takeSo(change: Partial<Taken>, known: Known = {}): Promise
   }
 }
 
-/** Makes an article of it, and takes that in hand. */
+/** Looks at the next of several that came together; false if there is none that can be read. */
+async function next(view: ImportView): Promise<boolean> {
+  const { apart } = useIncoming.getState();
+  const { unit, say } = useSheet.getState();
+  let more = view.more;
+  while (view.delivery && more > 0) {
+    more--;
+    try {
+      const other = await api.importNext(view.delivery, unit);
+      useIncoming.setState({ ...NONE, apart, view: other, taken: other.taken });
+      return true;
+    } catch (e) {
+      say((e as Error).message, "refused");
+    }
+  }
+  return false;
+}
+
+/** Leaves this one, and looks at the next. */
+export async function leave() {
+  const { view } = useIncoming.getState();
+  if (!view) return;
+  void api.importGiveUp(view.id);
+  if (!(await next(view))) useIncoming.setState(NONE);
+}
+
+/** Makes an article of it; the last of several, or the only one, is taken in hand. */
 export async function accept(): Promise<ArticleCard | null> {
   const { view, taken, apart } = useIncoming.getState();
   if (!view || !taken) return null;
   try {
     const article = await api.importAccept(view.id, taken, useSheet.getState().unit);
-    useIncoming.setState({ ...NONE, apart });
     note(article.id);
+    if (await next(view)) return article;
+    useIncoming.setState({ ...NONE, apart });
     const layer = apart ? await newLayer(article.name) : undefined;
     useSheet.getState().place({ article, turn: 0, layer });
     return article;

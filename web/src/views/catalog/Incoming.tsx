@@ -16,7 +16,7 @@ import type { OrthographicCamera } from "three";
 import { api } from "../../api/client";
 import type { ImportView, Size, Taken } from "../../api/types.gen";
 import { modelParts, useShape } from "../paper/shapes";
-import { accept, bringIn, takeSo, turnAway, useIncoming } from "../../tools/bringIn/bringIn";
+import { accept, bringIn, leave, takeSo, turnAway, useIncoming } from "../../tools/bringIn/bringIn";
 import { arePictures, bringPictures, useBringing } from "../../tools/finish/pictures";
 import { areCurves, takeCurves } from "../../tools/light/curves";
 import { sightAt } from "../../tools/finish/sights";
@@ -141,6 +141,11 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
     <Box sx={{ width: 780, p: 2.5 }} data-testid="arrived">
       <Typography variant="h1" sx={{ mb: 1.5 }}>
         {view.file}
+        {view.more > 0 && (
+          <Typography component="span" color="text.secondary" sx={{ ml: 1.5 }}>
+            {view.more === 1 ? "one more comes after it" : `${view.more} more come after it`}
+          </Typography>
+        )}
       </Typography>
       <Box sx={{ display: "flex", gap: 2.5 }}>
         <Box sx={{ width: 380, height: 360, border: 1, borderColor: "divider" }}>
@@ -184,7 +189,8 @@ function Arrived({ view, taken, wrong }: { view: ImportView; taken: Taken; wrong
         <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }}>
           Its front should look toward you.
         </Typography>
-        <Button onClick={turnAway}>Leave it</Button>
+        {view.more > 0 && <Button onClick={turnAway}>Leave all</Button>}
+        <Button onClick={() => void leave()}>Leave it</Button>
         <Button
           variant="contained"
           autoFocus

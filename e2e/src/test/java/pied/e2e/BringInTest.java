@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import pied.e2e.Sheet.Studio;
@@ -87,6 +88,27 @@ class BringInTest extends OnTheSheet {
     arrived.getByText("inches: ").click();
     assertThat(arrived).containsText("1.524");
     assertThat(arrived).containsText("as before");
+  }
+
+  @Test
+  void twoModelsTogetherArriveOneAfterTheOther() {
+    sheet = Sheet.planOf(pied.newRoom("Two"));
+    sheet
+        .page
+        .getByLabel("Model files")
+        .setInputFiles(
+            new FilePayload[] {
+              new FilePayload("plinth_a.obj", "application/octet-stream", bench()),
+              new FilePayload("plinth_b.obj", "application/octet-stream", bench())
+            });
+    Locator arrived = sheet.page.getByTestId("arrived");
+    assertThat(arrived).containsText("plinth_a.obj");
+    assertThat(arrived).containsText("one more comes after it");
+    sheet.button("Bring it in");
+    assertThat(arrived).containsText("plinth_b.obj");
+    sheet.button("Bring it in");
+    assertThat(sheet.page.getByTestId("carry")).isVisible();
+    assertThat(sheet.page.locator("[data-article^=own-]")).hasCount(2);
   }
 
   @Test

@@ -40,6 +40,9 @@ final class GltfReader {
   /** So often nodes are looked at: one that stands below several is looked at for each. */
   private static final int MOST_VISITS = 100_000;
 
+  /** How materials were said before; of it their colour and picture are taken. */
+  private static final String SPECULAR = "KHR_materials_pbrSpecularGlossiness";
+
   /** What a file may need without which it is not as it was meant; all else is not understood. */
   private static final Set<String> KNOWN =
       Set.of(
@@ -58,7 +61,7 @@ final class GltfReader {
           "KHR_materials_anisotropy",
           "KHR_materials_dispersion",
           "KHR_materials_variants",
-          "KHR_materials_pbrSpecularGlossiness",
+          SPECULAR,
           "KHR_xmp_json_ld");
 
   /** What packs a file, by what people call it. */
@@ -263,7 +266,9 @@ final class GltfReader {
 
   private String material(int index, String key) {
     JsonNode m = root.path("materials").path(index);
-    JsonNode c = m.path("pbrMetallicRoughness").path("baseColorFactor");
+    JsonNode older = m.path("extensions").path(SPECULAR);
+    JsonNode newer = m.path("pbrMetallicRoughness").path("baseColorFactor");
+    JsonNode c = newer.isMissingNode() ? older.path("diffuseFactor") : newer;
     double[] rgb = new double[3];
     for (int k = 0; k < 3; k++) {
       double linear = c.size() >= 3 ? c.get(k).asDouble() : 1;
@@ -280,7 +285,9 @@ final class GltfReader {
   }
 
   private static JsonNode texture(JsonNode material) {
-    return material.path("pbrMetallicRoughness").path("baseColorTexture");
+    JsonNode t = material.path("pbrMetallicRoughness").path("baseColorTexture");
+    JsonNode older = material.path("extensions").path(SPECULAR).path("diffuseTexture");
+    return t.isMissingNode() ? older : t;
   }
 
   /** The picture of a material, or null. */
@@ -326,9 +333,34 @@ final class GltfReader {
     if (picture(m) == null) {
       return null;
     }
-    String name = "TEXCOORD_" + texture(m).path("texCoord").asInt(0);
+    JsonNode moved = texture(m).path("extensions").path("KHR_texture_transform");
+    int set = moved.path("texCoord").asInt(texture(m).path("texCoord").asInt(0));
+    String name = "TEXCOORD_" + set;
     JsonNode places = primitive.path("attributes").path(name);
     double[] uv = places.isMissingNode() ? new double[2 * n] : numbers.accessor(places.asInt(), 2);
-    return uv.length == 2 * n ? uv : new double[2 * n];
+    if (uv.length != 2 * n) {
+      return new double[2 * n];
+    }
+    if (!moved.isMissingNode()) {
+      move(uv, moved);
+    }
+    return uv;
+  }
+
+  /** Moves places on a picture: scaled, turned and shifted, as KHR_texture_transform has it. */
+  private static void move(double[] uv, JsonNode how) {
+    double turn = how.path("rotation").asDouble(0);
+    double cos = Math.cos(turn);
+    double sin = Math.sin(turn);
+    double sx = how.path("scale").path(0).asDouble(1);
+    double sy = how.path("scale").path(1).asDouble(1);
+    double x = how.path("offset").path(0).asDouble(0);
+    double y = how.path("offset").path(1).asDouble(0);
+    for (int i = 0; i < uv.length; i += 2) {
+      double u = sx * uv[i];
+      double v = sy * uv[i + 1];
+      uv[i] = cos * u + sin * v + x;
+      uv[i + 1] = cos * v - sin * u + y;
+    }
   }
 }

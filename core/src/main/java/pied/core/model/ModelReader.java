@@ -1,6 +1,7 @@
 package pied.core.model;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import pied.core.units.Refusal;
@@ -16,30 +17,26 @@ public final class ModelReader {
    */
   public record Read(String file, String format, Model model) {}
 
+  /** Names of those files among some that seem to be models, in their order. */
+  public static List<String> models(Files files) {
+    return files.all().entrySet().stream()
+        .filter(e -> format(e.getKey(), e.getValue()) != null)
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
   /**
-   * Reads the model among some files.
+   * Reads the model among some files; the first that can be read.
    *
    * @throws Refusal if there is none, or it cannot be read, with the reason
    */
   public static Read read(Files files) {
     Refusal first = null;
-    for (Map.Entry<String, byte[]> e : files.all().entrySet()) {
-      String format = format(e.getKey(), e.getValue());
-      if (format == null) {
-        continue;
-      }
+    for (String name : models(files)) {
       try {
-        return new Read(e.getKey(), format, read(format, e.getValue(), files));
+        return read(files, name);
       } catch (Refusal r) {
         first = first == null ? r : first;
-      } catch (IndexOutOfBoundsException
-          | java.nio.BufferUnderflowException
-          | NegativeArraySizeException x) {
-        first =
-            first == null
-                ? new Refusal(
-                    "The {} file is damaged or ends in the middle; fetch it anew.", format)
-                : first;
       }
     }
     if (first != null) {
@@ -51,6 +48,26 @@ public final class ModelReader {
     throw new Refusal(
         "There is no model in it that Pied can read; it reads GLB, glTF, OBJ, STL, PLY and COLLADA"
             + " (.dae), alone or in a zip.");
+  }
+
+  /**
+   * Reads one of {@link #models}.
+   *
+   * @throws Refusal if it cannot be read, with the reason
+   */
+  public static Read read(Files files, String name) {
+    byte[] bytes = files.all().get(name);
+    String format = bytes == null ? null : format(name, bytes);
+    if (format == null) {
+      throw new Refusal("There is no model “{}” in it.", name);
+    }
+    try {
+      return new Read(name, format, read(format, bytes, files));
+    } catch (IndexOutOfBoundsException
+        | java.nio.BufferUnderflowException
+        | NegativeArraySizeException x) {
+      throw new Refusal("The {} file is damaged or ends in the middle; fetch it anew.", format);
+    }
   }
 
   /** By what is in it, and only then by its name. */

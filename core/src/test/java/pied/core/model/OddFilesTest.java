@@ -358,6 +358,50 @@ class OddFilesTest {
     assertThat(m.lost()).containsExactly("picture 1");
   }
 
+  /**
+   * A picture laid twice as often, turned a quarter and shifted, on a material of the older sort.
+   */
+  @Test
+  void picturesAreLaidAsTheFileSays() {
+    ByteBuffer b = ByteBuffer.allocate(60).order(ByteOrder.LITTLE_ENDIAN);
+    b.put(floats());
+    for (float f : new float[] {0, 0, 1, 0, 0, 1}) {
+      b.putFloat(f);
+    }
+    ObjectNode g = gltf(b.array(), 5126, false);
+    ((ArrayNode) g.at("/accessors"))
+        .addObject()
+        .put("bufferView", 0)
+        .put("byteOffset", 36)
+        .put("count", 3)
+        .put("componentType", 5126)
+        .put("type", "VEC2");
+    ObjectNode p = (ObjectNode) g.at("/meshes/0/primitives/0");
+    p.put("material", 0);
+    ((ObjectNode) p.path("attributes")).put("TEXCOORD_0", 1);
+    ObjectNode t =
+        g.putArray("materials")
+            .addObject()
+            .putObject("extensions")
+            .putObject("KHR_materials_pbrSpecularGlossiness")
+            .putObject("diffuseTexture")
+            .put("index", 0);
+    ObjectNode how = t.putObject("extensions").putObject("KHR_texture_transform");
+    how.put("rotation", Math.PI / 2);
+    how.putArray("scale").add(2).add(2);
+    how.putArray("offset").add(0.25).add(0.5);
+    g.putArray("textures").addObject().put("source", 0);
+    String png = Base64.getEncoder().encodeToString(png(Color.RED));
+    g.putArray("images").addObject().put("uri", "data:image/png;base64," + png);
+    ModelPart part = gltf(g).parts().get(0);
+    assertThat(part.colour()).isEqualTo("#FF0000");
+    // (0, 0), (1, 0) and (0, 1)
+    float[] expected = {0.25f, 0.5f, 0.25f, -1.5f, 2.25f, 0.5f};
+    for (int i = 0; i < 6; i++) {
+      assertThat(part.uv()[i]).isEqualTo(expected[i], within(1e-6f));
+    }
+  }
+
   /** Each node stands twice below the one before: two to the fortieth to look at. */
   @Test
   void nodesThatShareTheirChildrenAreBounded() {

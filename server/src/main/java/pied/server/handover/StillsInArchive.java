@@ -106,6 +106,9 @@ final class StillsInArchive {
   }
 
   private static void put(ZipOutputStream zip, String name, Path file) throws IOException {
+    if (!Files.exists(file)) {
+      return; // it was removed meanwhile, which is said when the archive is taken in
+    }
     Zip.begin(zip, name);
     Files.copy(file, zip);
     zip.closeEntry();

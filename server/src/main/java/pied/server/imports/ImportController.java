@@ -53,7 +53,16 @@ class ImportController {
     for (MultipartFile f : sent) {
       files.add(f.getOriginalFilename() == null ? "model" : f.getOriginalFilename(), f.getBytes());
     }
-    ImportStore.Arrived a = store.arrive(project, files);
+    return view(store.arrive(project, files), unit);
+  }
+
+  /** The next of several models that came together. */
+  @PostMapping("/imports/deliveries/{delivery}/next")
+  ImportView next(@PathVariable String delivery, @RequestParam(defaultValue = "m") String unit) {
+    return view(store.next(delivery), unit);
+  }
+
+  private static ImportView view(ImportStore.Arrived a, String unit) {
     Arrival arrival = a.arrival();
     Size size = Arrival.size(arrival.mesh(arrival.guess()));
     return new ImportView(
@@ -66,7 +75,9 @@ class ImportController {
         size,
         size.text(LengthUnit.of(unit)),
         arrival.said().stream().map(s -> s.in(LengthUnit.of(unit))).toList(),
-        others(arrival, size, LengthUnit.of(unit)));
+        others(arrival, size, LengthUnit.of(unit)),
+        a.delivery(),
+        a.more());
   }
 
   private static List<OtherUnit> others(Arrival arrival, Size size, LengthUnit u) {

@@ -1,8 +1,10 @@
 package pied.server.imports;
 
 import java.lang.ref.SoftReference;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +16,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import pied.core.Names;
+import pied.core.Nullable;
 import pied.core.catalog.Article;
 import pied.core.format.Glb;
 import pied.core.material.FinishPart;
@@ -46,22 +49,32 @@ public class ImportStore {
   /** So many wait to be accepted at once. */
   private static final int WAITING = 6;
 
+  /** So many deliveries of several models wait for their next one. */
+  private static final int DELIVERIES = 3;
+
   private record Waiting(String project, Arrival arrival) {}
+
+  /** Files of which some models were not looked at yet. */
+  private record Delivery(String project, Files files, Deque<String> names) {}
 
   private final Articles rows;
   private final Rows.Projects projects;
   private final Ledger ledger;
   private final Shapes shapes;
-  private final Map<String, Waiting> waiting =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>() {
-            private static final long serialVersionUID = 1;
+  private final Map<String, Waiting> waiting = latest(WAITING);
+  private final Map<String, Delivery> deliveries = latest(DELIVERIES);
 
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<String, Waiting> eldest) {
-              return size() > WAITING;
-            }
-          });
+  private static <V> Map<String, V> latest(int most) {
+    return Collections.synchronizedMap(
+        new LinkedHashMap<>() {
+          private static final long serialVersionUID = 1;
+
+          @Override
+          protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
+            return size() > most;
+          }
+        });
+  }
 
   ImportStore(Articles rows, Rows.Projects projects, Ledger ledger, Shapes shapes) {
     this.rows = rows;
@@ -104,11 +117,17 @@ public class ImportStore {
     }
   }
 
-  /** Something that waits to be accepted. */
-  public record Arrived(String id, Arrival arrival) {}
+  /**
+   * Something that waits to be accepted.
+   *
+   * @param delivery with which more came that can be asked for; null for none
+   * @param more how many
+   */
+  public record Arrived(String id, Arrival arrival, @Nullable String delivery, int more) {}
 
   /**
-   * Reads files that came in.
+   * Reads files that came in: the first model in them that can be read. Others in them are read
+   * when they are asked for.
    *
    * @throws Refusal if there is no model in them that can be placed
    */
@@ -116,16 +135,56 @@ public class ImportStore {
     if (!projects.existsById(project)) {
       throw new Missing("There is no such project.");
     }
-    Arrival arrival;
+    Deque<String> names = new ArrayDeque<>(ModelReader.models(files));
+    Arrival arrival = judged(project, () -> ModelReader.read(files));
+    while (!names.isEmpty() && !names.peek().equals(arrival.read().file())) {
+      names.poll(); // what cannot be read and stands before it
+    }
+    names.poll();
+    String delivery = UUID.randomUUID().toString();
+    if (!names.isEmpty()) {
+      deliveries.put(delivery, new Delivery(project, files, names));
+    }
+    return arrived(project, arrival, delivery, names);
+  }
+
+  /**
+   * Reads the next model of a delivery.
+   *
+   * @throws Refusal if that one cannot be read; the one after it can be asked for
+   */
+  public Arrived next(String delivery) {
+    Delivery d = deliveries.get(delivery);
+    if (d == null) {
+      throw new Missing("Those files are no longer waiting; drop them once more.");
+    }
+    String name;
+    synchronized (d) {
+      name = d.names.poll();
+      if (d.names.isEmpty()) {
+        deliveries.remove(delivery);
+      }
+    }
+    if (name == null) {
+      throw new Missing("There are no more of them.");
+    }
+    Arrival arrival = judged(d.project, () -> ModelReader.read(d.files, name));
+    return arrived(d.project, arrival, delivery, d.names);
+  }
+
+  private Arrived arrived(String project, Arrival arrival, String delivery, Deque<String> names) {
+    String id = UUID.randomUUID().toString();
+    waiting.put(id, new Waiting(project, arrival));
+    return new Arrived(id, arrival, names.isEmpty() ? null : delivery, names.size());
+  }
+
+  private Arrival judged(String project, Supplier<ModelReader.Read> read) {
     try {
-      arrival = Arrival.of(ModelReader.read(files), shapes.catalog(), project);
+      return Arrival.of(read.get(), shapes.catalog(), project);
     } catch (OutOfMemoryError e) {
       LOG.warn("A model was too large for the memory there is");
       throw new Refusal("The model is too large for the memory of this machine.");
     }
-    String id = UUID.randomUUID().toString();
-    waiting.put(id, new Waiting(project, arrival));
-    return new Arrived(id, arrival);
   }
 
   public Arrival waiting(String id) {

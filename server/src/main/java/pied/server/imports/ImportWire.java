@@ -1,6 +1,7 @@
 package pied.server.imports;
 
 import java.util.List;
+import pied.core.Nullable;
 import pied.core.model.Arrival;
 import pied.core.size.Size;
 
@@ -17,6 +18,8 @@ public final class ImportWire {
    * @param taken what it seems to be; each part of it can be corrected
    * @param said what was worked out, in sentences
    * @param others units that are likely, too, the likeliest first
+   * @param delivery with which more models came; null for none
+   * @param more how many
    */
   public record ImportView(
       String id,
@@ -28,7 +31,9 @@ public final class ImportWire {
       Size size,
       String sizeText,
       List<String> said,
-      List<OtherUnit> others) {}
+      List<OtherUnit> others,
+      @Nullable String delivery,
+      int more) {}
 
   /**
    * How it may be taken instead.

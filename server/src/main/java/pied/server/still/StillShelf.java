@@ -27,6 +27,7 @@ import pied.server.space.ProjectStore.SpaceCopied;
 import pied.server.space.SpaceStore;
 import pied.server.store.Json;
 import pied.server.store.Ledger;
+import pied.server.store.NotKept;
 
 /** Stills that are made, for those who hand a space over, copy it or put it into an archive. */
 @Service
@@ -237,7 +238,7 @@ public class StillShelf {
       try {
         files.copy(r.id(), copy.id());
         keep(copy);
-      } catch (IOException x) {
+      } catch (IOException | NotKept x) { // the copy of the space stands without it
         LOG.warn("A picture could not be copied with its space", x);
       }
     }

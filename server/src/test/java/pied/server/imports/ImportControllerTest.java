@@ -65,7 +65,8 @@ class ImportControllerTest {
     Files files = new Files();
     files.add("crate.obj", BOX.getBytes(StandardCharsets.US_ASCII));
     arrival = Arrival.of(ModelReader.read(files), Catalog.shipped(), null);
-    when(store.arrive(eq("inn"), any())).thenReturn(new ImportStore.Arrived("one", arrival));
+    when(store.arrive(eq("inn"), any()))
+        .thenReturn(new ImportStore.Arrived("one", arrival, null, 0));
     when(store.waiting("one")).thenReturn(arrival);
     when(store.waiting("none")).thenThrow(new Missing("That model is no longer waiting."));
   }
