@@ -2,12 +2,14 @@ package pied.core.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.locationtech.jts.algorithm.ConvexHull;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.PrecisionModel;
+import org.locationtech.jts.geom.TopologyException;
 import org.locationtech.jts.operation.overlayng.UnaryUnionNG;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
 import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
@@ -49,6 +51,9 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
   /** Outlines keep to this grid, metres: a tenth of a millimetre. */
   private static final double GRID = Tolerance.HAIR;
 
+  /** Where that fails, to a coarser one. */
+  private static final double[] GRIDS = {GRID, 10 * GRID};
+
   /** A face looks toward the eye if it does by more than this: the cosine. */
   private static final double FACING = Tolerance.SAME;
 
@@ -84,7 +89,38 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
    * meets the mesh. This costs what the outline costs, and not what all the triangles would.
    */
   static List<double[]> outlines(Mesh mesh, Eye view) {
-    GeometryFactory plane = new GeometryFactory(new PrecisionModel(1 / GRID));
+    for (double grid : GRIDS) {
+      try {
+        return outlines(mesh, view, grid);
+      } catch (TopologyException | IllegalArgumentException | IllegalStateException e) {
+        continue; // lines that lie too near to each other to be told apart
+      }
+    }
+    return hulls(mesh, view);
+  }
+
+  /** An outline that never fails: the hull of each part of a mesh. */
+  static List<double[]> hulls(Mesh mesh, Eye view) {
+    GeometryFactory plane = new GeometryFactory();
+    List<double[]> rings = new ArrayList<>();
+    for (int part = 0; part < mesh.parts().size(); part++) {
+      List<Coordinate> points = new ArrayList<>();
+      for (int i = 0; i < mesh.corners().length; i++) {
+        if (mesh.partOf()[i / 3] == part) {
+          Vec p = mesh.vertex(mesh.corners()[i]);
+          points.add(new Coordinate(fine(view.u(p)), fine(view.v(p))));
+        }
+      }
+      Geometry hull = new ConvexHull(points.toArray(Coordinate[]::new), plane).getConvexHull();
+      if (hull instanceof Polygon polygon) {
+        rings.add(ring(polygon.getExteriorRing()));
+      }
+    }
+    return rings;
+  }
+
+  private static List<double[]> outlines(Mesh mesh, Eye view, double grid) {
+    GeometryFactory plane = new GeometryFactory(new PrecisionModel(1 / grid));
     List<double[]> rings = new ArrayList<>();
     List<Geometry> edges = turning(mesh, view, plane);
     if (edges.isEmpty()) {
@@ -103,7 +139,7 @@ public record LineDrawing(List<double[]> outlines, List<double[]> lines) {
       return rings;
     }
     Geometry all = UnaryUnionNG.union(plane.buildGeometry(seen), plane.getPrecisionModel()).norm();
-    all = TopologyPreservingSimplifier.simplify(all, 4 * GRID);
+    all = TopologyPreservingSimplifier.simplify(all, 4 * grid);
     for (int i = 0; i < all.getNumGeometries(); i++) {
       if (all.getGeometryN(i) instanceof Polygon polygon) {
         rings.add(ring(polygon.getExteriorRing()));

@@ -89,4 +89,17 @@ class LineDrawingTest {
     }
     return twice / 2;
   }
+
+  /** What cannot be drawn otherwise is drawn by the hull of each of its parts. */
+  @Test
+  void theHullOfEachPartIsAnOutlineThatNeverFails() {
+    Mesh legs =
+        Mesh.join(
+            List.of(
+                Mesh.ofBox(new Vec(0, 0, 0), new Vec(0.1, 1, 0.1)),
+                Mesh.ofBox(new Vec(0.9, 0, 0.9), new Vec(1, 1, 1))));
+    List<double[]> hulls = LineDrawing.hulls(legs, Eye.PLAN);
+    assertThat(hulls).hasSize(legs.parts().size());
+    assertThat(hulls.get(0).length / 2).isEqualTo(6); // two squares at a slant to each other
+  }
 }
