@@ -155,7 +155,7 @@ class ColladaTest {
           + "</instance_geometry></node>";
 
   @ParameterizedTest
-  @CsvSource({"cloth.png", "./pictures/cloth.png", "file:///C:/work/my%20pictures/cloth.png"})
+  @CsvSource({"cloth.png", "./pictures/cloth.png", "file:///D:/plans/my%20pictures/cloth.png"})
   void picturesComeAlong(String path) throws IOException {
     Model m = read(file(PLACED, BOUND, LOOK.formatted(path)), "pictures/cloth.png", png());
     ModelPart p = m.parts().get(0);

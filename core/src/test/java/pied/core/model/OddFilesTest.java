@@ -178,7 +178,7 @@ class OddFilesTest {
         "map_Kd cloth blue.png",
         "map_kd textures\\cloth blue.png",
         "map_Kd -s 2 2 1 -o 0 0 -clamp on ./textures/cloth blue.png",
-        "map_Kd -bm 0.5 C:\\work\\Cloth Blue.PNG"
+        "map_Kd -bm 0.5 D:\\plans\\Cloth Blue.PNG"
       })
   void picturesOfMaterialsComeAlong(String line) {
     byte[] mtl = text("newmtl cloth\nKd 0 0 0\n" + line + "\n");
