@@ -123,11 +123,6 @@ final class Collector {
     part(material).picture = file;
   }
 
-  /** Whether a material has a picture. */
-  boolean pictured(String material) {
-    return part(material).picture != null;
-  }
-
   /** A picture is named, but did not come along or cannot be shown. */
   void lost(String picture) {
     if (lost.size() < MOST_LOST) {

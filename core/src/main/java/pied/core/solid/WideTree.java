@@ -8,7 +8,7 @@ import java.util.Arrays;
  * floats; boxes are a little larger than what they hold, so that no rounding loses a hit. A ray
  * costs about the logarithm of the number of triangles; nothing is allocated.
  */
-final class WideTree implements RayTree {
+final class WideTree extends RayTree {
   private static final int WIDTH = WideNodes.WIDTH;
   private static final int LINKS = WideNodes.LINKS;
   private static final int STACK = 256;
@@ -24,11 +24,9 @@ final class WideTree implements RayTree {
   /** First corner and the two edges from it, nine floats a triangle, in the order of the leaves. */
   private final float[] shape;
 
-  private final RayStart start;
-
   WideTree(Mesh mesh, BoxTree boxes) {
+    super(boxes);
     shape = shape(mesh, boxes.order);
-    start = new RayStart(boxes);
     nodes = WideNodes.of(boxes);
   }
 
@@ -50,7 +48,7 @@ final class WideTree implements RayTree {
   }
 
   @Override
-  public long bytes() {
+  long bytes() {
     return 4L * (nodes.length + shape.length);
   }
 
@@ -75,57 +73,7 @@ final class WideTree implements RayTree {
   }
 
   @Override
-  public int nearest(
-      double ox,
-      double oy,
-      double oz,
-      double dx,
-      double dy,
-      double dz,
-      double limit,
-      WalkStack scratch) {
-    double from = start.at(ox, oy, oz, dx, dy, dz, limit);
-    if (from < 0) {
-      return -1;
-    }
-    int found =
-        nearest(
-            (float) (ox + from * dx),
-            (float) (oy + from * dy),
-            (float) (oz + from * dz),
-            (float) dx,
-            (float) dy,
-            (float) dz,
-            BoxTree.up(limit - from),
-            scratch);
-    scratch.distance = (float) (scratch.distance + from);
-    return found;
-  }
-
-  @Override
-  public boolean any(
-      double ox,
-      double oy,
-      double oz,
-      double dx,
-      double dy,
-      double dz,
-      double limit,
-      WalkStack scratch) {
-    double from = start.at(ox, oy, oz, dx, dy, dz, limit);
-    return from >= 0
-        && any(
-            (float) (ox + from * dx),
-            (float) (oy + from * dy),
-            (float) (oz + from * dz),
-            (float) dx,
-            (float) dy,
-            (float) dz,
-            (float) (limit - from),
-            scratch);
-  }
-
-  private int nearest(
+  int nearest(
       float ox, float oy, float oz, float dx, float dy, float dz, float limit, WalkStack scratch) {
     final int[] nodes = this.nodes;
     final float[] shape = this.shape;
@@ -228,7 +176,8 @@ final class WideTree implements RayTree {
     }
   }
 
-  private boolean any(
+  @Override
+  boolean any(
       float ox, float oy, float oz, float dx, float dy, float dz, float limit, WalkStack scratch) {
     final int[] nodes = this.nodes;
     final float[] shape = this.shape;

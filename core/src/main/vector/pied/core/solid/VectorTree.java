@@ -3,7 +3,6 @@ package pied.core.solid;
 import java.util.Arrays;
 import jdk.incubator.vector.FloatVector;
 import jdk.incubator.vector.IntVector;
-import jdk.incubator.vector.VectorOperators;
 import jdk.incubator.vector.VectorSpecies;
 
 /**
@@ -15,7 +14,7 @@ import jdk.incubator.vector.VectorSpecies;
  * with a single number, masks, and methods that are too long to be compiled as one. So there are none
  * of these; what is missed is told by signs.
  */
-final class VectorTree implements RayTree {
+final class VectorTree extends RayTree {
   private static final int WIDTH = 8;
   private static final int LINKS = 6 * WIDTH;
   private static final VectorSpecies<Integer> NODE = IntVector.SPECIES_256;
@@ -39,10 +38,8 @@ final class VectorTree implements RayTree {
   /** The item that each block begins with. */
   private final int[] firsts;
 
-  private final RayStart start;
-
   VectorTree(Mesh mesh, BoxTree boxes) {
-    start = new RayStart(boxes);
+    super(boxes);
     nodes = WideNodes.of(boxes, WIDTH);
     float[] shape = WideTree.shape(mesh, boxes.order);
     float[] all = new float[SIZE * (boxes.order.length + 1)];
@@ -70,62 +67,34 @@ final class VectorTree implements RayTree {
   }
 
   @Override
-  public long bytes() {
+  long bytes() {
     return 4L * (nodes.length + blocks.length + firsts.length);
   }
 
   @Override
-  public int nearest(
-      double ox,
-      double oy,
-      double oz,
-      double dx,
-      double dy,
-      double dz,
-      double limit,
+  int nearest(
+      float ox,
+      float oy,
+      float oz,
+      float dx,
+      float dy,
+      float dz,
+      float limit,
       WideTree.WalkStack scratch) {
-    double from = start.at(ox, oy, oz, dx, dy, dz, limit);
-    if (from < 0) {
-      return -1;
-    }
-    int found =
-        walk(
-            (float) (ox + from * dx),
-            (float) (oy + from * dy),
-            (float) (oz + from * dz),
-            (float) dx,
-            (float) dy,
-            (float) dz,
-            BoxTree.up(limit - from),
-            false,
-            scratch);
-    scratch.distance = (float) (scratch.distance + from);
-    return found;
+    return walk(ox, oy, oz, dx, dy, dz, limit, false, scratch);
   }
 
   @Override
-  public boolean any(
-      double ox,
-      double oy,
-      double oz,
-      double dx,
-      double dy,
-      double dz,
-      double limit,
+  boolean any(
+      float ox,
+      float oy,
+      float oz,
+      float dx,
+      float dy,
+      float dz,
+      float limit,
       WideTree.WalkStack scratch) {
-    double from = start.at(ox, oy, oz, dx, dy, dz, limit);
-    return from >= 0
-        && walk(
-                (float) (ox + from * dx),
-                (float) (oy + from * dy),
-                (float) (oz + from * dz),
-                (float) dx,
-                (float) dy,
-                (float) dz,
-                (float) (limit - from),
-                true,
-                scratch)
-            >= 0;
+    return walk(ox, oy, oz, dx, dy, dz, limit, true, scratch) >= 0;
   }
 
   private int walk(
